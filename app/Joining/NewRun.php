@@ -60,10 +60,7 @@ final readonly class NewRun
             $roster = self::roster($newest->plan(), new School($timing, $trustsNew));
             $seed = $job->id * 1000 + $job->joinRuns()->count();
 
-            $flaws = '';
-            if (!$site) {
-                $flaws = implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden)));
-            }
+            $flaws = !$site ? implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden))) : '';
 
             return $job->joinRuns()->create([
                 'user_id' => $user->id,

@@ -85,10 +85,7 @@ final readonly class Runs
     private function pastHands(JoinRun $run, LiveRun $live, float $now): float
     {
         $log = $live->log();
-        $last = 0.0;
-        if ($log !== []) {
-            $last = $log[count($log) - 1]->at;
-        }
+        $last = $log !== [] ? $log[count($log) - 1]->at : 0.0;
         if ($run->site || $last <= $now) {
             return $now;
         }
@@ -229,14 +226,8 @@ final readonly class Runs
     /** @return array<string, mixed> */
     private function answer(Job $job, JoinRun $run, ?LiveRun $live, float $now): array
     {
-        $hidden = 0;
-        if ($run->flaws !== '') {
-            $hidden = count(explode(' ', $run->flaws));
-        }
-        $picture = null;
-        if ($live !== null) {
-            $picture = JoinPicture::of($live, $now, $job->newest()->plan());
-        }
+        $hidden = $run->flaws !== '' ? count(explode(' ', $run->flaws)) : 0;
+        $picture = $live !== null ? JoinPicture::of($live, $now, $job->newest()->plan()) : null;
 
         return [
             'run' => $run->id,

@@ -54,14 +54,8 @@ final readonly class JobSheet
             $roster = $this->runs->live($job, $run)?->roster;
             $by = trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand));
         }
-        $accepted = [];
-        if ($run !== null && $roster !== null) {
-            $accepted = Accepted::of($roster, $this->log->timed($run));
-        }
-        $joined = null;
-        if ($run?->created_at !== null) {
-            $joined = Clock::local($run->created_at)->format('Y-m-d H:i');
-        }
+        $accepted = $run !== null && $roster !== null ? Accepted::of($roster, $this->log->timed($run)) : [];
+        $joined = $run?->created_at !== null ? Clock::local($run->created_at)->format('Y-m-d H:i') : null;
 
         return [
             'printed' => Clock::day(),

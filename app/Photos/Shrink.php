@@ -88,14 +88,8 @@ final readonly class Shrink
     /** Turned as the camera was held, which is told in what is about to be left out. */
     private static function upright(GdImage $image, string $jpeg): GdImage
     {
-        $exif = false;
-        if ($jpeg !== '') {
-            $exif = self::exif($jpeg);
-        }
-        $turn = 0;
-        if (is_array($exif)) {
-            $turn = [3 => 180, 6 => -90, 8 => 90][$exif['Orientation'] ?? 1] ?? 0;
-        }
+        $exif = $jpeg !== '' ? self::exif($jpeg) : false;
+        $turn = is_array($exif) ? [3 => 180, 6 => -90, 8 => 90][$exif['Orientation'] ?? 1] ?? 0 : 0;
         $turned = $turn === 0 ? $image : imagerotate($image, $turn, 0);
         if ($turned === false) {
             return $image;

@@ -44,10 +44,7 @@ final readonly class ResultCache
      */
     public function scenes(Plan $plan, array $full, ?string $looked, bool $every = false): array
     {
-        $even = [];
-        if (!$every) {
-            $even = SceneFindings::settled($plan, $full);
-        }
+        $even = !$every ? SceneFindings::settled($plan, $full) : [];
 
         return array_map(
             fn(Scene $scene): array => $this->solved($plan, $scene, $scene->id === $looked ? [] : $even),

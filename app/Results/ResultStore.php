@@ -74,10 +74,7 @@ final readonly class ResultStore
             as $file
         ) {
             // Another process may have taken it away meanwhile.
-            $stat = false;
-            if ($file->isFile()) {
-                $stat = @stat($file->getPathname());
-            }
+            $stat = $file->isFile() ? @stat($file->getPathname()) : false;
             if ($stat !== false) {
                 $files[$file->getPathname()] = [$stat['mtime'], $stat['size']];
             }

@@ -43,10 +43,7 @@ final readonly class SolvedFixes
     private function kept(Job $job, JobState $state, Finding $finding): array
     {
         $run = $state->plan->runs[$finding->place->id] ?? null;
-        $island = null;
-        if ($run !== null) {
-            $island = Island::of($state->plan, $run);
-        }
+        $island = $run !== null ? Island::of($state->plan, $run) : null;
         if ($island === null) {
             return [];
         }

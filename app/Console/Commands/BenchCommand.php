@@ -77,10 +77,7 @@ final class BenchCommand extends Command
     private function found(Plan $plan, string $name, int $seed): array
     {
         foreach (self::places($plan) as [$island, $predictions]) {
-            $fault = null;
-            if ($name !== '') {
-                $fault = FaultDraw::named($predictions, $name, $seed);
-            }
+            $fault = $name !== '' ? FaultDraw::named($predictions, $name, $seed) : null;
             if ($name === '' || $fault !== null) {
                 return [$island, $predictions, $fault];
             }
@@ -151,10 +148,7 @@ final class BenchCommand extends Command
         foreach (array_slice($run->belief->classes, 0, 5) as $class => $share) {
             $this->line(sprintf('   %.2f  %s', $share, $words->class($run->belief, $class)));
         }
-        $size = '';
-        if ($found !== null) {
-            $size = $words->size($found);
-        }
+        $size = $found !== null ? $words->size($found) : '';
         $this->line(ucfirst($words->class($run->belief, $run->named())) . ($size === '' ? '' : ", {$size}") . '.');
     }
 }

@@ -31,10 +31,7 @@ final class JoinCommand extends Command
                 throw InvalidInput::at('/school', "“{$timing}” is none of " . implode(', ', School::TIMINGS) . '.');
             }
             $joinable = Joinable::of($this->plan(), new School($timing, (bool) $this->option('trust-new')));
-            $steps = [];
-            if ($joinable->any()) {
-                $steps = Rehearsal::run($joinable->roster, 1)->trail;
-            }
+            $steps = $joinable->any() ? Rehearsal::run($joinable->roster, 1)->trail : [];
             if ($this->option('json')) {
                 $this->output->write(
                     Json::pretty([

@@ -99,10 +99,7 @@ final class PlayCommand extends Command
 
     private function day(Plan $plan, string $day): void
     {
-        $sun = null;
-        if ($plan->position !== null) {
-            $sun = (new Sun($plan->position, Clock::zone()))->on($day);
-        }
+        $sun = $plan->position !== null ? (new Sun($plan->position, Clock::zone()))->on($day) : null;
         if ($sun !== null) {
             $this->line(
                 $sun->rise === null || $sun->set === null

@@ -33,10 +33,7 @@ trait ReadsJobFile
     protected function text(): string
     {
         $file = $this->argument('file');
-        $path = '';
-        if (is_string($file)) {
-            $path = $file;
-        }
+        $path = is_string($file) ? $file : '';
         $text = match (true) {
             $path === '-' => file_get_contents('php://stdin'),
             is_file($path) => file_get_contents($path),

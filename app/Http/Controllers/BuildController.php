@@ -16,11 +16,9 @@ use App\Screens\Build\MoveCost;
 use App\Screens\Build\StepCalendar;
 use App\Screens\Known;
 use App\Time\Clock;
-use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\CriticalPath;
-use EmberDusk\Schedule\Step;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -43,22 +41,7 @@ final readonly class BuildController
             'Somebody else has signed in on this device. It is sent when whoever pressed it signs in again.',
         );
         $id = $request->string('step')->toString();
-        // A test is ticked by its own id; its kind and time are its step's.
-        $of = explode('/', $id)[0];
-        $tests = array_column($of === $id ? [] : Tests::of($job->newest()->plan()), 'title', 'id');
-        $known = $of === $id || isset($tests[$id]);
-        $step =
-            array_values(
-                array_filter(
-                    $this->state($job)->schedule()->steps,
-                    static fn(Step $s): bool => $known && $s->id === $of,
-                ),
-            )[0] ??
-            throw InvalidInput::at(
-                '/step',
-                'The job has no such step any more: the plan was changed. What you ticked cannot be kept.',
-            );
-        $title = mb_substr($tests[$id] ?? "{$step->place}: {$step->title}", 0, 300);
+        $ticked = $this->state($job)->schedule()->tickable($id);
         // A clock that runs ahead must not win over every press to come.
         $at = min($request->string('at')->toString(), Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
         DB::transaction(
@@ -66,13 +49,13 @@ final readonly class BuildController
                 ['uuid' => $request->string('uuid')->toString()],
                 [
                     'step' => $id,
-                    'kind' => $step->kind,
+                    'kind' => $ticked->step->kind,
                     'done' => $request->boolean('done'),
-                    'table_minutes' => $step->table,
+                    'table_minutes' => $ticked->step->table,
                     'minutes' => $request->integer('minutes'),
                     'at' => $at,
                     'user_id' => $user->id,
-                    'words' => $title,
+                    'words' => mb_substr($ticked->title, 0, 300),
                 ],
             ),
         );

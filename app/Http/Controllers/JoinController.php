@@ -39,10 +39,7 @@ final readonly class JoinController
     {
         $run = $job->joinRuns()->latest('id')->first();
 
-        $live = null;
-        if ($run !== null) {
-            $live = $this->runs->look($job, $run);
-        }
+        $live = $run !== null ? $this->runs->look($job, $run) : null;
 
         return Inertia::render('Join', [
             'answer' => $this->loader->answer($job, $user, $job->newest(), 'join'),
@@ -79,10 +76,7 @@ final readonly class JoinController
 
     public function begin(JoinBeginRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $timing = School::SEARCH_FIRST;
-        if ($request->filled('timing')) {
-            $timing = $request->string('timing')->toString();
-        }
+        $timing = $request->filled('timing') ? $request->string('timing')->toString() : School::SEARCH_FIRST;
 
         return new JsonResponse(
             $this->runs->look(

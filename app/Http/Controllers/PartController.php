@@ -32,10 +32,7 @@ final readonly class PartController
         $state = (string) $request->validated('state');
         $cuts = $this->loader->load($job, $job->newest()->plan())->schedule()->parts->cuts;
         DB::transaction(static function () use ($job, $user, $request, $part, $state, $cuts): void {
-            $arrives = null;
-            if ($state === 'ordered') {
-                $arrives = $request->validated('arrives');
-            }
+            $arrives = $state === 'ordered' ? $request->validated('arrives') : null;
             $job->partMarks()->updateOrCreate(
                 ['part' => $part],
                 [

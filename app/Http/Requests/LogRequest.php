@@ -37,10 +37,7 @@ final class LogRequest extends FormRequest
      */
     public function entry(User $user, string $now): LogEntry
     {
-        $value = null;
-        if ($this->filled('value')) {
-            $value = $this->float('value');
-        }
+        $value = $this->filled('value') ? $this->float('value') : null;
 
         return (new LogEntry(
             uuid: $this->string('uuid')->toString(),

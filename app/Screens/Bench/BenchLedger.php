@@ -35,10 +35,7 @@ final readonly class BenchLedger
             foreach (Verdict::cases() as $verdict) {
                 $of = $verdicts[$verdict->value] ?? 0;
                 if ($verdict !== Verdict::Open || $of > 0) {
-                    $label = 'Asked back';
-                    if ($verdict !== Verdict::Open) {
-                        $label = ucfirst($verdict->value);
-                    }
+                    $label = $verdict !== Verdict::Open ? ucfirst($verdict->value) : 'Asked back';
                     $figures[] = self::count($label, $of, '', 'readings that stand, by the band of good wiring');
                 }
             }

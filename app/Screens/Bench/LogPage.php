@@ -31,10 +31,8 @@ final readonly class LogPage
         ) {
             $row = (array) $row;
             $at = Clock::local(self::text($row['at']));
-            $photo = '';
-            if (self::text($row['photo']) !== '') {
-                $photo = route('photos.show', [$job, self::text($row['photo'])], false);
-            }
+            $photo =
+                self::text($row['photo']) !== '' ? route('photos.show', [$job, self::text($row['photo'])], false) : '';
             $lines[] = [
                 'id' => self::text($row['id']),
                 'day' => $at->format('Y-m-d'),

@@ -50,10 +50,7 @@ final readonly class MeterPicture
         $plan = $state->plan;
         $evidence = Evidence::of($plan, $island, $facts, $state->solver);
         $readings = $evidence->readings();
-        $calibration = null;
-        if ($evidence->expected !== null) {
-            $calibration = Calibration::of($evidence->expected, $readings);
-        }
+        $calibration = $evidence->expected !== null ? Calibration::of($evidence->expected, $readings) : null;
         $said = [
             'belief' => [],
             'pairs' => [],
@@ -137,10 +134,7 @@ final readonly class MeterPicture
                 ];
             }
         }
-        $next = null;
-        if (!$sure) {
-            $next = (new NextReading())->next($belief, $told);
-        }
+        $next = !$sure ? (new NextReading())->next($belief, $told) : null;
 
         return [
             'belief' => $rows,
@@ -262,19 +256,11 @@ final readonly class MeterPicture
     {
         $e = $row->entry;
         $key = "{$e->command} {$e->place}";
-        $new = null;
-        if ($row->spot !== null) {
-            $new = $calibration?->range($key);
-        }
+        $new = $row->spot !== null ? $calibration?->range($key) : null;
 
-        $against = '';
-        if ($row->against !== null) {
-            $against = Multimeter::print((float) $row->against->value, $row->spot->unit ?? '');
-        }
-        $band = null;
-        if ($row->range !== null && $row->spot !== null) {
-            $band = self::figure($row->range, $row, $new)->toArray();
-        }
+        $against =
+            $row->against !== null ? Multimeter::print((float) $row->against->value, $row->spot->unit ?? '') : '';
+        $band = $row->range !== null && $row->spot !== null ? self::figure($row->range, $row, $new)->toArray() : null;
 
         return [
             'uuid' => $e->uuid,

@@ -25,10 +25,10 @@ final readonly class SeenRows
             return null;
         }
         $strip = $plan->strip($run->strip);
-        $css = self::PIXELS;
-        if ($strip?->pixels === null) {
-            $css = array_map(static fn($c): string => $c->colour, $strip->channels ?? []);
-        }
+        $css =
+            $strip?->pixels === null
+                ? array_map(static fn($c): string => $c->colour, $strip->channels ?? [])
+                : self::PIXELS;
         $found = $finder->found();
         $known = array_filter(
             $seen->answers,

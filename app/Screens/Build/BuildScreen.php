@@ -30,10 +30,7 @@ final readonly class BuildScreen
         $remaining = $schedule->remaining();
         $arrangement = $state->arrangement;
 
-        $end = '';
-        if ($remaining->left !== []) {
-            $end = $remaining->days->clock($remaining->timetable->end());
-        }
+        $end = $remaining->left !== [] ? $remaining->days->clock($remaining->timetable->end()) : '';
 
         return [
             'begins' => Timetable::BEGINS,

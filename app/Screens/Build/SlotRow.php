@@ -28,10 +28,7 @@ final readonly class SlotRow
             }
         }
 
-        $wait = 0;
-        if ($slot->last) {
-            $wait = $slot->step->wait;
-        }
+        $wait = $slot->last ? $slot->step->wait : 0;
 
         return [
             'id' => $slot->step->id,

@@ -21,20 +21,14 @@ final readonly class JoinLanes
      */
     public static function of(LiveRun $run, bool $all = false): array
     {
-        $site = null;
-        if ($all) {
-            $site = $run->site();
-        }
+        $site = $all ? $run->site() : null;
         $bars = array_merge_recursive(self::searches($run), $site === null ? self::guided($run) : self::windows($site));
         $lanes = [];
         foreach ($run->roster->units as $id => $unit) {
             if ($unit->role === Unit::PHONE && ($bars[$id] ?? []) === []) {
                 continue;
             }
-            $label = 'Phone';
-            if ($unit->role !== Unit::PHONE) {
-                $label = $unit->label();
-            }
+            $label = $unit->role !== Unit::PHONE ? $unit->label() : 'Phone';
             $lanes[] = [
                 'id' => $id,
                 'label' => $label,
@@ -102,10 +96,8 @@ final readonly class JoinLanes
         $progress = $run->progress();
         foreach ($progress->tasks() as $task) {
             foreach ($progress->stepsOf($task) as $step) {
-                $opened = null;
-                if ($step->opened !== '') {
-                    $opened = $progress->marks->answered["{$step->task}/{$step->opened}"] ?? null;
-                }
+                $opened =
+                    $step->opened !== '' ? $progress->marks->answered["{$step->task}/{$step->opened}"] ?? null : null;
                 if ($opened === null || $step->watches === '') {
                     continue;
                 }

@@ -40,10 +40,7 @@ final readonly class KitOptions
         $plan = $run === null ? $state->plan : self::alone($state->plan, $run);
         $ranked = [];
         foreach (array_merge(...array_map($state->shelf->ofKind(...), $kinds)) as $n => $snapshot) {
-            $gauge = null;
-            if ($run !== null) {
-                $gauge = Gauge::of($state->plan, $run, $snapshot->entry);
-            }
+            $gauge = $run !== null ? Gauge::of($state->plan, $run, $snapshot->entry) : null;
             $ranked[] = [
                 (int) ($snapshot->entry->id() !== $chosen),
                 ...$gauge?->rank() ?? [0, 0.0],

@@ -21,10 +21,7 @@ final readonly class KitScreen
     /** @return array<string, mixed> */
     public static function picture(JobState $state): array
     {
-        $hub = null;
-        if ($state->plan->hubs !== []) {
-            $hub = array_values($state->plan->hubs)[0]->kit;
-        }
+        $hub = $state->plan->hubs !== [] ? array_values($state->plan->hubs)[0]->kit : null;
 
         $hand = self::inHand($state)?->id;
 
@@ -205,10 +202,7 @@ final readonly class KitScreen
     {
         $kit = KitSlots::chosen($state->plan, $run, $slot);
 
-        $name = null;
-        if ($kit !== null) {
-            $name = ($state->plan->kit[$kit] ?? null)?->entry->name();
-        }
+        $name = $kit !== null ? ($state->plan->kit[$kit] ?? null)?->entry->name() : null;
         $share = [];
         $options = [];
         if ($hand) {
@@ -237,14 +231,8 @@ final readonly class KitScreen
             default => null,
         };
         $mine = $of($run);
-        $straight = null;
-        if ($slot === 'supply') {
-            $straight = KitSlots::straight($state->plan, $run);
-        }
-        $share = [];
-        if ($straight !== null) {
-            $share = [$straight['with'] => $straight];
-        }
+        $straight = $slot === 'supply' ? KitSlots::straight($state->plan, $run) : null;
+        $share = $straight !== null ? [$straight['with'] => $straight] : [];
         foreach ($state->plan->runs as $other) {
             $unit = $of($other);
             if ($other->id !== $run->id && $unit !== null && !isset($share[$unit])) {

@@ -85,10 +85,7 @@ final readonly class AssemblyRows
         array $choices,
         ?string $usual = null,
     ): array {
-        $of = [];
-        if ($usual !== null) {
-            $of = [['value' => '', 'text' => $usual]];
-        }
+        $of = $usual !== null ? [['value' => '', 'text' => $usual]] : [];
         foreach ($choices as $id => $text) {
             $of[] = ['value' => (string) $id, 'text' => $text];
         }

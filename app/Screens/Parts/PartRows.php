@@ -45,10 +45,7 @@ final readonly class PartRows
         );
         $first = array_key_first($steps);
         // The day on which it would be needed if all were here, less the days that it takes to come.
-        $needed = null;
-        if ($first !== null) {
-            $needed = substr($soonest->days->starts($soonest->timetable->begins[$first]), 0, 10);
-        }
+        $needed = $first !== null ? substr($soonest->days->starts($soonest->timetable->begins[$first]), 0, 10) : null;
         if ($mark->state === '' && $part->paid() > 0 && $part->lead > 0 && $needed !== null) {
             $by = Day::after($needed, -(int) ceil($part->lead));
         } else {
@@ -104,10 +101,9 @@ final readonly class PartRows
             );
         }
 
-        $source = '';
-        if (in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)) {
-            $source = 'common practice, no source';
-        }
+        $source = in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)
+            ? 'common practice, no source'
+            : '';
 
         return new Figure(
             label: 'Plan asks for',
@@ -170,10 +166,10 @@ final readonly class PartRows
             new Input('r', 'rounded up to whole ones', $part->buy - $exact, '', path: 'parts: whole ones'),
         ];
 
-        $assumption = '';
-        if ($part->spare > 0) {
-            $assumption = 'One in ten more, at least one, or as it was set here (common practice, no source).';
-        }
+        $assumption =
+            $part->spare > 0
+                ? 'One in ten more, at least one, or as it was set here (common practice, no source).'
+                : '';
 
         return new Figure(
             label: 'Buy',

@@ -168,10 +168,7 @@ final readonly class PracticePicture
     /** @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceScore */
     public static function score(Attempt $attempt, Score $score, ?Turning $turning): array
     {
-        $mistake = '';
-        if (!$score->passed()) {
-            $mistake = $attempt->lesson->mistake;
-        }
+        $mistake = !$score->passed() ? $attempt->lesson->mistake : '';
 
         return [
             'passed' => $score->passed(),

@@ -51,10 +51,7 @@ final readonly class PlayPicture
     {
         $plan = $state->plan;
         $agenda = Agenda::of($plan, $state->today, $state->zone);
-        $sun = null;
-        if ($plan->position !== null) {
-            $sun = (new Sun($plan->position, $state->zone))->on($state->today);
-        }
+        $sun = $plan->position !== null ? (new Sun($plan->position, $state->zone))->on($state->today) : null;
         $priorities = new Priorities($plan);
 
         return [

@@ -103,20 +103,13 @@ final class ReachPicture
     {
         $x = $y = $row = 0.0;
         foreach (array_unique(array_map(static fn(Unit $u): string => $u->place, $units)) as $place) {
-            $corners = [];
-            if (isset($this->plan->places[$place])) {
-                $corners = TapeNotes::read($this->plan->places[$place]->notes)->corners;
-            }
+            $corners = isset($this->plan->places[$place])
+                ? TapeNotes::read($this->plan->places[$place]->notes)->corners
+                : [];
             $xs = array_map(static fn(Point $p): float => $p->x, $corners);
             $ys = array_map(static fn(Point $p): float => $p->y, $corners);
-            $wide = 0.0;
-            if ($xs !== []) {
-                $wide = max($xs) - min($xs);
-            }
-            $high = 0.0;
-            if ($ys !== []) {
-                $high = max($ys) - min($ys);
-            }
+            $wide = $xs !== [] ? max($xs) - min($xs) : 0.0;
+            $high = $ys !== [] ? max($ys) - min($ys) : 0.0;
             if ($wide < 1) {
                 $wide = self::UNKNOWN;
             }
@@ -126,14 +119,8 @@ final class ReachPicture
             if ($x > 0 && $x + $wide > self::WIDEST) {
                 [$x, $y, $row] = [0.0, $y + $row + self::GAP, 0.0];
             }
-            $left = 0.0;
-            if ($xs !== []) {
-                $left = min($xs);
-            }
-            $top = 0.0;
-            if ($ys !== []) {
-                $top = max($ys);
-            }
+            $left = $xs !== [] ? min($xs) : 0.0;
+            $top = $ys !== [] ? max($ys) : 0.0;
             $this->rooms[$place] = [
                 'x' => $x,
                 'y' => $y,

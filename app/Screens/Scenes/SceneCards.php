@@ -89,10 +89,7 @@ final readonly class SceneCards
         }
         ksort($supplies, SORT_NATURAL);
 
-        $amps = null;
-        if ($supplies !== []) {
-            $amps = round(array_sum(array_column($supplies, 'amps')), 2);
-        }
+        $amps = $supplies !== [] ? round(array_sum(array_column($supplies, 'amps')), 2) : null;
 
         return [
             'id' => $scene->id,
@@ -138,14 +135,8 @@ final readonly class SceneCards
         $duties = $scene->levels[$of] ?? [];
         $mixing = Mixing::of($state->plan, $of);
 
-        $level = 0.0;
-        if ($duties !== []) {
-            $level = $mixing?->level($duties) ?? max($duties);
-        }
-        $seen = [];
-        if ($strip !== null && array_sum($duties) > 0.0) {
-            $seen = self::seen($result, $strip, $duties, $mixing);
-        }
+        $level = $duties !== [] ? $mixing?->level($duties) ?? max($duties) : 0.0;
+        $seen = $strip !== null && array_sum($duties) > 0.0 ? self::seen($result, $strip, $duties, $mixing) : [];
 
         return [
             'run' => $run->id,

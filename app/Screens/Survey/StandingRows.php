@@ -45,10 +45,7 @@ final readonly class StandingRows
                 }
             }
 
-            $taken = '';
-            if ($share !== null) {
-                $taken = sprintf('%.0f %%', 100 * $share);
-            }
+            $taken = $share !== null ? sprintf('%.0f %%', 100 * $share) : '';
 
             return [
                 'name' => $box->spot->name,

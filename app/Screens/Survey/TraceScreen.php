@@ -62,10 +62,7 @@ final readonly class TraceScreen
     {
         $next = Tracer::next($legs, $answers);
         $last = end($answers);
-        $found = [];
-        if ($next instanceof TraceResult) {
-            $found = $next->found;
-        }
+        $found = $next instanceof TraceResult ? $next->found : [];
 
         $step = null;
         if ($next instanceof Probe) {

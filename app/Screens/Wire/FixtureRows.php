@@ -26,18 +26,12 @@ final readonly class FixtureRows
                 continue;
             }
             $module = $plan->module($fitting->module);
-            $dim = 'low voltage';
-            if (!$fixture->lowVoltage()) {
-                $dim = Dimmer::DIMS[$fixture->dim] ?? $fixture->dim;
-            }
-            $note = '';
-            if ($fixture->dim === Dimmer::DIMS['dali']) {
-                $note = 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).';
-            }
-            $volts = '';
-            if ($result !== null) {
-                $volts = sprintf('%.2f', $result->volts);
-            }
+            $dim = !$fixture->lowVoltage() ? Dimmer::DIMS[$fixture->dim] ?? $fixture->dim : 'low voltage';
+            $note =
+                $fixture->dim === Dimmer::DIMS['dali']
+                    ? 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).'
+                    : '';
+            $volts = $result !== null ? sprintf('%.2f', $result->volts) : '';
             if ($fixture->lowVoltage()) {
                 $choices = self::supplies($state, $id);
             } else {

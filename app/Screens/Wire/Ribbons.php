@@ -46,18 +46,10 @@ final readonly class Ribbons
         $refusal = $state->results[$run->id] ?? null;
         $trunk = $plan->cableTo($run->controller ?? '');
 
-        $trouble = null;
-        if ($refusal instanceof Refusal) {
-            $trouble = $refusal->getMessage();
-        }
-        $load = null;
-        if ($strip !== null) {
-            $load = RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap)->toArray();
-        }
-        $evenness = null;
-        if ($result !== null) {
-            $evenness = RunFigures::evenness($result)->toArray();
-        }
+        $trouble = $refusal instanceof Refusal ? $refusal->getMessage() : null;
+        $load =
+            $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap)->toArray() : null;
+        $evenness = $result !== null ? RunFigures::evenness($result)->toArray() : null;
 
         return [
             'id' => $run->id,
@@ -213,10 +205,7 @@ final readonly class Ribbons
         $input = isset($state->plan->supplies[$cable->to]);
         $of = $input ? Judged::of($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
 
-        $label = '';
-        if ($kit !== null) {
-            $label = $kit->cores . ' x ' . $kit->conductor->label();
-        }
+        $label = $kit !== null ? $kit->cores . ' x ' . $kit->conductor->label() : '';
         $drop = null;
         $amps = null;
         if ($of !== null) {

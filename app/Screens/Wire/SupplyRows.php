@@ -119,10 +119,7 @@ final readonly class SupplyRows
     private static function draw(JobState $state, string $id): ?Figure
     {
         $bank = $state->plan->supply($state->plan->supplies[$id]->bank);
-        $draw = null;
-        if ($bank !== null) {
-            $draw = BankDraw::of($state->plan, $id, Judged::of($state)->supply($id)->watts());
-        }
+        $draw = $bank !== null ? BankDraw::of($state->plan, $id, Judged::of($state)->supply($id)->watts()) : null;
 
         if ($bank === null) {
             return null;

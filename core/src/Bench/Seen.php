@@ -44,17 +44,11 @@ final readonly class Seen
             $pixels !== null => array_slice(self::PIXELS, 0, $pixels->colours),
             default => array_map(static fn($c): string => $c->name, $strip->channels),
         };
-        $kind = 'pixels';
-        if ($pixels === null) {
-            $kind = $strip?->colours() ?? 'single';
-        }
+        $kind = $pixels === null ? $strip?->colours() ?? 'single' : 'pixels';
         $told =
             count($names) > 1 && count($names) <= 5 && ($pixels !== null || count($names) === Setting::OUTPUTS[$kind]);
         $controller = $plan->controller($run->controller);
-        $modes = [];
-        if ($controller?->setByHand() === true) {
-            $modes = $controller->modes;
-        }
+        $modes = $controller?->setByHand() === true ? $controller->modes : [];
         $answers = $facts->colours($run->id);
         // Thousands of ways with five colours: they are listed where somebody looks.
         $space = match (true) {
@@ -64,23 +58,11 @@ final readonly class Seen
         };
         $four = $pixels !== null && $pixels->colours === 4;
         $counts = $facts->counts($run->id);
-        $sections = null;
-        if ($pixels !== null) {
-            $sections = PixelCount::sections($plan, $run);
-        }
+        $sections = $pixels !== null ? PixelCount::sections($plan, $run) : null;
 
-        $finder = null;
-        if ($space !== []) {
-            $finder = ChannelFinder::of($space, self::known($answers, count($names)));
-        }
-        $words = null;
-        if ($names !== []) {
-            $words = new LeadWords($names, $kind);
-        }
-        $count = null;
-        if ($sections !== null) {
-            $count = CountFinder::of($sections, $four, $counts);
-        }
+        $finder = $space !== [] ? ChannelFinder::of($space, self::known($answers, count($names))) : null;
+        $words = $names !== [] ? new LeadWords($names, $kind) : null;
+        $count = $sections !== null ? CountFinder::of($sections, $four, $counts) : null;
 
         return new self(
             colours: $names,

@@ -185,10 +185,7 @@ final class Judged
         $inputs = [];
         foreach ($this->plan->supplies as $id => $unit) {
             $bank = $this->plan->supply($unit->bank);
-            $draw = null;
-            if ($bank !== null) {
-                $draw = BankDraw::of($this->plan, $id, $this->supply($id)->watts());
-            }
+            $draw = $bank !== null ? BankDraw::of($this->plan, $id, $this->supply($id)->watts()) : null;
             if ($bank !== null && $draw !== null) {
                 $inputs[$draw->cable->id] = $draw->result($bank->lowest ?? $bank->emf);
             }

@@ -81,10 +81,7 @@ final readonly class JudgedRun
         $strip = $this->strip;
         $supply = $this->supply;
         $volts = $strip?->volts;
-        $load = null;
-        if ($this->run->controller !== null) {
-            $load = $this->job->controller($this->run->controller);
-        }
+        $load = $this->run->controller !== null ? $this->job->controller($this->run->controller) : null;
 
         return $this->smallest(
             Controller::class,

@@ -159,10 +159,7 @@ final readonly class Slate
     /** @return array<string, mixed> as in app/Screens/screen.json, $defs/slateLine */
     public function toArray(): array
     {
-        $fix = null;
-        if ($this->fix !== null) {
-            $fix = ['label' => $this->fix->label, 'change' => $this->fix->change->toArray()];
-        }
+        $fix = $this->fix !== null ? ['label' => $this->fix->label, 'change' => $this->fix->change->toArray()] : null;
 
         return [
             'severity' => $this->first->severity->value,

@@ -87,10 +87,7 @@ final readonly class CableFigures
     /** How long a cable is that nobody has measured, from where its ends are; null where that is not known. */
     public static function way(Plan $plan, LaidCable $cable): ?Figure
     {
-        $way = null;
-        if ($cable->reckoned && !$cable->existing) {
-            $way = CableWay::between($plan, $cable->from, $cable->to);
-        }
+        $way = $cable->reckoned && !$cable->existing ? CableWay::between($plan, $cable->from, $cable->to) : null;
         if ($way === null || abs($way->metres() - $cable->length) > 0.005) {
             return null;
         }

@@ -35,10 +35,7 @@ final readonly class Sag
         $numbers = array_keys($at);
         $shares = [];
         foreach ($numbers as $k => $n) {
-            $from = 0.0;
-            if ($k !== 0) {
-                $from = ($at[$numbers[$k - 1]] + $at[$n]) / 2;
-            }
+            $from = $k !== 0 ? ($at[$numbers[$k - 1]] + $at[$n]) / 2 : 0.0;
             $to = $k === count($numbers) - 1 ? $marks->length() : ($at[$numbers[$k + 1]] + $at[$n]) / 2;
             $shares[$n] = $to - $from;
         }

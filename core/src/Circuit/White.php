@@ -50,9 +50,4 @@ final readonly class White
 
         return 449 * $n ** 3 + 3525 * $n ** 2 + 6823.3 * $n + 5520.33;
     }
-
-    public static function mired(float $kelvin): float
-    {
-        return 1e6 / $kelvin;
-    }
 }

@@ -124,10 +124,7 @@ final class Wiring
         $emf = $this->conditions->emf($supply);
         $s = self::name($id);
         $plus = $this->network->node("{$s}_p", $emf);
-        $minus = 0;
-        if (!$ground) {
-            $minus = $this->network->node("{$s}_m", 0.0);
-        }
+        $minus = !$ground ? $this->network->node("{$s}_m", 0.0) : 0;
         $this->network->sources[] = new Source(
             name: $s,
             plus: $plus,

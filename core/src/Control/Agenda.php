@@ -23,10 +23,7 @@ final readonly class Agenda
      */
     public static function of(Plan $plan, string $day, string $zone): self
     {
-        $sun = null;
-        if ($plan->position !== null) {
-            $sun = (new Sun($plan->position, $zone))->on($day);
-        }
+        $sun = $plan->position !== null ? (new Sun($plan->position, $zone))->on($day) : null;
         $weekday = (int) (new DateTimeImmutable($day))->format('N');
         $entries = $not = [];
         foreach ($plan->triggers as $trigger) {

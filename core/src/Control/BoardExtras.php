@@ -39,10 +39,7 @@ final readonly class BoardExtras
                 $cells[] = self::started($trigger, $light->id, $played, $none);
             }
             foreach ($rows as $row) {
-                $run = '';
-                if ($row->of !== '') {
-                    $run = $plan->items[$board->roster->unit($row->of)->item]->on ?? '';
-                }
+                $run = $row->of !== '' ? $plan->items[$board->roster->unit($row->of)->item]->on ?? '' : '';
                 $cells[] =
                     $row->of === ''
                         ? new Cell($trigger->id, $row->id, Cell::CANNOT, why: $row->why)
@@ -59,10 +56,7 @@ final readonly class BoardExtras
         $rows = [];
         foreach ($roster->of(Unit::BOARD) as $board) {
             $run = $plan->runs[$plan->items[$board->item]->on ?? ''] ?? null;
-            $parts = 0;
-            if ($run !== null && $run->zones !== []) {
-                $parts = count($run->zones) + 1;
-            }
+            $parts = $run !== null && $run->zones !== [] ? count($run->zones) + 1 : 0;
             for ($n = 1; $n <= $parts; $n++) {
                 $rows[] = new BoardRow(
                     id: "{$board->id}-{$n}",
@@ -83,15 +77,12 @@ final readonly class BoardExtras
     {
         return array_values(
             array_map(static function (Fitting $f) use ($plan): BoardRow {
-                $module = null;
-                if ($f->module !== null) {
-                    $module = $plan->kit[$plan->modules[$f->module]->kit]->entry->name();
-                }
+                $module = $f->module !== null ? $plan->kit[$plan->modules[$f->module]->kit]->entry->name() : null;
 
-                $why = 'They hang on their supply: they are on while it is.';
-                if ($module !== null) {
-                    $why = "They are dimmed by {$module}, over its own line: no radio of the job reaches them.";
-                }
+                $why =
+                    $module !== null
+                        ? "They are dimmed by {$module}, over its own line: no radio of the job reaches them."
+                        : 'They hang on their supply: they are on while it is.';
 
                 return new BoardRow(
                     id: $f->id,
@@ -107,18 +98,12 @@ final readonly class BoardExtras
 
     private static function shared(BoardRow $row, Unit $control, AnswerBoard $board): Cell
     {
-        $whole = null;
-        if ($row->of !== '') {
-            $whole = $board->cell($control->id, $row->of);
-        }
+        $whole = $row->of !== '' ? $board->cell($control->id, $row->of) : null;
         // A remote has no word for a segment; an app has.
         $apart = in_array($control->role, [Unit::PHONE, Unit::HUB, Unit::BRIDGE], true);
         $can = $whole !== null && $apart && $whole->state !== Cell::CANNOT;
 
-        $state = Cell::CANNOT;
-        if ($can) {
-            $state = $whole->state;
-        }
+        $state = $can ? $whole->state : Cell::CANNOT;
 
         return new Cell(
             control: $control->id,
@@ -136,10 +121,7 @@ final readonly class BoardExtras
     /** @param  string|null  $none  why nothing of the job can start it */
     private static function started(Trigger $trigger, string $light, bool $plays, ?string $none): Cell
     {
-        $why = '';
-        if ($plays && $none !== null) {
-            $why = $none;
-        }
+        $why = $plays && $none !== null ? $none : '';
 
         return new Cell(
             control: $trigger->id,

@@ -123,19 +123,11 @@ final readonly class RadioReach
         $lost = array_values(array_diff($ids, array_keys($hops)));
 
         $more = new OneMore($roster, $hears, $ends);
-        $cuts = [];
-        if ($way !== 'rf') {
-            $cuts = self::cuts($hears, $ends);
-        }
+        $cuts = $way !== 'rf' ? self::cuts($hears, $ends) : [];
 
-        $help = null;
-        if ($lost !== [] && $way !== 'rf') {
-            $help = $more->reaching($from, $hops, $lost);
-        }
-        $steady = null;
-        if ($lost === []) {
-            $steady = $more->steadying($cuts, static fn(array $then): array => self::cuts($then, $ends));
-        }
+        $help = $lost !== [] && $way !== 'rf' ? $more->reaching($from, $hops, $lost) : null;
+        $steady =
+            $lost === [] ? $more->steadying($cuts, static fn(array $then): array => self::cuts($then, $ends)) : null;
 
         return new self(
             way: $way,

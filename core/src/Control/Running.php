@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Control;
 
 use EmberDusk\Circuit\Colour;
-use EmberDusk\Joining\Dice;
 use EmberDusk\Kit\Channel;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\ShowStep;
+use EmberDusk\Values\Dice;
 
 /**
  * A show as it runs: duties by light at any second, how long a round takes, how often it flashes. Colours by chance are drawn by a seed,

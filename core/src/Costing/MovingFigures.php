@@ -45,10 +45,7 @@ final readonly class MovingFigures
         }
         $sum = Input::sum($inputs);
 
-        $formula = '0';
-        if ($inputs !== []) {
-            $formula = "({$sum}) / 60";
-        }
+        $formula = $inputs !== [] ? "({$sum}) / 60" : '0';
 
         return new Figure(
             label: 'Hours of what is chosen',

@@ -185,10 +185,7 @@ final readonly class Left
     {
         $cards = [];
         foreach ($roster->units as $unit) {
-            $card = null;
-            if (!$unit->lights()) {
-                $card = $unit->leaflet->resetCard();
-            }
+            $card = !$unit->lights() ? $unit->leaflet->resetCard() : null;
             if ($card !== null) {
                 $cards[] = ['device' => $unit->called(), 'says' => $card];
             }

@@ -22,10 +22,7 @@ final readonly class Lesson
         $keeps = array_filter($used, static fn(Unit $u): bool => $u->leaflet->figure('presets') !== null);
         $first = $plan->lightName((string) (array_key_first($plan->lights) ?? array_key_first($plan->controllers)));
 
-        $says = '';
-        if ($has(Unit::ASSISTANT)) {
-            $says = "What is said: “{$first} on”, “{$first} 30 percent”";
-        }
+        $says = $has(Unit::ASSISTANT) ? "What is said: “{$first} on”, “{$first} 30 percent”" : '';
         $scenes = '';
         if ($plan->scenes !== []) {
             $scenes =

@@ -189,10 +189,7 @@ final readonly class Sheet
         $light = $plan->lights[$run->controller ?? ''] ?? null;
         $profile = $controller?->profile;
 
-        $wiring = '';
-        if ($plan->feedsOf($run) !== []) {
-            $wiring = Wiring::svg($plan, $run);
-        }
+        $wiring = $plan->feedsOf($run) !== [] ? Wiring::svg($plan, $run) : '';
         $figures = [];
         if ($result !== null && $strip !== null) {
             $figures = array_values(

@@ -52,10 +52,7 @@ final class Wiring
         $y = 6;
         foreach ($chain as $n => [$id, $name]) {
             $this->box($y, strtoupper($id), $name);
-            $cable = null;
-            if (isset($chain[$n + 1])) {
-                $cable = $this->plan->cableTo($chain[$n + 1][0]);
-            }
+            $cable = isset($chain[$n + 1]) ? $this->plan->cableTo($chain[$n + 1][0]) : null;
             $y += self::BOX;
             if (isset($chain[$n + 1])) {
                 $this->line(self::MARGIN + 40, $y, self::MARGIN + 40, $y + self::STEP - 12);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Job;
 
+use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Costing\Quote;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
@@ -93,6 +94,27 @@ final class Schedule
             $set->weekends,
             $set->pins,
             $set->waits,
+        );
+    }
+
+    /**
+     * The step or test of that id; a test's id is its step's, a slash and its own.
+     *
+     * @throws InvalidInput when the plan has no such step
+     */
+    public function tickable(string $id): Tickable
+    {
+        $of = explode('/', $id)[0];
+        $tests = $of === $id ? [] : array_column(Tests::of($this->state->plan), 'title', 'id');
+        foreach ($this->steps as $step) {
+            if ($step->id === $of && ($of === $id || isset($tests[$id]))) {
+                return new Tickable($step, $tests[$id] ?? "{$step->place}: {$step->title}");
+            }
+        }
+
+        throw InvalidInput::at(
+            '/step',
+            'The job has no such step any more: the plan was changed. What you ticked cannot be kept.',
         );
     }
 

@@ -6,6 +6,7 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Order\Order;
+use EmberDusk\Values\Dice;
 
 /** Every fault that the devices of a job can have. */
 final readonly class Flaws

@@ -48,10 +48,7 @@ final readonly class Guided
     ): Step {
         $watch ??= $unit;
         $gesture = $unit->leaflet->gesture($name);
-        $expect = null;
-        if ($signal !== '') {
-            $expect = $watch->leaflet->signal($signal);
-        }
+        $expect = $signal !== '' ? $watch->leaflet->signal($signal) : null;
         $words = $gesture?->words($zone > 0 ? $zone : null) ?? $name;
         $on = array_values(
             array_unique(
@@ -62,10 +59,7 @@ final readonly class Guided
             ),
         );
 
-        $watches = '';
-        if ($expect !== null) {
-            $watches = $watch->id;
-        }
+        $watches = $expect !== null ? $watch->id : '';
 
         return new Step(
             task: $task->id(),
@@ -115,10 +109,7 @@ final readonly class Guided
     ): Step {
         $expect = $watch->leaflet->signal($signal);
 
-        $on = [];
-        if (self::switched($watch)) {
-            $on = [$watch->id];
-        }
+        $on = self::switched($watch) ? [$watch->id] : [];
 
         return new Step(
             task: $task->id(),

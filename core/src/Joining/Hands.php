@@ -37,10 +37,7 @@ final readonly class Hands
     {
         [$name, $zone] = [...explode(' ', $act->text), ''];
         $gesture = $roster->unit($act->device)->leaflet->gesture($name);
-        $events = [];
-        if ($zone !== '') {
-            $events = [new Event($at, Act::SET, $act->device, "zone {$zone}")];
-        }
+        $events = $zone !== '' ? [new Event($at, Act::SET, $act->device, "zone {$zone}")] : [];
         foreach ($gesture->parts ?? [] as $part) {
             foreach (range(1, $part->times) as $n) {
                 if ($n > 1) {

@@ -76,10 +76,7 @@ final class LiveRun
      */
     private function noted(array $events): array
     {
-        $at = 0.0;
-        if ($events !== []) {
-            $at = $events[count($events) - 1]->at;
-        }
+        $at = $events !== [] ? $events[count($events) - 1]->at : 0.0;
         $known = array_filter($this->log, static fn(Event $e): bool => $e->kind === Event::JOINED);
         $known = array_fill_keys(array_map(static fn(Event $e): string => $e->device, $known), true);
         $new = [];

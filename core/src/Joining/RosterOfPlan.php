@@ -217,10 +217,7 @@ final class RosterOfPlan
             if ($radio) {
                 $role = Unit::HUB;
             }
-            $way = 'zigbee';
-            if ($role !== Unit::HUB) {
-                $way = $this->way($role, $entry->speaks);
-            }
+            $way = $role !== Unit::HUB ? $this->way($role, $entry->speaks) : 'zigbee';
             for ($n = 0; $n < $item->count; $n++) {
                 $counts[$letter] = ($counts[$letter] ?? 0) + 1;
                 $name = 'Assistant';

@@ -128,24 +128,6 @@ final readonly class Step
         };
     }
 
-    /** Seconds that hands take for it. */
-    public function handSeconds(Roster $roster): float
-    {
-        $seconds = 0.0;
-        foreach ($this->acts as $act) {
-            $leaflet = null;
-            if ($roster->has($act->device)) {
-                $leaflet = $roster->unit($act->device)->leaflet;
-            }
-            $seconds += match ($act->kind) {
-                Act::GESTURE => $leaflet?->gesture(explode(' ', $act->text)[0])?->takes() ?? 0.0,
-                default => 1.0,
-            };
-        }
-
-        return $seconds;
-    }
-
     /**
      * With what the guide knows of the moment.
      *

@@ -146,10 +146,7 @@ final readonly class Wanted
     /** What was decided by hand about the two. */
     public function answer(Unit $control, Unit $light): ?Answer
     {
-        $of = Answer::PHONE;
-        if ($control->role !== Unit::PHONE) {
-            $of = $control->item;
-        }
+        $of = $control->role !== Unit::PHONE ? $control->item : Answer::PHONE;
 
         return $this->plan->answers[Answer::key($of, $light->item)] ?? null;
     }

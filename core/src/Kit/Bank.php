@@ -23,10 +23,7 @@ final readonly class Bank
 
     public function __construct(public Battery $battery)
     {
-        $blocks = null;
-        if ($battery->wants !== null) {
-            $blocks = $battery->wants / $battery->blockVolts;
-        }
+        $blocks = $battery->wants !== null ? $battery->wants / $battery->blockVolts : null;
         if ($blocks !== null && abs($blocks - round($blocks)) < 1e-9 && $blocks <= $battery->blocks) {
             $this->tap = (int) round($blocks);
         } else {

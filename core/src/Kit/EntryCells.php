@@ -174,10 +174,7 @@ final readonly class EntryCells
 
             return;
         }
-        $inside = [];
-        if (is_array($entry[$parts[0]] ?? null)) {
-            $inside = $entry[$parts[0]];
-        }
+        $inside = is_array($entry[$parts[0]] ?? null) ? $entry[$parts[0]] : [];
         $entry[$parts[0]] = [...$inside, $parts[1] => $value];
     }
 }

@@ -86,9 +86,7 @@ final readonly class KindSchema
                 $inside[$parts[0]][$parts[1]] = $type;
                 $properties[$parts[0]] = self::object($inside[$parts[0]], []);
                 if ($field->required && !in_array($parts[0], $required, true)) {
-                    $required = [...$required, $parts[0]];
-                } else {
-                    $required = $required;
+                    $required[] = $parts[0];
                 }
             }
         }

@@ -96,7 +96,8 @@ final class Kinds
                     static fn(mixed $field): mixed => is_string($field) ? $shared[$field] : $field,
                     (array) $kind['fields'],
                 );
-                self::$written[(string) $kind['kind']] = new Fields($kind);
+                $kind = new Fields($kind);
+                self::$written[$kind->string('kind')] = $kind;
             }
         }
 

@@ -116,10 +116,7 @@ final readonly class Shelf
      */
     public static function check(array $entry): Entry
     {
-        $kind = null;
-        if (is_string($entry['kind'] ?? null)) {
-            $kind = Kinds::of($entry['kind']);
-        }
+        $kind = is_string($entry['kind'] ?? null) ? Kinds::of($entry['kind']) : null;
         if ($kind === null) {
             throw InvalidInput::at('/kind', 'The kind is none of ' . implode(', ', array_keys(Kinds::all())) . '.');
         }

@@ -70,10 +70,7 @@ final readonly class Card
     /** Over all parts of the run, since the eye sees them side by side. */
     public static function evenness(Trial $trial): Figure
     {
-        $brightest = 0.0;
-        if ($trial->evenness() > 0) {
-            $brightest = $trial->darkest() / $trial->evenness();
-        }
+        $brightest = $trial->evenness() > 0 ? $trial->darkest() / $trial->evenness() : 0.0;
 
         return new Figure(
             label: count($trial->results) > 1 ? 'Evenness, all parts' : 'Evenness',
@@ -116,14 +113,8 @@ final readonly class Card
             $moving = $moving->withHub($kit->hub);
         }
         $metres = array_sum(array_map(static fn(RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
-        $watts = 0.0;
-        if ($strip instanceof Strip) {
-            $watts = $strip->wattsPerMetre();
-        }
-        $several = '';
-        if ($requirement->controllers > 1) {
-            $several = "{$requirement->controllers} x ";
-        }
+        $watts = $strip instanceof Strip ? $strip->wattsPerMetre() : 0.0;
+        $several = $requirement->controllers > 1 ? "{$requirement->controllers} x " : '';
 
         return new OptionCard(
             requirement: $requirement,

@@ -44,10 +44,7 @@ final readonly class ControlReach
         if (!($hub instanceof Hub) || !in_array($control, $hub->speaks, true)) {
             $hub = null;
         }
-        $app = self::NOT;
-        if ($hub !== null) {
-            $app = self::reach($hub->sets, $colour);
-        }
+        $app = $hub !== null ? self::reach($hub->sets, $colour) : self::NOT;
         if ($hub === null) {
             $text = 'no hub here speaks ' . Facts::way($control);
         } else {
@@ -68,10 +65,7 @@ final readonly class ControlReach
                     continue;
                 }
                 $direct = in_array($control, $entry->speaks, true);
-                $reach = self::NOT;
-                if ($direct) {
-                    $reach = self::reach($entry->sets, $colour);
-                }
+                $reach = $direct ? self::reach($entry->sets, $colour) : self::NOT;
                 // An assistant that reads a hub sets no more than the hub's app does.
                 if ($entry->readsHub && $app !== self::NOT) {
                     $reach = self::better($reach, self::reach($entry->sets, $colour) === self::ALL ? $app : self::DIMS);

@@ -150,10 +150,7 @@ final readonly class Fulfilment
                 ['kind' => 'cable', 'cores' => (string) $cores, 'system' => $plan->terms->wire],
             );
 
-        $board = null;
-        if ($of->pixels !== null) {
-            $board = self::board($choice, $shelf);
-        }
+        $board = $of->pixels !== null ? self::board($choice, $shelf) : null;
 
         return new self(
             strip: $strip,

@@ -74,14 +74,8 @@ final readonly class OptionCard
             }
         }
 
-        $refused = null;
-        if ($this->refused !== '') {
-            $refused = $this->refused;
-        }
-        $prepare = null;
-        if ($this->prepare !== null) {
-            $prepare = (string) json_encode($this->prepare);
-        }
+        $refused = $this->refused !== '' ? $this->refused : null;
+        $prepare = $this->prepare !== null ? (string) json_encode($this->prepare) : null;
 
         return [
             'wish' => array_diff_key($this->requirement->write(), ['id' => true, 'run' => true]),

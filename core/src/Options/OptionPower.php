@@ -140,10 +140,7 @@ final readonly class OptionPower
                 ],
             );
         $entry = $converter->entry;
-        $efficiency = 1.0;
-        if ($entry instanceof Converter) {
-            $efficiency = $entry->efficiency;
-        }
+        $efficiency = $entry instanceof Converter ? $entry->efficiency : 1.0;
         $fuse = self::fuse($shelf, $choice, $watts / $efficiency / $lowest, $charging);
 
         return new self(

@@ -22,10 +22,7 @@ final readonly class Options
         if ($set !== []) {
             return $set;
         }
-        $light = 'room';
-        if ($run->light !== '') {
-            $light = $run->light;
-        }
+        $light = $run->light !== '' ? $run->light : 'room';
         $usual = [
             [24.0, 'single', 0, 'zigbee', 'shelf'],
             [12.0, 'single', 0, 'zigbee', 'shelf'],

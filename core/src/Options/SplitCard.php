@@ -58,10 +58,7 @@ final readonly class SplitCard
             }
         }
 
-        $drop = null;
-        if ($farthest !== null) {
-            $drop = RunFigures::drop($farthest);
-        }
+        $drop = $farthest !== null ? RunFigures::drop($farthest) : null;
 
         return new self(
             way: $way,
@@ -92,14 +89,8 @@ final readonly class SplitCard
     {
         $column = fn(string $name): ?array => isset($this->figures[$name]) ? $this->figures[$name]->toArray() : null;
 
-        $refused = null;
-        if ($this->refused !== '') {
-            $refused = $this->refused;
-        }
-        $take = null;
-        if ($this->refused === '') {
-            $take = $this->way->change?->toArray();
-        }
+        $refused = $this->refused !== '' ? $this->refused : null;
+        $take = $this->refused === '' ? $this->way->change?->toArray() : null;
 
         return [
             'how' => $this->way->how,

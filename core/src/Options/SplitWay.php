@@ -46,10 +46,7 @@ final readonly class SplitWay
             $ways[] = new self('whole', 'Back together', BackTogether::payload(run: $run->id));
         }
 
-        $first = null;
-        if ($run->parts > 1 || $run->zones !== []) {
-            $first = BackTogether::first($plan, $run);
-        }
+        $first = $run->parts > 1 || $run->zones !== [] ? BackTogether::first($plan, $run) : null;
         $how = $plan->splits[$first->id ?? '']->how ?? '';
 
         // As it is split already is as it is drawn.

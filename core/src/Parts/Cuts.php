@@ -13,10 +13,4 @@ final readonly class Cuts
      * @param  bool  $proven  whether no fewer would do
      */
     public function __construct(public array $lengths, public int $bought, public bool $proven) {}
-
-    /** Millimetres that are left over. */
-    public function waste(): int
-    {
-        return array_sum(array_map(static fn(array $l): int => $l[0] - array_sum($l[1]), $this->lengths));
-    }
 }

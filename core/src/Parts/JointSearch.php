@@ -186,10 +186,7 @@ final class JointSearch
             $ways[] = [$rest, $way];
             for ($n = $at; $n < count($sizes); $n++) {
                 [$mm, $parted, $count] = $sizes[$n];
-                $taken = 0;
-                if ($n === $at) {
-                    $taken = $same;
-                }
+                $taken = $n === $at ? $same : 0;
                 if ($mm <= $rest && $taken < $count) {
                     $open[] = [$n, $rest - $mm, [...$way, [$mm, $mm, $parted]], $taken + 1];
                 }

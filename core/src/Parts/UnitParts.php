@@ -43,10 +43,7 @@ final readonly class UnitParts
     {
         foreach ($plan->items as $id => $item) {
             $kit = $plan->kit[$item->kit] ?? null;
-            $runs = [];
-            if (isset($plan->runs[$item->on ?? ''])) {
-                $runs = [(string) $item->on];
-            }
+            $runs = isset($plan->runs[$item->on ?? '']) ? [(string) $item->on] : [];
             $wanted->add(
                 kit: $kit,
                 group: match ($kit?->kind()) {
@@ -90,10 +87,7 @@ final readonly class UnitParts
             foreach ($units as $id => $unit) {
                 $on = $hangs[$id] ?? [];
                 $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
-                $count = 0.0;
-                if (!$unit->there) {
-                    $count = (float) ($unit->series * $unit->parallel);
-                }
+                $count = !$unit->there ? (float) ($unit->series * $unit->parallel) : 0.0;
                 $wanted->add(
                     kit: $plan->kit[$unit->kit] ?? null,
                     group: $group,

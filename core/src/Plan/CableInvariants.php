@@ -65,10 +65,7 @@ final readonly class CableInvariants
 
                 continue;
             }
-            $run = null;
-            if (isset($plan->feeds[$cable->to])) {
-                $run = $plan->runs[$plan->feeds[$cable->to]->run];
-            }
+            $run = isset($plan->feeds[$cable->to]) ? $plan->runs[$plan->feeds[$cable->to]->run] : null;
             $pixels = $run !== null && $plan->strip($run->strip)?->switched() === false;
             $tail =
                 $run !== null &&

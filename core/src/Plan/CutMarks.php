@@ -73,16 +73,6 @@ final readonly class CutMarks
         return ($before + $pad) * $this->pitch;
     }
 
-    /** The pad meant by a number of its own, or by metres from the start. */
-    public function pad(int|float $where): int
-    {
-        if (is_int($where)) {
-            return $where;
-        }
-
-        return $this->nearest($where);
-    }
-
     /** The pad nearest to so many metres from the start; halves go towards the start. */
     public function nearest(float $metres): int
     {

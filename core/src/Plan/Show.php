@@ -110,10 +110,7 @@ final readonly class Show
      */
     public function of(callable $scene, callable $light): self
     {
-        $leader = '';
-        if ($this->leader !== '' && $light($this->leader)) {
-            $leader = $this->leader;
-        }
+        $leader = $this->leader !== '' && $light($this->leader) ? $this->leader : '';
 
         return $this->withChanged(
             steps: array_values(array_filter($this->steps, static fn(ShowStep $s): bool => $scene($s->scene))),

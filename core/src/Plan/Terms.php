@@ -94,10 +94,7 @@ final readonly class Terms
         if ($price === null) {
             return null;
         }
-        $rate = 1.0;
-        if (!$this->own($price)) {
-            $rate = $this->rates[$price->currency] ?? null;
-        }
+        $rate = !$this->own($price) ? $this->rates[$price->currency] ?? null : 1.0;
         if ($rate === null) {
             return null;
         }

@@ -14,9 +14,7 @@ trait TidyPlan
         do {
             $from = array_fill_keys(array_map(static fn(LaidCable $c): string => $c->from, $plan->cables), true);
             $dead = array_diff_key($plan->splices, $from);
-            if ($dead === []) {
-                $plan = $plan;
-            } else {
+            if ($dead !== []) {
                 $plan = $plan->with(
                     splices: array_intersect_key($plan->splices, $from),
                     cables: array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($dead[$c->to])),

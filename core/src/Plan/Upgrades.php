@@ -58,10 +58,7 @@ final readonly class Upgrades
      */
     private static function making(array $document): array
     {
-        $terms = [];
-        if (is_array($document['terms'] ?? null)) {
-            $terms = $document['terms'];
-        }
+        $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
 
         return [
             'version' => 3,
@@ -116,10 +113,7 @@ final readonly class Upgrades
      */
     private static function travel(array $document): array
     {
-        $terms = [];
-        if (is_array($document['terms'] ?? null)) {
-            $terms = $document['terms'];
-        }
+        $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
 
         // A box or outlet was known by its name alone: it is of the place of whatever hangs on the unit.
         $places = [];
@@ -139,17 +133,11 @@ final readonly class Upgrades
             if (!is_array($device)) {
                 return $device;
             }
-            $spot = '';
-            if (is_string($device['where'] ?? null)) {
-                $spot = $device['where'];
-            }
+            $spot = is_string($device['where'] ?? null) ? $device['where'] : '';
             $place = $places[is_string($device['id'] ?? null) ? $device['id'] : ''] ?? null;
             $known = $spot !== '' && is_string($place);
 
-            $stands = null;
-            if ($known) {
-                $stands = (new Standing($place, $spot))->write();
-            }
+            $stands = $known ? (new Standing($place, $spot))->write() : null;
 
             return [
                 'stands' => $stands,

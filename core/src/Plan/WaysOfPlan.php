@@ -86,10 +86,7 @@ trait WaysOfPlan
                 continue;
             }
             $seen[$to] = true;
-            $run = null;
-            if (isset($this->feeds[$to])) {
-                $run = $this->feeds[$to]->run;
-            }
+            $run = isset($this->feeds[$to]) ? $this->feeds[$to]->run : null;
             $places[] = $this->runs[$run ?? '']->place ?? ($this->fixtures[$to]->place ?? '');
             foreach ($this->runs as $of) {
                 $places[] = $of->controller === $to ? $of->place : '';
@@ -290,10 +287,7 @@ trait WaysOfPlan
      */
     public function waysOf(Run $run): array
     {
-        $ways = [];
-        if ($run->controller !== null) {
-            $ways = $this->wayTo($run->controller);
-        }
+        $ways = $run->controller !== null ? $this->wayTo($run->controller) : [];
         foreach ($this->feedsOf($run) as $feed) {
             $ways += $this->wayTo($feed->id);
         }
@@ -308,10 +302,7 @@ trait WaysOfPlan
     public function firstCable(Run $run): ?LaidCable
     {
         foreach ([$run->supply, $run->controller] as $unit) {
-            $cable = null;
-            if ($unit !== null) {
-                $cable = $this->cableTo($unit);
-            }
+            $cable = $unit !== null ? $this->cableTo($unit) : null;
             if ($cable !== null) {
                 return $cable;
             }

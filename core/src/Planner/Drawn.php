@@ -63,10 +63,7 @@ final readonly class Drawn
         $alone = Excerpt::of($plan, $runs);
         $judge = Judge::of($alone, array_values($alone->runs), true);
 
-        $repair = null;
-        if (!$judge->holds()) {
-            $repair = self::repair($alone, $now->cost(), $basis);
-        }
+        $repair = !$judge->holds() ? self::repair($alone, $now->cost(), $basis) : null;
 
         return new self(
             plan: $plan,

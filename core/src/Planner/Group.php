@@ -165,10 +165,7 @@ final class Group
 
     private function everyWay(): void
     {
-        $best = null;
-        if ($this->complete()) {
-            $best = $this->inOrder($this->parts);
-        }
+        $best = $this->complete() ? $this->inOrder($this->parts) : null;
         foreach (Partitions::of($this->runs) as $sets) {
             if (count($sets) < count($this->runs)) {
                 $best = $this->lesser($best, $sets);
@@ -185,10 +182,7 @@ final class Group
      */
     private function lesser(?array $best, array $sets): ?array
     {
-        $rank = PHP_INT_MAX;
-        if ($best !== null) {
-            $rank = array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $best));
-        }
+        $rank = $best !== null ? array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $best)) : PHP_INT_MAX;
         $floor = 0;
         $least = [];
         foreach ($sets as $set) {

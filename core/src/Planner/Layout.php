@@ -100,16 +100,10 @@ final readonly class Layout
 
     private function block(Tables $tables, Block $block, bool $fused, ?float $trunk): BlockWires
     {
-        $fuse = null;
-        if ($fused) {
-            $fuse = $this->fuse($tables, $block->capacity($tables))?->entry->id();
-        }
+        $fuse = $fused ? $this->fuse($tables, $block->capacity($tables))?->entry->id() : null;
         $runs = [];
         foreach ($block->feeds as $feed) {
-            $own = null;
-            if ($block->trunk === null && $feed->leg === null) {
-                $own = $fuse;
-            }
+            $own = $block->trunk === null && $feed->leg === null ? $fuse : null;
             $runs[] = new RunWires(
                 run: $feed->run,
                 halves: $feed->halves(),

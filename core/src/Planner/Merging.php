@@ -38,10 +38,7 @@ final class Merging
                     continue;
                 }
                 $ways = $this->ways["{$one->key} {$two->key}"] ??= $this->ways($one, $two);
-                $saves = 0;
-                if ($ways !== []) {
-                    $saves = $one->rank($this->aim) + $two->rank($this->aim) - $this->rank($ways[0]);
-                }
+                $saves = $ways !== [] ? $one->rank($this->aim) + $two->rank($this->aim) - $this->rank($ways[0]) : 0;
                 if ($saves > $most) {
                     [$most, $pick] = [$saves, [$a, $b]];
                 }
@@ -125,10 +122,7 @@ final class Merging
             ),
         );
         $strange = array_filter($runs, static fn(Run $r): bool => !Sharing::alike($tables, $runs[0], $r));
-        $controller = null;
-        if ($strange === []) {
-            $controller = $tables->controllers($runs, false)[0] ?? null;
-        }
+        $controller = $strange === [] ? $tables->controllers($runs, false)[0] ?? null : null;
         if ($controller === null) {
             return [];
         }

@@ -16,10 +16,7 @@ final readonly class Plain
     {
         $supply = $tables->supplies([$run], false)[0] ?? null;
         $switched = $tables->strip($run)->switched();
-        $controller = null;
-        if ($switched) {
-            $controller = $tables->controllers([$run], false)[0] ?? null;
-        }
+        $controller = $switched ? $tables->controllers([$run], false)[0] ?? null : null;
         $places = array_values(
             array_intersect($tables->routes->places([$run], true), $tables->routes->places([$run], false)),
         );

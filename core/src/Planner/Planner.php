@@ -73,10 +73,7 @@ final readonly class Planner
             self::rest($groups, $watch);
         }
 
-        $alternatives = [];
-        if (!$watch->stopped()) {
-            $alternatives = Alternatives::of($groups);
-        }
+        $alternatives = !$watch->stopped() ? Alternatives::of($groups) : [];
 
         return new Proposal(
             plan: $plan,

@@ -130,14 +130,11 @@ final readonly class Proposal
         $nearest = array_values(array_filter(array_map(static fn(array $c): ?Tried => $c[1], $this->clashes)));
         $parts = $this->parts;
 
-        $found = null;
-        if ($parts !== []) {
-            $found = $this->way($parts, $promise);
-        }
-        $gap = '';
-        if (!$this->exact && $this->cost() !== 0) {
-            $gap = sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $this->cost());
-        }
+        $found = $parts !== [] ? $this->way($parts, $promise) : null;
+        $gap =
+            !$this->exact && $this->cost() !== 0
+                ? sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $this->cost())
+                : '';
 
         return [
             'found' => $found,

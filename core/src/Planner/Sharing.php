@@ -88,10 +88,7 @@ final readonly class Sharing
         $of = [];
         foreach ($blocks as $n => $block) {
             foreach ($block as $run) {
-                $light = null;
-                if ($run->controller !== null && isset($plan->lights[$run->controller])) {
-                    $light = $run->controller;
-                }
+                $light = $run->controller !== null && isset($plan->lights[$run->controller]) ? $run->controller : null;
                 if ($light !== null && ($of[$light] ??= $n) !== $n) {
                     return false;
                 }

@@ -28,10 +28,7 @@ final readonly class TailCables
             }
         }
         $first = array_values($now)[0] ?? null;
-        $tails = [];
-        if ($first !== null) {
-            $tails = array_map(static fn(int $pad): KitSnapshot => $now[$pad] ?? $first, $pads);
-        }
+        $tails = $first !== null ? array_map(static fn(int $pad): KitSnapshot => $now[$pad] ?? $first, $pads) : [];
 
         if ($tails === []) {
             return [];

@@ -85,10 +85,7 @@ final readonly class RunJoints
 
     public function words(): string
     {
-        $words = null;
-        if (count($this->kinds) === 1) {
-            $words = self::WORDS[$this->kinds[0]] ?? null;
-        }
+        $words = count($this->kinds) === 1 ? self::WORDS[$this->kinds[0]] ?? null : null;
 
         return sprintf($words ?? 'make %d joints', $this->count);
     }

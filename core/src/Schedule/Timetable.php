@@ -151,18 +151,12 @@ final class Timetable
     {
         if (isset($this->kept[$step->id])) {
             [$kept, , $crew] = $this->kept[$step->id];
-            $at = null;
-            if ($from <= $kept) {
-                $at = $this->free($kept, $step, $crew);
-            }
+            $at = $from <= $kept ? $this->free($kept, $step, $crew) : null;
             if ($at !== null) {
                 return [$at, $crew];
             }
         }
-        $both = null;
-        if ($step->people > 1) {
-            $both = $this->free($from, $step, [0, 1]);
-        }
+        $both = $step->people > 1 ? $this->free($from, $step, [0, 1]) : null;
         if ($both !== null) {
             return [$both, [0, 1]];
         }
@@ -229,10 +223,7 @@ final class Timetable
             $from = $at - $day * self::DAY;
             $today = min($left, self::DAY - $from);
             $there = array_values(array_filter($crew, fn(int $p): bool => $p < $this->days->people($day)));
-            $people = [0];
-            if ($there !== []) {
-                $people = $there;
-            }
+            $people = $there !== [] ? $there : [0];
             $this->slots[] = new Slot(
                 step: $step,
                 day: $this->days->date($day),

@@ -34,10 +34,7 @@ final readonly class RunPath
             foreach (array_slice($points, 1) as $point) {
                 $length = $last->to($point);
                 if ($metres <= $length + 1e-9) {
-                    $share = 0.0;
-                    if ($length > 0) {
-                        $share = $metres / $length;
-                    }
+                    $share = $length > 0 ? $metres / $length : 0.0;
 
                     return new Point(
                         $last->x + $share * ($point->x - $last->x),

@@ -139,10 +139,7 @@ final class TapeNotes
             $this->heading += $word->is('left') ? -$turn : $turn;
         }
         $measured = $this->lengths->take($clause, 'a length, such as 3.80');
-        $runs = [];
-        if ($clause->peek() !== null && $clause->peek()->text !== ',') {
-            $runs = $this->runNames($clause);
-        }
+        $runs = $clause->peek() !== null && $clause->peek()->text !== ',' ? $this->runNames($clause) : [];
         if ($climbs) {
             $clause->end('A climb has no gap: nothing may follow its run.');
         }

@@ -83,10 +83,7 @@ final readonly class TapeSheet
 
         $spots = [];
         foreach ($site->spots() as $spot) {
-            $from = null;
-            if ($spot->leg !== null) {
-                $from = $starts[$spot->leg] ?? null;
-            }
+            $from = $spot->leg !== null ? $starts[$spot->leg] ?? null : null;
             $spots[$spot->name] = $from?->go(
                 $legs[(int) $spot->leg]->climbs ? 0.0 : $spot->at,
                 $legs[(int) $spot->leg]->heading,

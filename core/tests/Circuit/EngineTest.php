@@ -6,6 +6,8 @@ namespace EmberDusk\Tests\Circuit;
 
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Fingerprint;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FigureAssertions;
 use EmberDusk\Values\Refusal;
@@ -60,19 +62,35 @@ final class EngineTest extends TestCase
         self::assertGreaterThan(1.5 * $cable->amps(), $cable->openAmps);
     }
 
-    public function test_ranges_hold_the_value(): void
+    /** The ends of the ranges are the figures of circuits that are built with such rails and volts. */
+    public function test_ranges_end_at_the_figures_of_the_poorest_and_richest_circuit(): void
     {
-        $result = Engine::solve(Demo::plan(), Demo::plan()->run('cove'));
+        $solve = static function (float $rails, float $volts): RunResult {
+            $result = Circuits::in()
+                ->supply('s1', ['volts' => 24.0 * $volts, 'sourceOhms' => 0.005])
+                ->controller('c1')
+                ->run('r1', 6.0, ['plusRail' => 0.06 * $rails, 'returnRail' => 0.06 * $rails], 's1', controller: 'c1')
+                ->feed('f1', 'r1', 0)
+                ->cable('k1', '2x2.5', 's1', 'c1')
+                ->cable('k2', '2x2.5', 'c1', 'f1')
+                ->state()->results['r1'];
+            self::assertInstanceOf(RunResult::class, $result);
+
+            return $result;
+        };
+        $planned = $solve(1.0, 1.0);
+        [$poor, $rich] = [$solve(1.1, 0.99), $solve(0.9, 1.01)];
+        self::assertLessThan(0.99 * $planned->darkest(), $poor->darkest(), 'the circuit is one in which it matters');
         foreach (
             [
-                [$result->evenness(), $result->evennessRange()],
-                [$result->darkest(), $result->darkestRange()],
-                [$result->seam(), $result->seamRange()],
+                [$planned->darkestRange(), $poor->darkest(), $rich->darkest()],
+                [$planned->evennessRange(), $poor->evenness(), $rich->evenness()],
+                [$planned->seamRange(), $rich->seam(), $poor->seam()],
             ]
-            as [$value, $range]
+            as [$range, $low, $high]
         ) {
-            self::assertGreaterThan($range->low, $value);
-            self::assertLessThan($range->high, $value);
+            self::assertEqualsWithDelta($low, $range->low, 1e-6);
+            self::assertEqualsWithDelta($high, $range->high, 1e-6);
         }
     }
 

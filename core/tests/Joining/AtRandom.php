@@ -7,7 +7,7 @@ namespace EmberDusk\Tests\Joining;
 use EmberDusk\Joining\Belief\Belief;
 use EmberDusk\Joining\Belief\Chooser;
 use EmberDusk\Joining\Belief\Suspect;
-use EmberDusk\Joining\Dice;
+use EmberDusk\Values\Dice;
 
 /** A baseline: any safe test, drawn by seed. */
 final readonly class AtRandom implements Chooser

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Joining;
 
-use EmberDusk\Joining\Dice;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\School;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\Gesture;
+use EmberDusk\Values\Dice;
 
 /** Jobs with devices of all families, drawn by seed; every leaflet's keys, presses, patterns and times are drawn within the schema's bounds. */
 final class SeededRoster

@@ -250,4 +250,12 @@ final class TracerTest extends TestCase
 
         return $found;
     }
+
+    /** Conductors are linked at far ends that somebody can reach: one bit a leg, none for a leg whose end is unknown. */
+    public function test_only_legs_with_a_known_end_can_be_linked(): void
+    {
+        $legs = [new TracedLeg('A', 'hatch', 2), new TracedLeg('B', null, 2), new TracedLeg('C', 'bench', 3)];
+        self::assertSame(0b101, Tracer::linkable($legs));
+        self::assertSame(0, Tracer::linkable([new TracedLeg('A', null, 2)]));
+    }
 }

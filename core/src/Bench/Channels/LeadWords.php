@@ -67,10 +67,7 @@ final readonly class LeadWords
         $least = INF;
         $ways = [];
         foreach ($class->ways as $way) {
-            $faults = 1;
-            if ($way instanceof Leads) {
-                $faults = $way->faults();
-            }
+            $faults = $way instanceof Leads ? $way->faults() : 1;
             if ($faults > $least) {
                 break;
             }

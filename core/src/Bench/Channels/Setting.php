@@ -34,10 +34,7 @@ final readonly class Setting
     public static function drives(string $setting, string $kind, int $commanded): array
     {
         $coloured = self::COLOURED[$kind];
-        $white = null;
-        if ($commanded >= $coloured) {
-            $white = $commanded - $coloured;
-        }
+        $white = $commanded >= $coloured ? $commanded - $coloured : null;
 
         return match (true) {
             // One light: all outputs together, whatever is asked.

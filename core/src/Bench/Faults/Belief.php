@@ -244,15 +244,9 @@ final readonly class Belief
             }
             $seen[$name] = true;
             $prior = $rest / count($kinds) / count($kinds[$class]);
-            $pieces = 0;
-            if ($fault->kind->gradual()) {
-                $pieces = count($sizes) - 1;
-            }
+            $pieces = $fault->kind->gradual() ? count($sizes) - 1 : 0;
             for ($n = 0; $n < max(1, $pieces); $n++) {
-                $to = null;
-                if ($pieces !== 0) {
-                    $to = $values[$n + 1];
-                }
+                $to = $pieces !== 0 ? $values[$n + 1] : null;
                 $components[] = new Component(
                     class: $name,
                     fault: $fault,

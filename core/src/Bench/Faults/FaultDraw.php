@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
-use EmberDusk\Joining\Dice;
+use EmberDusk\Values\Dice;
 
 /** Faults that are large enough to be met: each moves some reading at a terminal or a pad by three times what the meter may be off. */
 final readonly class FaultDraw

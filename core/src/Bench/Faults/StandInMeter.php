@@ -11,8 +11,8 @@ use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Island;
-use EmberDusk\Joining\Dice;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Dice;
 
 /** A meter held to the stand-in of an island: the solved circuit with its fault, rails and supplies as far off as chance has them. */
 final readonly class StandInMeter

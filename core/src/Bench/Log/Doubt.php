@@ -25,10 +25,7 @@ final readonly class Doubt
         if (abs($value) >= $most || self::fits($value / 1000, $expected)) {
             return new self(sprintf('%.5g %s: is it in m%s?', $value, $unit, $unit), $value / 1000);
         }
-        $middle = 0.0;
-        if ($expected !== null) {
-            $middle = ($expected->low + $expected->high) / 2;
-        }
+        $middle = $expected !== null ? ($expected->low + $expected->high) / 2 : 0.0;
         if (abs($middle) > self::LEAST && abs($value + $middle) < self::NEAR * abs($middle)) {
             return new self(
                 'The other sign than expected: are the probes the wrong way round? If they are not, two leads are exchanged.',

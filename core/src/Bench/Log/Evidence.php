@@ -42,10 +42,8 @@ final readonly class Evidence
             }
         }
         try {
-            $expected = null;
-            if ($spots !== []) {
-                $expected = $solver->expected($plan, $island, array_values($spots), array_values($commands));
-            }
+            $expected =
+                $spots !== [] ? $solver->expected($plan, $island, array_values($spots), array_values($commands)) : null;
         } catch (Refusal) {
             $expected = null;
         }
@@ -62,18 +60,9 @@ final readonly class Evidence
             $spot = $spots[$e->place] ?? null;
             $command = $commands[$e->command] ?? null;
             $later = self::later($sound, $n, $e);
-            $reading = null;
-            if ($spot !== null && $command !== null) {
-                $reading = new Reading($spot, $command, (float) $e->value);
-            }
-            $doubt = null;
-            if (!$later) {
-                $doubt = $doubts[$n];
-            }
-            $against = null;
-            if (!$later && $doubts[$n] === null) {
-                $against = self::against($sound, $n, $e);
-            }
+            $reading = $spot !== null && $command !== null ? new Reading($spot, $command, (float) $e->value) : null;
+            $doubt = !$later ? $doubts[$n] : null;
+            $against = !$later && $doubts[$n] === null ? self::against($sound, $n, $e) : null;
             $rows[] = new Row(
                 entry: $e,
                 spot: $spot,

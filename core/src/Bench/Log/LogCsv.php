@@ -84,10 +84,7 @@ final readonly class LogCsv
             throw new InvalidInput("“{$row['place']}” is no place; write it as the log does.");
         }
 
-        $by = '';
-        if (preg_match('/^[a-z]{0,20}$/', $row['by'] ?? '') === 1) {
-            $by = $row['by'] ?? '';
-        }
+        $by = preg_match('/^[a-z]{0,20}$/', $row['by'] ?? '') === 1 ? $row['by'] ?? '' : '';
 
         return new LogEntry(
             uuid: self::uuid($row),

@@ -57,10 +57,7 @@ final readonly class LogWords
     private static function colour(Plan $plan, LogEntry $e): string
     {
         $run = $plan->runs[$e->place] ?? null;
-        $seen = null;
-        if ($run !== null) {
-            $seen = Seen::of($plan, $run, new BenchFacts());
-        }
+        $seen = $run !== null ? Seen::of($plan, $run, new BenchFacts()) : null;
         $commanded = (int) substr($e->command, strlen('colour:')) - 1;
         $name = $seen->colours[$commanded] ?? $e->command;
         $lit = $seen?->words?->seen((int) $e->value) ?? (string) $e->value;

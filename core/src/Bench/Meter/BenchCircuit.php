@@ -107,10 +107,10 @@ final readonly class BenchCircuit
 
                 continue;
             }
-            $joint = Connector::SOLDERED;
-            if ($cable !== null) {
-                $joint = $this->plan->connector($cable->joint)->ohms ?? Connector::SOLDERED;
-            }
+            $joint =
+                $cable !== null
+                    ? $this->plan->connector($cable->joint)->ohms ?? Connector::SOLDERED
+                    : Connector::SOLDERED;
             $a = $network->node("{$r->name}_a", $network->guesses[$r->from]);
             $b = $network->node("{$r->name}_b", $network->guesses[$r->to]);
             $resistors[] = new Resistor("{$r->name}_a", $r->part, $r->from, $a, $joint);

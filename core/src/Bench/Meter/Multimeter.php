@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Meter;
 
-use EmberDusk\Joining\Dice;
+use EmberDusk\Values\Dice;
 use EmberDusk\Values\Figure;
 
 /**

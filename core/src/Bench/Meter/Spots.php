@@ -74,10 +74,7 @@ final readonly class Spots
     private function supply(string $id, string $unit): Spot
     {
         $name = Wiring::name($id);
-        $minus = '0';
-        if ($id !== $this->island->supplies[0]) {
-            $minus = "{$name}_m";
-        }
+        $minus = $id !== $this->island->supplies[0] ? "{$name}_m" : '0';
         $says = strtoupper($id);
 
         if ($unit === 'V') {
@@ -164,10 +161,7 @@ final readonly class Spots
         foreach (array_keys($parts->marks->jumps) as $section) {
             for ($core = 0; $core <= count($parts->strip->channels); $core++) {
                 foreach (['from' => 'a', 'to' => 'b'] as $side => $letter) {
-                    $of = '+';
-                    if ($core !== 0) {
-                        $of = "return {$core}";
-                    }
+                    $of = $core !== 0 ? "return {$core}" : '+';
                     $piece = $side === 'from' ? $section + 1 : $section + 2;
                     $spots[] = new Spot(
                         id: sprintf('%s:%s%d:%d', $parts->run->id, $side, $section + 1, $core + 1),

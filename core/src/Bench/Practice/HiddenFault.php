@@ -25,14 +25,8 @@ final readonly class HiddenFault
     public static function read(string $name): self
     {
         if (preg_match('/^leads@([a-z0-9-]+):([1-6]+):([1-6]*|-):([a-z]+|-)$/', $name, $m) === 1) {
-            $loose = [];
-            if ($m[3] !== '-') {
-                $loose = self::numbers($m[3]);
-            }
-            $setting = null;
-            if ($m[4] !== '-') {
-                $setting = $m[4];
-            }
+            $loose = $m[3] !== '-' ? self::numbers($m[3]) : [];
+            $setting = $m[4] !== '-' ? $m[4] : null;
 
             return new self(
                 $name,

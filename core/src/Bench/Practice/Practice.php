@@ -128,10 +128,7 @@ final readonly class Practice
     {
         $faults = [];
         foreach ($this->standing() as $fault) {
-            $run = null;
-            if ($fault->way === null) {
-                $run = Near::run($this->plan, $island, explode(':', $fault->place)[0]);
-            }
+            $run = $fault->way === null ? Near::run($this->plan, $island, explode(':', $fault->place)[0]) : null;
             if ($run !== null) {
                 $predictions = $this->solver->predictions($this->plan, $island, $run);
                 $put = FaultDraw::named($predictions, $fault->name, $this->seed);

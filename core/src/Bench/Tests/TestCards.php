@@ -28,10 +28,7 @@ final readonly class TestCards
         $switched = $strip?->switched() ?? true;
         $colours = count($strip->channels ?? []) > 1;
         if ($step === 'loose') {
-            $alone = [];
-            if (!$switched || $run->controller !== null) {
-                $alone = ['alone'];
-            }
+            $alone = !$switched || $run->controller !== null ? ['alone'] : [];
             $shows = match (true) {
                 !$switched => ['pixels', 'white', 'mix'],
                 $colours => ['colours', 'white', 'mix'],

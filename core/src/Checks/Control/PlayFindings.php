@@ -55,10 +55,10 @@ final readonly class PlayFindings implements Check
         $at = new Place('scenes', $show->id);
         $round = $running->round();
         if ($running->lights() === [] || $round === 0.0) {
-            $detail = 'None of its steps takes any time: say how long each scene stays.';
-            if ($running->lights() === []) {
-                $detail = 'Its scenes or lights are gone: give it others, or take it out.';
-            }
+            $detail =
+                $running->lights() === []
+                    ? 'Its scenes or lights are gone: give it others, or take it out.'
+                    : 'None of its steps takes any time: say how long each scene stays.';
 
             return [
                 new Finding(

@@ -102,10 +102,7 @@ final readonly class ControllerAmps implements Check
             }
             $metres += $case->plan->cutMarks($run)?->length() ?? 0.0;
         }
-        $carries = INF;
-        if ($case->strip !== null) {
-            $carries = self::metres($case->strip, $controller);
-        }
+        $carries = $case->strip !== null ? self::metres($case->strip, $controller) : INF;
         if ($metres <= $carries) {
             return null;
         }

@@ -45,10 +45,7 @@ final readonly class Setting extends RunCheck
             return [];
         }
         $place = new Place('kit', $case->run->id);
-        $how = '';
-        if ($controller->setting !== '') {
-            $how = ' ' . ucfirst($controller->setting) . '.';
-        }
+        $how = $controller->setting !== '' ? ' ' . ucfirst($controller->setting) . '.' : '';
         $fix = [
             new Fix(
                 sprintf('%s is set to %s', $id, Facts::way($wants)),

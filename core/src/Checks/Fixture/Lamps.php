@@ -125,10 +125,7 @@ final readonly class Lamps implements Check
         $fixes = [];
         foreach (array_keys($plan->supplies) as $id) {
             $supply = $plan->supply($id);
-            $cable = null;
-            if ($supply !== null) {
-                $cable = self::cable($plan, $supply, $shelf);
-            }
+            $cable = $supply !== null ? self::cable($plan, $supply, $shelf) : null;
             $volts = $supply->volts ?? 0.0;
             if (
                 $cable !== null &&

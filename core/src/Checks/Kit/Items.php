@@ -280,10 +280,7 @@ final readonly class Items implements Check
     private static function set(Judged $job, Item $item, Entry $entry): array
     {
         $run = $job->plan->runs[(string) $item->on];
-        $metres = 0.0;
-        if ($entry instanceof Thing) {
-            $metres = $entry->values->number('metres', 0.1, 1000);
-        }
+        $metres = $entry instanceof Thing ? $entry->values->number('metres', 0.1, 1000) : 0.0;
         if ($metres >= $run->length() - 1e-9) {
             return [];
         }

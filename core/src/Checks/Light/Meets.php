@@ -99,10 +99,7 @@ final readonly class Meets implements Check, Mends
         foreach ($ends as $alike) {
             foreach ($alike as $n => [$a, $at, $one]) {
                 foreach (array_slice($alike, $n + 1) as [$b, $to, $two]) {
-                    $apart = 0.0;
-                    if (max($one, $two) > 0) {
-                        $apart = abs($one - $two) / max($one, $two);
-                    }
+                    $apart = max($one, $two) > 0 ? abs($one - $two) / max($one, $two) : 0.0;
                     if (
                         $a->id !== $b->id &&
                         $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam) &&

@@ -51,10 +51,8 @@ final readonly class Seam extends RunCheck
         }
         $fed = count($case->plan->feedsOf($case->run));
 
-        $fixes = [];
-        if ($fed <= 1) {
-            $fixes = [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))];
-        }
+        $fixes =
+            $fed <= 1 ? [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))] : [];
 
         return [
             new Finding(

@@ -48,10 +48,10 @@ final readonly class RailCapacity extends RunCheck
         $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
         $ends = [0, $case->plan->cutMarks($case->run)?->lastPad() ?? 0];
 
-        $fixes = [];
-        if (array_diff($ends, $pads) !== []) {
-            $fixes = [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))];
-        }
+        $fixes =
+            array_diff($ends, $pads) !== []
+                ? [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))]
+                : [];
 
         return [
             new Finding(

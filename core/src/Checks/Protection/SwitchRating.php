@@ -40,19 +40,16 @@ final readonly class SwitchRating implements Check
             }
             $amps = round($job->cables()[$id]->openAmps ?? 0.0, 4);
             $supply = $job->plan->supply($job->plan->supplyBehind($cable->from));
-            $volts = 0.0;
-            if ($supply !== null) {
-                $volts = $supply->charging ?? $supply->volts;
-            }
+            $volts = $supply !== null ? $supply->charging ?? $supply->volts : 0.0;
             $right = $job->smallest(
                 InlineSwitch::class,
                 static fn(InlineSwitch $s): bool => $s->amps >= $amps && $s->volts >= $volts,
                 static fn(InlineSwitch $s): float => $s->amps,
             );
-            $fixes = [];
-            if ($right !== null) {
-                $fixes = [new Fix('Take ' . $right->name(), SetCable::payload(cable: $id, switch: $right->id()))];
-            }
+            $fixes =
+                $right !== null
+                    ? [new Fix('Take ' . $right->name(), SetCable::payload(cable: $id, switch: $right->id()))]
+                    : [];
             $name = strtoupper($id);
             if ($amps > $switch->amps) {
                 $findings[] = new Finding(

@@ -116,10 +116,10 @@ final readonly class Banks implements Check
         } else {
             $title = sprintf('Only %.1f V arrive at %s when its bank is empty', $low, strtoupper($unit->id));
         }
-        $fixes = [];
-        if ($other !== null && $run !== null) {
-            $fixes = [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))];
-        }
+        $fixes =
+            $other !== null && $run !== null
+                ? [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))]
+                : [];
 
         return [
             new Finding(
@@ -160,10 +160,10 @@ final readonly class Banks implements Check
             static fn(Converter $c): float => $c->ratedAmps,
         );
 
-        $fixes = [];
-        if ($other !== null && $run !== null) {
-            $fixes = [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))];
-        }
+        $fixes =
+            $other !== null && $run !== null
+                ? [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))]
+                : [];
 
         return [
             new Finding(

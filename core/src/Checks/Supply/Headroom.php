@@ -78,10 +78,7 @@ final readonly class Headroom implements Check
                 static fn(JudgedRun $r): bool => in_array($load->id, $plan->suppliesOf($r->run), true),
             ),
         );
-        $only = null;
-        if (count($runs) === 1 && $plan->suppliesOf($runs[0]->run) === [$load->id]) {
-            $only = $runs[0];
-        }
+        $only = count($runs) === 1 && $plan->suppliesOf($runs[0]->run) === [$load->id] ? $runs[0] : null;
 
         return new Finding(
             code: 'headroom',

@@ -146,14 +146,14 @@ final readonly class SupplyVolts extends RunCheck
             static fn(Supply $s): float => $s->ratedAmps,
         );
 
-        $detail = 'The strip stays dark or dim. Take a supply of the strip’s volts.';
-        if ($supply->volts > $strip->volts) {
-            $detail = 'The supply’s volts pass straight through: the strip overheats and fails. Do not switch it on.';
-        }
-        $fixes = [];
-        if ($right !== null && $id === $case->run->supply) {
-            $fixes = [new Fix('Take ' . $right->name(), ChooseKit::payload(run: $case->run->id, kit: $right->id()))];
-        }
+        $detail =
+            $supply->volts > $strip->volts
+                ? 'The supply’s volts pass straight through: the strip overheats and fails. Do not switch it on.'
+                : 'The strip stays dark or dim. Take a supply of the strip’s volts.';
+        $fixes =
+            $right !== null && $id === $case->run->supply
+                ? [new Fix('Take ' . $right->name(), ChooseKit::payload(run: $case->run->id, kit: $right->id()))]
+                : [];
 
         return new Finding(
             code: 'supply-volts',

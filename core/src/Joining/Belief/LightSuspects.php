@@ -16,10 +16,9 @@ final readonly class LightSuspects
         $id = $unit->id;
         $label = $unit->label();
         $single = $unit->kind === 'single';
-        $shows = ['accept' => Seen::PART];
-        if ($single) {
-            $shows = [Suspect::LAMP => Seen::NOTHING, 'identify' => Seen::NOTHING, 'accept' => Seen::NOTHING];
-        }
+        $shows = $single
+            ? [Suspect::LAMP => Seen::NOTHING, 'identify' => Seen::NOTHING, 'accept' => Seen::NOTHING]
+            : ['accept' => Seen::PART];
         $suspects = [
             new Suspect(
                 code: 'dead',

@@ -81,10 +81,7 @@ final class Field
     /** What has to be done before a step can be: power given or taken away, a search started. Null when nothing. */
     public function before(Step $step, float $now, string $alert): ?Step
     {
-        $ends = 0.0;
-        if ($step->quiet !== null) {
-            $ends = ($this->searches[$step->quiet][1] ?? 0.0) - $now;
-        }
+        $ends = $step->quiet !== null ? ($this->searches[$step->quiet][1] ?? 0.0) - $now : 0.0;
         if ($step->quiet !== null && $ends > 0.0) {
             return $this->wait($step, $this->roster->unit($step->quiet), $ends, $alert);
         }
@@ -157,10 +154,7 @@ final class Field
 
     private function start(Step $step, Unit $by, string $alert): Step
     {
-        $key = 'search';
-        if ($by->role === Unit::PHONE) {
-            $key = 'search ' . $this->roster->unit($step->device)->way . ' 60';
-        }
+        $key = $by->role === Unit::PHONE ? 'search ' . $this->roster->unit($step->device)->way . ' 60' : 'search';
         $seconds = $this->searchSeconds($by->id);
 
         return new Step(

@@ -125,10 +125,7 @@ final class Inquiry
 
     private function check(Suspect $suspect, Task $task): Step
     {
-        $where = '';
-        if ($this->roster->has($suspect->device)) {
-            $where = 'at ' . $this->roster->unit($suspect->device)->called();
-        }
+        $where = $this->roster->has($suspect->device) ? 'at ' . $this->roster->unit($suspect->device)->called() : '';
 
         return new Step(
             task: $task->id(),

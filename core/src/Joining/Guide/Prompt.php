@@ -60,10 +60,9 @@ final readonly class Prompt
         if ($step === null) {
             return $this->end();
         }
-        $before = null;
-        if (!isset($this->marks->worked[$step->key()])) {
-            $before = $this->field->before($step, $now, $this->marks->alert);
-        }
+        $before = !isset($this->marks->worked[$step->key()])
+            ? $this->field->before($step, $now, $this->marks->alert)
+            : null;
         if ($before !== null) {
             return $before;
         }
@@ -108,10 +107,7 @@ final readonly class Prompt
     /** @return array{float, float}|null */
     private function window(Step $step): ?array
     {
-        $opened = null;
-        if ($step->opened !== '') {
-            $opened = $this->marks->answered["{$step->task}/{$step->opened}"] ?? null;
-        }
+        $opened = $step->opened !== '' ? $this->marks->answered["{$step->task}/{$step->opened}"] ?? null : null;
         if ($opened !== null) {
             return [$opened, $opened + $step->waits];
         }
@@ -127,10 +123,10 @@ final readonly class Prompt
     {
         $aside = array_values($this->marks->aside);
 
-        $why = 'Go on to Scenes and Hand over: the sheet holds names, rooms and how to reset.';
-        if ($aside !== []) {
-            $why = implode(' ', $aside);
-        }
+        $why =
+            $aside !== []
+                ? implode(' ', $aside)
+                : 'Go on to Scenes and Hand over: the sheet holds names, rooms and how to reset.';
 
         return new Step(task: '', kind: 'end', look: Step::END, device: '', title: $this->measured(), why: $why);
     }

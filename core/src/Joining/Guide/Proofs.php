@@ -200,10 +200,7 @@ final readonly class Proofs
     {
         $light = $roster->unit($task->other);
         if ($task->what === Task::MAINS) {
-            $expects = 'it is lit, as bright as it was stored';
-            if ($light->returns !== '') {
-                $expects = "it {$light->returns}";
-            }
+            $expects = $light->returns !== '' ? "it {$light->returns}" : 'it is lit, as bright as it was stored';
 
             return new Step(
                 task: $task->id(),

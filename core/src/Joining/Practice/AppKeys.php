@@ -21,10 +21,7 @@ final readonly class AppKeys
         foreach (Order::of($roster) as $task) {
             if ($task->search !== null) {
                 $way = $roster->unit($task->device)->way;
-                $key = 'search';
-                if ($task->search === Roster::PHONE) {
-                    $key = "search {$way} 60";
-                }
+                $key = $task->search === Roster::PHONE ? "search {$way} 60" : 'search';
                 $keys["{$task->search} {$key}"] = new Act(Act::TAP, $task->search, $key);
             }
             foreach ($steps->of($task) as $step) {

@@ -80,23 +80,11 @@ final readonly class Lessons
 
     private static function unit(Fields $u, Fields $leaflets): Unit
     {
-        $at = [];
-        if ($u->has('at')) {
-            $at = $u->numbers('at', -500, 500);
-        }
+        $at = $u->has('at') ? $u->numbers('at', -500, 500) : [];
 
-        $switch = '';
-        if ($u->has('switch')) {
-            $switch = $u->string('switch', 10);
-        }
-        $kind = '';
-        if ($u->has('kind')) {
-            $kind = $u->string('kind', 20);
-        }
-        $zones = 0;
-        if ($u->has('zones')) {
-            $zones = $u->whole('zones', 0, 99);
-        }
+        $switch = $u->has('switch') ? $u->string('switch', 10) : '';
+        $kind = $u->has('kind') ? $u->string('kind', 20) : '';
+        $zones = $u->has('zones') ? $u->whole('zones', 0, 99) : 0;
 
         return new Unit(
             id: $u->string('id', 10),

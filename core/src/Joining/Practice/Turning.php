@@ -123,10 +123,7 @@ final readonly class Turning
     {
         $state = [];
         foreach ($site->devices() as $id => $device) {
-            $looks = '';
-            if ($device instanceof Light) {
-                $looks = $device->looks(new Command($device->level()));
-            }
+            $looks = $device instanceof Light ? $device->looks(new Command($device->level())) : '';
             $state[$id] = [$device->shown(0.0, $site->now()), $device->list(), $looks];
         }
         foreach (Acceptance::heard($site) as $want => $hears) {
@@ -204,16 +201,10 @@ final readonly class Turning
             $attempt->log,
             static fn(Event $e): bool => in_array($e->device, [$want->light, $want->control], true),
         );
-        $last = 0.0;
-        if ($about !== []) {
-            $last = $about[array_key_last($about)]->at;
-        }
+        $last = $about !== [] ? $about[array_key_last($about)]->at : 0.0;
 
         $from = $about === [] ? 'Nothing' : 'From here on nothing more';
-        $by = 'the phone';
-        if ($want->control !== Roster::PHONE) {
-            $by = $roster->unit($want->control)->label();
-        }
+        $by = $want->control !== Roster::PHONE ? $roster->unit($want->control)->label() : 'the phone';
 
         return new self($last, "{$from} was done that brings {$roster->unit($want->light)->called()} under {$by}.");
     }

@@ -37,10 +37,7 @@ final readonly class Acceptance
             if ($others !== []) {
                 return Seen::ELSEWHERE;
             }
-            $looks = Seen::NOTHING;
-            if ($heard) {
-                $looks = self::lights($site)[$want->light]->looks($command);
-            }
+            $looks = $heard ? self::lights($site)[$want->light]->looks($command) : Seen::NOTHING;
             if ($looks !== Seen::YES) {
                 return $looks;
             }

@@ -60,10 +60,7 @@ abstract class Light extends Device
     /** How the load looks to somebody who has asked for this. */
     public function looks(Command $command): string
     {
-        $lit = 0.0;
-        if ($this->awake()) {
-            $lit = $this->level;
-        }
+        $lit = $this->awake() ? $this->level : 0.0;
         if (abs($lit - $command->level) > 0.01) {
             return Seen::NOTHING;
         }

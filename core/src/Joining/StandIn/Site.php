@@ -6,20 +6,19 @@ namespace EmberDusk\Joining\StandIn;
 
 use Closure;
 use EmberDusk\Joining\Act;
-use EmberDusk\Joining\Dice;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\StandIns;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Kit\Profiles\Signal;
+use EmberDusk\Values\Dice;
 use EmberDusk\Values\InvalidInput;
 
 /**
  * A small site of stand-ins that lives through what hands do: who has power, where each remote is held, what each network holds. The same
  * seed, faults and hands give the same site.
  */
-final class Site implements StandIns
+final class Site
 {
     /** @var array<string, Device> */
     private array $devices = [];

@@ -46,10 +46,7 @@ final readonly class Gesture
     {
         $number = '(\d{1,3}(?:[.,]\d{1,2})?)';
         if (preg_match("/^press (\\S{1,12})(?: (\\d{1,2}))?(?: in {$number})?$/i", $clause, $m)) {
-            $within = null;
-            if (($m[3] ?? '') !== '') {
-                $within = self::seconds($m[3], $clause);
-            }
+            $within = ($m[3] ?? '') !== '' ? self::seconds($m[3], $clause) : null;
 
             return new GesturePart(GesturePart::PRESS, $m[1], self::times($m[2] ?? '', $clause), $within);
         }
@@ -57,10 +54,7 @@ final readonly class Gesture
             return new GesturePart(GesturePart::HOLD, $m[1], 1, isset($m[3]) ? self::seconds($m[3], $clause) : null);
         }
         if (preg_match("/^cycle(?: (\\d{1,2}))?(?: in {$number})?$/i", $clause, $m)) {
-            $within = null;
-            if (($m[2] ?? '') !== '') {
-                $within = self::seconds($m[2], $clause);
-            }
+            $within = ($m[2] ?? '') !== '' ? self::seconds($m[2], $clause) : null;
 
             return new GesturePart(GesturePart::CYCLE, '', self::times($m[1] ?? '', $clause), $within);
         }
@@ -72,10 +66,7 @@ final readonly class Gesture
 
     private static function times(string $digits, string $clause): int
     {
-        $times = 1;
-        if ($digits !== '') {
-            $times = (int) $digits;
-        }
+        $times = $digits !== '' ? (int) $digits : 1;
         if ($times < 1 || $times > 20) {
             throw new InvalidInput("“{$clause}”: 1 to 20 times can be done.");
         }

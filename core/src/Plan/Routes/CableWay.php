@@ -26,10 +26,7 @@ final readonly class CableWay
     public static function between(Plan $plan, string $from, string $to): ?self
     {
         $a = self::where($plan, $from);
-        $b = null;
-        if ($a !== null) {
-            $b = self::where($plan, $to);
-        }
+        $b = $a !== null ? self::where($plan, $to) : null;
         if ($a === null || $b === null || $a[0] !== $b[0]) {
             return null;
         }
@@ -46,10 +43,7 @@ final readonly class CableWay
         if ($from === null || $from[0] !== $place) {
             return null;
         }
-        $rise = 0.0;
-        if ($from[2] !== null && $end->up !== null) {
-            $rise = abs($from[2] - $end->up);
-        }
+        $rise = $from[2] !== null && $end->up !== null ? abs($from[2] - $end->up) : 0.0;
 
         return (new Walls(TapeNotes::read($plan->place($place)->notes)))->along($from[1], $end->at) +
             $rise +

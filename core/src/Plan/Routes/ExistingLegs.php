@@ -46,14 +46,11 @@ final readonly class ExistingLegs
                 $leg->joined === null &&
                 array_intersect([mb_strtolower($leg->from), mb_strtolower($leg->to ?? '')], $mains) === [];
             // Power alone: the plus and a return for each channel; data of pixels has a lead of its own.
-            $kit = null;
-            if ($sound && $leg->cores > count($strip->channels)) {
-                $kit = self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size);
-            }
-            $way = null;
-            if ($kit !== null) {
-                $way = self::way($plan, $run, $sheet, $path, $leg, $kit);
-            }
+            $kit =
+                $sound && $leg->cores > count($strip->channels)
+                    ? self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size)
+                    : null;
+            $way = $kit !== null ? self::way($plan, $run, $sheet, $path, $leg, $kit) : null;
             if ($way !== null) {
                 $legs[$leg->name] = $way;
             }
@@ -104,10 +101,7 @@ final readonly class ExistingLegs
             $best = min($best, [round($walls->along($at, $where($pad)), 6), $pad]);
         }
         $up = $sheet->site->spot($name)?->up;
-        $rise = 0.0;
-        if ($up !== null && $run->height !== null) {
-            $rise = abs($up - $run->height);
-        }
+        $rise = $up !== null && $run->height !== null ? abs($up - $run->height) : 0.0;
 
         return new LegEnd($name, $at, $up, $best[1], round($best[0] + $rise + CableWay::SLACK, 2));
     }

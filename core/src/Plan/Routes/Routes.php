@@ -108,10 +108,7 @@ final class Routes
     {
         $of = $this->now($controller);
         $from = $this->now($supply);
-        $laid = null;
-        if ($of !== null) {
-            $laid = $this->plan->cableTo($of->controller ?? '');
-        }
+        $laid = $of !== null ? $this->plan->cableTo($of->controller ?? '') : null;
         if (
             $of !== null &&
             $from !== null &&

@@ -66,10 +66,7 @@ final readonly class RunNote
             throw new SlipFound($clause->slip($word, 'A run lies in a profile or is bare, not both.'));
         }
 
-        $attributes = null;
-        if ($first !== null) {
-            $attributes = Span::over($first, $clause->last());
-        }
+        $attributes = $first !== null ? Span::over($first, $clause->last()) : null;
 
         return new self(
             word: $word,

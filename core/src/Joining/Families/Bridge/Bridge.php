@@ -126,10 +126,9 @@ final readonly class Bridge implements Family
     private function zone(Task $task, Unit $unit, Unit $light, Roster $roster, array $dropped): Step
     {
         $soon = $light->leaflet->figure('soon') ?? 4.0;
-        $power = [];
-        if (!in_array(Rule::PowerThenLink, $dropped, true)) {
-            $power = [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)];
-        }
+        $power = !in_array(Rule::PowerThenLink, $dropped, true)
+            ? [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)]
+            : [];
         $why = sprintf(
             '%s takes a link for %g s after power-on only: switch it on and do this at once.',
             $light->label(),

@@ -23,9 +23,6 @@ final readonly class Mesh implements Family
     /** Metres from node to node where no leaflet says. Common practice (20 to 30 m), no source. */
     private const RANGE = 25.0;
 
-    /** Relays on a way through a Bluetooth mesh: the counter of a message has seven bits (Mesh Protocol, TTL; from memory). */
-    public const HOPS = 127;
-
     public function key(): string
     {
         return 'mesh';

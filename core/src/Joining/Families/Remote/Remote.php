@@ -85,10 +85,7 @@ final readonly class Remote implements Family
         $unit = $roster->unit($task->device);
         $steps = [];
         if (!in_array(Rule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
-            $caution = '';
-            if (self::wired($unit)) {
-                $caution = 'A panel on mains: a licensed person fixes it, local rules decide.';
-            }
+            $caution = self::wired($unit) ? 'A panel on mains: a licensed person fixes it, local rules decide.' : '';
             $steps[] = Guided::gesture(
                 task: $task,
                 kind: 'reset',

@@ -71,10 +71,7 @@ final readonly class TouchLink implements Family
         $remote = $roster->unit($task->device);
         $light = $roster->unit($task->other);
         $near = $remote->leaflet->figure('near') ?? 0.1;
-        $off = [];
-        if (!in_array(Rule::OthersOff, $dropped, true)) {
-            $off = Guided::near($roster, $light->id, self::APART);
-        }
+        $off = !in_array(Rule::OthersOff, $dropped, true) ? Guided::near($roster, $light->id, self::APART) : [];
         $held = new Act(Act::NEAR, $remote->id, sprintf('%s %.2F', $light->id, $near / 2));
         $byKey = $light->leaflet->gesture('link') !== null;
         $steps = $byKey ? [$this->open($task, $light, $off)] : [$this->rise($task, $light, $off)];

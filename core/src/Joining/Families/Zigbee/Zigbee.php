@@ -79,10 +79,7 @@ final readonly class Zigbee implements Family
                 $search = $hub->id;
                 $searchFor = $takes + ($unit->leaflet->gesture('reset')?->takes() ?? 0);
             }
-            $quiet = null;
-            if (!$first) {
-                $quiet = $hub->id;
-            }
+            $quiet = !$first ? $hub->id : null;
             $steps[] = Guided::gesture(
                 task: $task,
                 kind: 'reset',
@@ -127,14 +124,8 @@ final readonly class Zigbee implements Family
     /** Power away and back: unjoined, it listens again. */
     private function rise(Task $task, Unit $unit, Unit $hub, bool $search): Step
     {
-        $searchFor = 0.0;
-        if ($search) {
-            $searchFor = $unit->leaflet->seconds('takesMost') + 2.0;
-        }
-        $quiet = null;
-        if (!$search) {
-            $quiet = $hub->id;
-        }
+        $searchFor = $search ? $unit->leaflet->seconds('takesMost') + 2.0 : 0.0;
+        $quiet = !$search ? $hub->id : null;
 
         return new Step(
             task: $task->id(),

@@ -29,10 +29,7 @@ final readonly class ChosenSupply
      */
     public static function bank(Plan $plan, Run $run, Block $block, array $kit): Plan
     {
-        $converter = null;
-        if ($plan->converter($run->supply) !== null) {
-            $converter = $plan->supplies[$run->supply ?? ''];
-        }
+        $converter = $plan->converter($run->supply) !== null ? $plan->supplies[$run->supply ?? ''] : null;
         if ($converter === null) {
             // Parts of a run, and runs of a place, share the bank that is there.
             $id = $run->supply ?? (self::like($plan, $run, $block)->id ?? Plan::nextId('s', $plan->supplies));
@@ -151,10 +148,7 @@ final readonly class ChosenSupply
         }
         [$place, $battery] = $surveyed;
         $wants = $plan->strip($run->strip)->volts ?? $battery->wants;
-        $tap = null;
-        if (!$whole && $wants !== null) {
-            $tap = (new Bank($battery->wanting($wants)))->tap;
-        }
+        $tap = !$whole && $wants !== null ? (new Bank($battery->wanting($wants)))->tap : null;
 
         return $device
             ->blocks($tap ?? $battery->blocks, $battery->rows)

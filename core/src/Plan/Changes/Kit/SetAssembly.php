@@ -22,10 +22,7 @@ final readonly class SetAssembly implements Change
     {
         $kit = [];
         foreach (['profile', 'diffuser'] as $field) {
-            $id = '';
-            if ($f->has($field)) {
-                $id = $f->string($field);
-            }
+            $id = $f->has($field) ? $f->string($field) : '';
             if ($id !== '') {
                 $found = $shelf->find($id);
                 $kit[$field] =

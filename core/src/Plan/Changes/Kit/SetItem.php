@@ -61,10 +61,7 @@ final readonly class SetItem implements Change
         }
         $kit = $this->kit->entry->id();
         $before = $plan->items[$id] ?? null;
-        $stands = null;
-        if ($before?->place === $this->place) {
-            $stands = $before->stands;
-        }
+        $stands = $before?->place === $this->place ? $before->stands : null;
         $item = new Item(
             id: $id,
             kit: $kit,

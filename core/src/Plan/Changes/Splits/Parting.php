@@ -117,10 +117,7 @@ final readonly class Parting
         foreach (range(1, $count) as $part) {
             $id = $part === 1 ? $run->id : Plan::nextId("{$run->id}-", $plan->runs + $parts);
             [$sections, $jumps] = Slices::of($run->sections, $run->jumps, $part, $count);
-            $slice = null;
-            if ($sections !== []) {
-                $slice = $run->slice($id, $part, $count, $sections, $jumps);
-            }
+            $slice = $sections !== [] ? $run->slice($id, $part, $count, $sections, $jumps) : null;
             if ($slice === null || ($plan->cutMarks($slice)?->groupCount() ?? 0) === 0) {
                 throw InvalidInput::at(
                     '/parts',
@@ -170,10 +167,7 @@ final readonly class Parting
         $share = $run->length() / $count;
         $start = Tails::reckon($before, $run, $marks->nearest($share * $n));
         $end = Tails::reckon($before, $run, $marks->nearest($share * ($n + 1)));
-        $pad = 0;
-        if ($end < $start - 1e-9) {
-            $pad = $plan->cutMarks($part)?->lastPad() ?? 0;
-        }
+        $pad = $end < $start - 1e-9 ? $plan->cutMarks($part)?->lastPad() ?? 0 : 0;
 
         return Tails::led(
             plan: $plan,

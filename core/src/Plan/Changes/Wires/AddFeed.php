@@ -14,12 +14,11 @@ use EmberDusk\Values\InvalidInput;
 /** Feeds a run at one more pad, with a tail like the others. */
 final readonly class AddFeed implements Change
 {
-    /** @param  int|float  $where a pad, or metres from the run's start when a float */
-    private function __construct(private string $run, private int|float $where) {}
+    private function __construct(private string $run, private FeedPoint $point) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('run'), $f->numberOrNull('at', 0, 10_000) ?? $f->whole('pad', 0, 400_000));
+        return new self($f->string('run'), FeedPoint::read($f));
     }
 
     public function apply(Plan $plan): Plan
@@ -28,7 +27,7 @@ final readonly class AddFeed implements Change
         $marks =
             $plan->cutMarks($run) ??
             throw IncompletePlan::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
-        $pad = $marks->pad($this->where);
+        $pad = $this->point->pad($marks);
         if ($pad > $marks->lastPad()) {
             throw InvalidInput::at('/pad', "The run ends at pad {$marks->lastPad()}.");
         }
@@ -50,6 +49,10 @@ final readonly class AddFeed implements Change
 
         $marks = $plan->cutMarks($run);
 
-        return sprintf('Feed added to %s at %.2f m', $run->name(), $marks?->position($marks->pad($this->where)) ?? 0);
+        return sprintf(
+            'Feed added to %s at %.2f m',
+            $run->name(),
+            $marks === null ? 0 : $marks->position($this->point->pad($marks)),
+        );
     }
 }

@@ -15,12 +15,11 @@ use EmberDusk\Values\InvalidInput;
 /** Moves a feed to another pad; its cable keeps its length. */
 final readonly class MoveFeed implements Change
 {
-    /** @param  int|float  $where a pad, or metres from the run's start when a float */
-    private function __construct(private string $feed, private int|float $where) {}
+    private function __construct(private string $feed, private FeedPoint $point) {}
 
     public static function read(Fields $f): self
     {
-        return new self($f->string('feed'), $f->numberOrNull('at', 0, 10_000) ?? $f->whole('pad', 0, 400_000));
+        return new self($f->string('feed'), FeedPoint::read($f));
     }
 
     public function apply(Plan $plan): Plan
@@ -28,7 +27,7 @@ final readonly class MoveFeed implements Change
         $feed = $plan->feed($this->feed);
         $run = $plan->run($feed->run);
         $marks = $plan->cutMarks($run);
-        $pad = $marks?->pad($this->where) ?? 0;
+        $pad = $marks === null ? 0 : $this->point->pad($marks);
         if ($marks === null || $pad > $marks->lastPad()) {
             throw InvalidInput::at('/pad', 'The run ends before that pad.');
         }
@@ -57,7 +56,7 @@ final readonly class MoveFeed implements Change
             'Feed of %s moved from %.2f m to %.2f m',
             $run->name(),
             $marks?->position($feed->pad) ?? 0,
-            $marks?->position($marks->pad($this->where)) ?? 0,
+            $marks === null ? 0 : $marks->position($this->point->pad($marks)),
         );
     }
 }

@@ -74,10 +74,7 @@ final readonly class UseLeg implements Change
             $leg,
         ): void {
             $id = Plan::nextId('k', $cables);
-            $laid = '';
-            if ($there) {
-                $laid = $leg->laid;
-            }
+            $laid = $there ? $leg->laid : '';
             $cables[$id] = new LaidCable(
                 id: $id,
                 kit: $kit,

@@ -117,10 +117,7 @@ final readonly class WireRuns implements Change
     private function run(CableLayer $layer, Fields $of, string $supply, ?string $controller): void
     {
         $parts = $layer->equip($of->string('run'), $supply, $controller, $of->has('halves') && $of->flag('halves'));
-        $leg = null;
-        if ($of->has('leg')) {
-            $leg = $of->object('leg');
-        }
+        $leg = $of->has('leg') ? $of->object('leg') : null;
         $from = $controller ?? $supply;
         if ($leg === null) {
             $tap = null;

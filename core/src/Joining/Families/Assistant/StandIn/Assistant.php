@@ -63,10 +63,10 @@ final class Assistant extends Device
 
     private function readable(): ?Hub
     {
-        $hub = null;
-        if ($this->hub !== null && !$this->site->has('not-linked', $this->unit->id)) {
-            $hub = $this->site->device($this->hub);
-        }
+        $hub =
+            $this->hub !== null && !$this->site->has('not-linked', $this->unit->id)
+                ? $this->site->device($this->hub)
+                : null;
 
         if ($hub instanceof Hub) {
             return $hub;

@@ -34,10 +34,7 @@ final class Hub extends Device
     private function toggle(string $entry): void
     {
         $id = $this->behind($entry);
-        $light = null;
-        if ($id !== null) {
-            $light = $this->site->device($id);
-        }
+        $light = $id !== null ? $this->site->device($id) : null;
         if ($light instanceof Light && $this->reaches($light, (string) $id, 0)) {
             $light->toggle();
         }

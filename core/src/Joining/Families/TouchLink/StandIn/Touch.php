@@ -41,10 +41,7 @@ final readonly class Touch
                 continue;
             }
             $away = $device->unit->id === $held ? $metres : $metres + $site->roster->metres($held, $device->unit->id);
-            $reach = INF;
-            if ($site->catches(Trap::Distance)) {
-                $reach = $remote->unit->leaflet->figure('near') ?? 0.1;
-            }
+            $reach = $site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? 0.1 : INF;
             $second = $device->unit->id !== $held && $site->catches(Trap::SecondPowered);
             // Another that has power is heard farther than the leaflet says, whether its window is open or not.
             if (

@@ -114,10 +114,7 @@ final class Controller extends Light
     {
         $leaflet = $this->unit->leaflet;
         $by = $leaflet->figure('linkUntil');
-        $up = null;
-        if ($by !== null) {
-            $up = [$this->poweredAt + $leaflet->seconds('linkFrom'), $this->poweredAt + $by];
-        }
+        $up = $by !== null ? [$this->poweredAt + $leaflet->seconds('linkFrom'), $this->poweredAt + $by] : null;
         foreach ([$this->links, $up] as $window) {
             if ($window !== null && $at >= $window[0] - 1e-9 && $at <= $window[1] + 1e-9) {
                 return $this->awake();

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Joining;
+namespace EmberDusk\Values;
 
 /** Chance that is the same for the same seed and occasion. */
 final readonly class Dice
