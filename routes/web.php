@@ -38,7 +38,7 @@ Route::middleware('guest')->group(static function (): void {
         ->name('sign-in.demo');
 });
 
-// Read by whoever has the address, without an account.
+// Read by the person who has the address, without an account.
 Route::get('client/{clientLink}/{secret?}', [ClientController::class, 'show'])
     ->where('clientLink', '[0-9]{1,15}')
     ->where('secret', '[A-Za-z0-9]{40}')

@@ -16,7 +16,7 @@ trait Asking
     /**
      * @param  Closure(string, string, array<string, mixed>): TestResponse<Response>  $ask
      * @param  Job  $job  that all work on
-     * @param  Job  $own  that nobody else works on
+     * @param  Job  $own of this process only
      */
     public function __construct(
         private readonly Closure $ask,

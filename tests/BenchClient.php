@@ -7,7 +7,7 @@ namespace Tests;
 use GuzzleHttp\Client;
 use GuzzleHttp\Cookie\CookieJar;
 
-/** Whoever is signed in to the demo over HTTP, as a browser would be. */
+/** The person who is signed in to the demo over HTTP, as a browser would be. */
 final class BenchClient
 {
     public readonly Client $client;

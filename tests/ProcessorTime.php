@@ -56,7 +56,7 @@ final class ProcessorTime implements Extension
         return self::seconds() - self::$begun;
     }
 
-    /** Of this process and of those that it has waited for. */
+    /** Of this process and its waited-for children. */
     private static function seconds(): float
     {
         $sum = 0.0;

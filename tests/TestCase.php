@@ -18,7 +18,7 @@ use Symfony\Component\HttpFoundation\Response;
 
 abstract class TestCase extends BaseTestCase
 {
-    /** Commands are run for real; their output is read, not expected beforehand. */
+    /** Commands are run for real; their output is read, not expected in advance. */
     public $mockConsoleOutput = false;
 
     protected function crew(string $name = 'Crew A'): Crew

@@ -15,7 +15,7 @@ use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
 use Symfony\Component\HttpFoundation\Response;
 
-/** One good request for every route that writes, with what it needs beforehand. The jobs are the demo observatory. */
+/** One good request for every route that writes, with what it needs in advance. The jobs are the demo observatory. */
 final class Writes
 {
     use Asking;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// What the core takes by itself, and what a first visit loads.
+// Time of the core alone, and size of a first visit.
 
 use App\Kit\Shelves;
 use App\Screens\Screen;
@@ -149,7 +149,7 @@ $row(
     "median of 20, {$rounds} iterations",
 );
 
-// What a first visit loads in script, the Wire page being the largest.
+// Script size of a first visit; Wire is the largest page.
 $manifest = (array) json_decode((string) file_get_contents(__DIR__ . '/../public/build/manifest.json'), true);
 $load = static function (string $key, array &$seen) use (&$load, $manifest): int {
     if (isset($seen[$key])) {

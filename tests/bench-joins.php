@@ -60,7 +60,7 @@ printf(
     count(array_filter($pairs, static fn(int $n): bool => $n === 30)),
 );
 
-echo "fault              jobs  put right  named  steps  at random  steps  reset all\n";
+echo "fault              jobs  fixed  named  steps  at random  steps  reset all\n";
 $table = [];
 for ($seed = 1; $seed <= 120; $seed++) {
     $roster = SeededRoster::of($seed);
@@ -118,7 +118,7 @@ for ($seed = 1; $seed <= 120; $seed++) {
         }
     }
 }
-printf("pairs of faults: %d of %d put right\n", $both, $two);
+printf("pairs of faults: %d of %d fixed\n", $both, $two);
 
 $units = [Bench::hub(), Bench::remote()];
 $wants = [];

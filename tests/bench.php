@@ -55,7 +55,7 @@ foreach (['one feed' => null, 'both ends and the middle' => ['ends', 'middle']] 
     $row(
         "Edit on Wire, {$name}",
         sprintf('%.0f ms', $median(array_slice($times, 5))),
-        'median of 50 over HTTP, warm, each solved anew; at most 35 ms',
+        'median of 50 over HTTP, warm, each solved again; at most 35 ms',
     );
 }
 $ask = static function (string $path) use ($client): void {
@@ -138,7 +138,7 @@ $row(
     'median of 20 over HTTP, warm, 50 of them with 40 runs; at most 150 ms',
 );
 $row(
-    'Home of 500 jobs, nothing worked out yet',
+    'Home of 500 jobs, nothing calculated yet',
     sprintf('%.0f ms', $timed(static fn(int $n) => $list('page=' . (3 + ($n % 17))), 22)),
     'median over pages not seen before; what the stages say follows job by job',
 );
@@ -156,7 +156,7 @@ $row(
             ]),
         ),
     ),
-    'median of 20 over HTTP, kept; what would move is worked out when looked at; at most 300 ms',
+    'median of 20 over HTTP, kept; what would move is calculated when looked at; at most 300 ms',
 );
 $browser = Browser::start();
 $driver = $browser->driver;
@@ -184,7 +184,7 @@ $browser->stop();
 $row(
     'Six options of the 18 m cove side by side',
     sprintf('%.0f ms', $timed(static fn() => $ask('/jobs/1/options/cove'))),
-    'median of 20 over HTTP, warm, all solved anew; at most 500 ms',
+    'median of 20 over HTTP, warm, all solved again; at most 500 ms',
 );
 // A shelf of 5,000 entries.
 $entries = (array) json_decode($fixture('shelf'), true)['entries'];

@@ -2,9 +2,9 @@
 
 declare(strict_types=1);
 
-// What EMBER_NOW names began now, for this process and for every server, worker and browser that it starts.
+// EMBER_NOW begins now, for this process and every server, worker and browser that it starts.
 if (is_string(getenv('EMBER_NOW')) && getenv('EMBER_NOW') !== '' && getenv('EMBER_NOW_SINCE') === false) {
-    // Processes that are started inherit what stands in both.
+    // Child processes inherit both.
     $_SERVER['EMBER_NOW_SINCE'] = sprintf('%.6F', microtime(true));
     putenv('EMBER_NOW_SINCE=' . $_SERVER['EMBER_NOW_SINCE']);
 }

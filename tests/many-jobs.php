@@ -2,8 +2,8 @@
 
 declare(strict_types=1);
 
-// For bin/bench: puts as many jobs into the first crew as it is told, of the two job files that are named; every tenth is
-// the second one. They are older than what is there, so that the demo jobs stay first.
+// For bin/bench: adds the given number of jobs to the first crew, from two named job files; every tenth is the second one. They are older than the
+// existing jobs, so that the demo jobs stay first.
 
 use App\History\Revisions;
 use App\Models\Crew;

@@ -3,8 +3,8 @@
 declare(strict_types=1);
 
 /**
- * Small damages to rules, each with the one test that must fail of it: file below core/src, what is searched (it stands
- * there once), what takes its place, the test below core/tests. bin/mutants tries them.
+ * Small damages to rules, each with the one test that must fail: file below core/src, search text (unique there), replacement, the test below
+ * core/tests. bin/mutants tries them.
  *
  * @var list<array{string, string, string, string}> $damages
  */

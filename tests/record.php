@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-// Records what the application says, so that a change of its inside can be held against it: for the demo jobs and 60
-// seeded ones the JSON of solve, advise, parts, build and export, of every page, and of edits. One line an answer:
-// its name and hash; with --texts=DIR each answer is written there as well. The clock stands still.
-//   php tests/record.php > before.txt;  change;  php tests/record.php > after.txt;  diff before.txt after.txt
+// Records the answers of the application, to compare before and after a refactoring: for the demo jobs and 60 seeded ones the JSON of solve, advise,
+// parts, build and export, of every page, and of edits. One line per answer: its name and hash; with --texts=DIR each answer is written there as
+// well. The clock stands still. php tests/record.php > before.txt;  change;  php tests/record.php > after.txt;  diff before.txt after.txt
 
 use App\History\Revisions;
 use App\Kit\Shelves;

@@ -40,6 +40,14 @@ try {
     $open('/sign-in', 'form button.press');
     $driver->findElement(WebDriverBy::cssSelector('form button.press'))->click();
     $driver->wait(10)->until(static fn(): bool => $driver->findElements(WebDriverBy::cssSelector('article')) !== []);
+    $driver
+        ->wait(20)
+        ->until(
+            static fn(): bool => !str_contains(
+                $driver->findElement(WebDriverBy::tagName('main'))->getText(),
+                'Loading',
+            ),
+        );
     usleep(700_000);
     $shot('home');
     $open('/jobs/1/survey', 'textarea');
@@ -75,7 +83,7 @@ try {
     $shot('wire-split');
     $press(Key::ESCAPE);
     $press('p', 900_000);
-    $driver->findElement(WebDriverBy::xpath('//button[normalize-space(.)="Work it out"]'))->click();
+    $driver->findElement(WebDriverBy::xpath('//button[normalize-space(.)="Find the cheapest"]'))->click();
     usleep(9_000_000);
     $shot('wire-proposal');
     $press(Key::ESCAPE);
@@ -118,8 +126,8 @@ try {
     };
     $meter = '//section[@aria-labelledby="meter"]';
     for ($n = 0; $n < 3; $n++) {
-        $click("{$meter}//button[starts-with(normalize-space(.), 'Hold')]");
-        $click("{$meter}//button[normalize-space(.)='Keep the reading']");
+        $click("{$meter}//button[starts-with(normalize-space(.), 'Read the simulated')]");
+        $click("{$meter}//button[normalize-space(.)='Save reading']");
         $click("{$meter}//div[@role='status']//button[contains(@class, 'act')]");
     }
     $driver->executeScript("document.getElementById('meter').scrollIntoView()");
@@ -185,8 +193,8 @@ try {
     $key('zone 1 of R1', 1, 3.2);
     $key('NEW of R1', 1);
     sleep(4);
-    $driver->findElement(WebDriverBy::xpath('//button[contains(., "I am through")]'))->click();
-    $driver->findElement(WebDriverBy::xpath('//button[contains(., "Press them")]'))->click();
+    $driver->findElement(WebDriverBy::xpath('//button[contains(., "Finished")]'))->click();
+    $driver->findElement(WebDriverBy::xpath('//button[contains(., "Test every control now")]'))->click();
     $driver
         ->wait(10)
         ->until(

@@ -2,10 +2,9 @@
 
 declare(strict_types=1);
 
-// One of the writers of WritesTest: storm.php WRITER TIMES PART PARTS makes so many requests of every kind that writes in
-// that part of all kinds, through the whole application, in one database with the others. Prints how many; a request that
-// is refused ends it with 1.
-// What was changed by another writer in between (409) is told by design, and asked again.
+// One of the writers of WritesTest: storm.php WRITER TIMES PART PARTS makes the given number of requests of every kind in its part of all writing
+// kinds, through the whole application, in one database with the others. Prints their number; a refused request ends it with 1. A conflict with
+// another writer (409) is by design, and repeated.
 
 use App\Models\Job;
 use App\Models\User;

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// A worker of ConcurrencyTest: describes the demo job anew so many times, or reports the history.
+// A worker of ConcurrencyTest: describes the demo job again so many times, or reports the history.
 
 use App\History\Revisions;
 use App\Models\Job;
@@ -22,7 +22,7 @@ if ($argv[1] === 'report') {
 $user = User::query()->firstOrFail();
 for ($n = 1; $n <= (int) $argv[2]; $n++) {
     do {
-        // Another worker may have written between reading the base and taking the lock: then it is told, and done again.
+        // Another worker may have written between reading the base and taking the lock: then it is refused, and repeated.
         try {
             (new Revisions())->change($job, $user, $job->newest()->number, [
                 'kind' => 'DescribeJob',

@@ -21,16 +21,16 @@ final readonly class Backup
     public static function to(string $path): Manifest
     {
         if (file_exists($path)) {
-            throw new InvalidInput("“{$path}” is there already. Name another file; nothing was overwritten.");
+            throw new InvalidInput("“{$path}” already exists. Choose another file name; nothing was overwritten.");
         }
         if (!is_dir(dirname($path)) || !is_writable(dirname($path))) {
-            throw new InvalidInput('“' . dirname($path) . '” is no folder that can be written to.');
+            throw new InvalidInput('“' . dirname($path) . '” is not a writable folder.');
         }
         $copy = "{$path}.database";
         $part = "{$path}.part";
         try {
             @unlink($copy);
-            // One state of the whole database, whoever writes meanwhile.
+            // One state of the whole database, the person who writes meanwhile.
             DB::statement('vacuum into ?', [$copy]);
             $manifest = DatabaseFile::open($copy, static function (DatabaseFile $file) use ($copy): Manifest {
                 $file->check();
@@ -49,7 +49,7 @@ final readonly class Backup
                 !$zip->addFile($copy, self::DATABASE) ||
                 !$zip->close()
             ) {
-                throw new InvalidInput("“{$path}” cannot be written whole. Is the disk full?");
+                throw new InvalidInput("“{$path}” was not written completely. Is the disk full?");
             }
             rename($part, $path);
 

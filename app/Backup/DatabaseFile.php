@@ -79,7 +79,7 @@ final readonly class DatabaseFile
         if ($found !== 'ok' || $loose !== []) {
             throw new InvalidInput(
                 'The database in it is damaged: ' .
-                    (is_string($found) && $found !== 'ok' ? $found : 'rows point at others that are not there') .
+                    (is_string($found) && $found !== 'ok' ? $found : 'rows refer to missing rows') .
                     '.',
             );
         }

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Document;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
-/** What a backup says of itself: which versions wrote it, how many rows of each table there are, and the database's hash. */
+/** Manifest of a backup: versions of its writer, row count of each table, and the database's hash. */
 final readonly class Manifest
 {
     /** Version of the backup's own make-up: a zip with manifest.json and ember.sqlite. */
@@ -62,7 +62,7 @@ final readonly class Manifest
             $migrations === []
         ) {
             throw new InvalidInput(
-                'The file is damaged or no backup of Ember Dusk: its manifest cannot be read. Nothing was restored.',
+                'The file is damaged or is not an Ember Dusk backup: its manifest cannot be read. Nothing was restored.',
             );
         }
         $ahead = array_diff($migrations, $known);

@@ -16,7 +16,7 @@ use ZipArchive;
 /** Puts a backup where the configured database is, as long as nothing is kept there yet. */
 final readonly class Restore
 {
-    /** Tables whose rows somebody made. */
+    /** Tables with rows made by people. */
     private const KEPT = ['crews', 'users', 'jobs'];
 
     public function __construct(private Kernel $console, private Migrator $migrator) {}
@@ -28,9 +28,7 @@ final readonly class Restore
         self::refuseUnlessEmpty($target);
         $zip = new ZipArchive();
         if (!is_file($path) || $zip->open($path, ZipArchive::CHECKCONS) !== true) {
-            throw new InvalidInput(
-                "“{$path}” is not there, damaged, or no backup of Ember Dusk. Nothing was restored.",
-            );
+            throw new InvalidInput("“{$path}” is missing, damaged or not an Ember Dusk backup. Nothing was restored.");
         }
         $manifest = Manifest::read(self::manifest($zip), $this->known());
         $copy = "{$target}.restored";
@@ -43,9 +41,7 @@ final readonly class Restore
                     throw new InvalidInput($t->getMessage() . ' Nothing was restored.');
                 }
                 if ($file->rows() !== $manifest->rows || $file->migrations() !== $manifest->migrations) {
-                    throw new InvalidInput(
-                        'The database in it is not the one that its manifest describes. Nothing was restored.',
-                    );
+                    throw new InvalidInput('The database does not match the manifest. Nothing was restored.');
                 }
             });
             self::refuseUnlessEmpty($target);
@@ -104,7 +100,7 @@ final readonly class Restore
         }
         if (hash_file('sha256', $copy) !== $manifest->sha256) {
             throw new InvalidInput(
-                'The file is damaged: its database is not as it was when the backup was made. Nothing was restored.',
+                'The file is damaged: its database has changed since the backup was made. Nothing was restored.',
             );
         }
     }
@@ -119,7 +115,7 @@ final readonly class Restore
         foreach (self::KEPT as $table) {
             if (Schema::hasTable($table) && DB::table($table)->exists()) {
                 throw new InvalidInput(
-                    "“{$target}” is not empty: there are {$table} in it. A backup is restored into a database of its " .
+                    "“{$target}” is not empty: it contains {$table}. A backup is restored into a database of its " .
                         'own; set DB_DATABASE to a new file. Nothing was changed.',
                 );
             }

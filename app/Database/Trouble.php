@@ -47,7 +47,7 @@ enum Trouble: int
     {
         return match ($this) {
             self::FullDisk
-                => 'The disk of the server is full: this was not saved. Everything saved before is still there. Make room on the disk, then try again.',
+                => 'The disk of the server is full: this was not saved. Everything saved before is still there. Free disk space, then try again.',
             self::Busy => 'The database was busy for too long: this was not saved. Try again in a moment.',
         };
     }

@@ -10,7 +10,7 @@ use EmberDusk\Costing\Basis;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Schedule\Arrangement;
 
-/** What a job's prices go by besides its plan. */
+/** Price inputs of a job besides its plan. */
 final readonly class Bases
 {
     public static function of(Job $job): Basis

@@ -13,8 +13,7 @@ use Illuminate\Database\Query\Builder;
 use Illuminate\Support\Facades\DB;
 
 /**
- * A job's log: what was read, seen, mended and remarked, the ticks, the photos and what was joined, in one line of time. What was done in
- * a practice is apart, always.
+ * A job's log: readings, observations, fixes and remarks, ticks, photos and joins, ordered by time. Practice is always kept separate.
  */
 final readonly class LogBook
 {
@@ -29,7 +28,7 @@ final readonly class LogBook
         'join' => 'joins',
     ];
 
-    /** @return list<Fact> what the bench goes by, in the order of time */
+    /** @return list<Fact> facts of the bench, by time */
     public static function entries(Job $job, ?int $practice = null): array
     {
         return array_values(

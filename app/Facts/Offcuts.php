@@ -36,7 +36,7 @@ final readonly class Offcuts
             ->where(static fn(Builder $q) => $q->whereNull('left_by')->orWhere('left_by', '!=', $job->id));
     }
 
-    /** Keeps those that a cut list uses for a job when they are packed; gives them back when they are not. */
+    /** Keeps the offcuts that a cut list uses for a job when packed; releases them when unpacked. */
     public static function pack(Job $job, StockCut $cut, bool $packed): void
     {
         Offcut::query()

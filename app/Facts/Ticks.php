@@ -15,7 +15,7 @@ use EmberDusk\Schedule\TestTicks;
 use EmberDusk\Schedule\Tick as Done;
 use Illuminate\Database\Eloquent\Builder;
 
-/** What the ticks say: which steps and tests of a job are done, and how fast the crew is. */
+/** State of the ticks: finished steps and tests of a job, and the crew's pace. */
 final readonly class Ticks
 {
     /** @return array<string, Done> by step and by test */

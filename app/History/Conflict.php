@@ -26,7 +26,7 @@ final class Conflict extends RuntimeException
     public static function ofChange(string $yours, string $theirs, int $newest): self
     {
         return new self(
-            message: "Not kept: {$yours}. Meanwhile: {$theirs}. Look at the newest state, then do it again if it still fits.",
+            message: "Not saved: {$yours}. Meanwhile: {$theirs}. Check the newest state, then repeat your change if it still fits.",
             yours: $yours,
             theirs: $theirs,
             newest: $newest,
@@ -40,7 +40,7 @@ final class Conflict extends RuntimeException
         $yours = $kind === 'undo' ? "taking back “{$words}”" : "“{$words}” again";
 
         return new self(
-            message: "Not kept: {$yours}. Since then: {$theirs}. Let that be taken back first, or step over yours: it stays as it is.",
+            message: "Not undone: {$yours}. Since then: {$theirs}. Undo that first, or skip yours: it stays as it is.",
             yours: $yours,
             theirs: $theirs,
             newest: $newest,

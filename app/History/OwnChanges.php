@@ -7,7 +7,7 @@ namespace App\History;
 use App\Models\Job;
 use App\Models\User;
 
-/** What one user can undo and redo in a job, told by the history alone. Any other change of theirs clears redo. */
+/** Changes that one user can undo and redo in a job, derived from the history. Any other change of theirs clears redo. */
 final readonly class OwnChanges
 {
     /** Kind of a revision that changes nothing but what undo and redo go through. */

@@ -100,9 +100,7 @@ final readonly class Revisions
         return DB::transaction(function () use ($job, $user, $kind): Revision {
             $number =
                 OwnChanges::of($job, $user)->top($kind) ??
-                throw new OutOfTurn(
-                    $kind === 'undo' ? 'There is nothing of yours left to undo.' : 'There is nothing to redo.',
-                );
+                throw new OutOfTurn($kind === 'undo' ? 'You have no change left to undo.' : 'No change to redo.');
             $change = $this->numbered($job, $number);
             $newest = $job->newest();
             $later = $this->standing($job, $number)->first(
@@ -136,8 +134,8 @@ final readonly class Revisions
     }
 
     /**
-     * Leaves one's own last change (or the last that was taken back) out of what undo (or redo) goes through; it stays as
-     * it is. For one that somebody else's later change holds fast.
+     * Skips one's own last change (or the last undone one) for undo (or redo); it stays as it is. For a change blocked by another person's later
+     * change.
      *
      * @param  'undo'|'redo'  $kind
      * @param  int  $number  of the change that is stepped over
@@ -149,7 +147,7 @@ final readonly class Revisions
         return DB::transaction(function () use ($job, $user, $kind, $number): Revision {
             if (OwnChanges::of($job, $user)->top($kind) !== $number) {
                 throw new InvalidInput(
-                    'That change is not the next one any more. Look at what Undo and Redo name now.',
+                    'That change is no longer the next one. Check what Undo and Redo show now.',
                     '/over',
                 );
             }
@@ -208,7 +206,7 @@ final readonly class Revisions
             throw new InvalidInput("The job has no revision {$base}.", '/base');
         $plan = $from->plan();
         $touches = Difference::between($plan, $this->applied($change, $plan));
-        // What was changed and is again as it was does not count.
+        // A value changed and restored does not count.
         $both = array_intersect($touches, Difference::between($plan, $newest->plan()));
         if ($both === []) {
             $since = [];

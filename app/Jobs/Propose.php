@@ -15,7 +15,7 @@ use Illuminate\Foundation\Queue\Queueable;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
-/** Works a proposal out, tells how far it is, and ends with the best so far when it is asked to. */
+/** Runs a proposal, reports progress, and ends with the best so far on request. */
 final class Propose implements ShouldQueue
 {
     use Queueable;
@@ -71,7 +71,7 @@ final class Propose implements ShouldQueue
         $proposal = Proposal::query()->findOrFail($this->proposal);
         self::keep($proposal, [
             'state' => 'failed',
-            'answer' => 'The planner broke off. The job is as it was; try fewer runs at once.',
+            'answer' => 'The planner stopped with an error. The job is unchanged; try fewer runs at once.',
         ]);
     }
 

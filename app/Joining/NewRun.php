@@ -12,25 +12,25 @@ use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Support\Facades\DB;
 
-/** A join run that is begun: with which plan, order, school and hidden faults. */
+/** A new join run: its plan, order, method and hidden faults. */
 final readonly class NewRun
 {
     public const SPEEDS = [0, 1, 20];
 
-    /** The steps that logs of today speak of. */
+    /** Version of the steps in current logs. */
     public const FORM = 2;
 
     /**
-     * @param  bool  $site  with real devices, at the clock's own pace; else a rehearsal against stand-ins
+     * @param  bool  $site  with real devices, at the clock's own pace; else a rehearsal against simulated devices
      * @param  string  $hand  the device that is in the hand: which phone
-     * @param  int  $hidden  faults that are hidden in the stand-ins, drawn by the run's seed
+     * @param  int  $hidden  faults that are hidden in the simulated devices, drawn by the run's seed
      */
     public function begin(
         Job $job,
@@ -38,12 +38,12 @@ final readonly class NewRun
         int $speed,
         bool $site = false,
         string $hand = '',
-        string $timing = School::SEARCH_FIRST,
+        string $timing = TimingMethod::SEARCH_FIRST,
         bool $trustsNew = false,
         int $hidden = 0,
     ): JoinRun {
         if ($site && $speed !== 1) {
-            throw InvalidInput::at('/speed', 'On site a run goes at the clock’s own pace.');
+            throw InvalidInput::at('/speed', 'On site a run follows the clock.');
         }
 
         return DB::transaction(function () use (
@@ -57,7 +57,7 @@ final readonly class NewRun
             $hidden,
         ): JoinRun {
             $newest = $job->newest();
-            $roster = self::roster($newest->plan(), new School($timing, $trustsNew));
+            $roster = self::roster($newest->plan(), new TimingMethod($timing, $trustsNew));
             $seed = $job->id * 1000 + $job->joinRuns()->count();
 
             $flaws = !$site ? implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden))) : '';
@@ -81,7 +81,7 @@ final readonly class NewRun
     }
 
     /** @throws IncompletePlan where there is nothing to join */
-    public static function roster(Plan $plan, School $school): Roster
+    public static function roster(Plan $plan, TimingMethod $school): Roster
     {
         $joinable = Joinable::of($plan, $school);
         if (!$joinable->any()) {

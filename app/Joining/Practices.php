@@ -25,7 +25,7 @@ use Illuminate\Support\Facades\DB;
 /** Lessons that are worked through: the wall clock and the row around the core's lessons. */
 final readonly class Practices
 {
-    /** Something of a stand-in is looked into; the text is the fault that it would be. */
+    /** Something of a simulated device is looked into; the text is the fault that it would be. */
     public const INSPECT = 'inspect';
 
     /** Lines that a lesson's log may have. */
@@ -78,7 +78,7 @@ final readonly class Practices
     }
 
     /**
-     * What hands did, in its order; what a device sent twice counts once. What is refused is said, and the rest goes on.
+     * Logs hand actions in order; duplicates of a device count once. A refused action is reported, and the rest continues.
      *
      * @param  list<GivenAct>  $acts
      * @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceAnswer
@@ -110,13 +110,13 @@ final readonly class Practices
             return;
         }
         if ($run->ended_at !== null) {
-            throw new OutOfTurn('This lesson is over. Begin it again to try once more.');
+            throw new OutOfTurn('This lesson is over. Start it again to retry.');
         }
         if ($run->speed === 0) {
-            throw new OutOfTurn('The lesson is paused. Go on first.');
+            throw new OutOfTurn('The lesson is paused. Continue it first.');
         }
         if (count($run->log) >= self::MOST) {
-            throw new OutOfTurn('That is more than any lesson takes. Begin it again.');
+            throw new OutOfTurn('That is more than any lesson needs. Start it again.');
         }
         $at = $run->clockAt(min($act->wall ?? INF, $this->wall()));
         $this->keep($run, $live->settle($at));
@@ -129,7 +129,7 @@ final readonly class Practices
             return;
         }
         if ($act->kind === 'work') {
-            throw InvalidInput::at('/kind', 'In a lesson hands work the kit itself.');
+            throw InvalidInput::at('/kind', 'In a lesson, use the drawn kit itself.');
         }
         $text = $act->kind === Event::NAMED ? trim($act->text) . ', ' : trim($act->text);
         $this->keep($run, $live->act($act->kind, $act->device, $at, $text), $act->client);
@@ -193,7 +193,7 @@ final readonly class Practices
         return $this->look($run);
     }
 
-    /** @return array<string, list<PracticeRun>> what somebody has worked on, by lesson, the oldest first */
+    /** @return array<string, list<PracticeRun>> practice runs of a person, by lesson, oldest first */
     public function done(User $user): array
     {
         $done = [];

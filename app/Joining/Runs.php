@@ -16,8 +16,8 @@ use EmberDusk\Joining\Ahead;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\LiveRun;
-use EmberDusk\Joining\School;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Kit\NoShelf;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Runs\NameLight;
@@ -51,7 +51,7 @@ final readonly class Runs
     }
 
     /**
-     * Things done or answered, in their order; what a device sent twice counts once. What is refused is said, and the rest goes on.
+     * Logs actions or answers in order; duplicates of a device count once. A refused one is reported, and the rest continues.
      *
      * @param  list<GivenAct>  $acts
      * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer
@@ -68,7 +68,7 @@ final readonly class Runs
                     DB::transaction(fn() => $this->one($job, $run, $user, $live, $act));
                 } catch (Refusal $refusal) {
                     $refused[] = Refused::of($act, $refusal);
-                    // What was refused may have left its traces in it.
+                    // A refused action may have changed its state.
                     $live = $this->live($job, $run);
                 }
             }
@@ -97,13 +97,13 @@ final readonly class Runs
     private function one(Job $job, JoinRun $run, User $user, ?LiveRun $live, GivenAct $act): void
     {
         if ($live === null) {
-            throw new OutOfTurn('That run speaks of steps of an earlier version: begin another.');
+            throw new OutOfTurn('That run has steps of an earlier version: start another.');
         }
         if ($act->client !== null && $this->log->has($run, $act->client)) {
             return;
         }
         if ($run->speed === 0) {
-            throw new OutOfTurn('The run is paused. Go on first.');
+            throw new OutOfTurn('The run is paused. Continue it first.');
         }
         $at = $run->clockAt($this->wallOf($act));
         $this->log->keep($run, $live->settle($at));
@@ -139,7 +139,7 @@ final readonly class Runs
     }
 
     /**
-     * What comes next for each answer, sent ahead of a lost connection; none where stand-ins would have to answer.
+     * Next steps for each answer, sent ahead for a lost connection; none if simulated devices have to respond.
      *
      * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinForeseen
      */
@@ -160,7 +160,7 @@ final readonly class Runs
     public function speed(Job $job, JoinRun $run, int $speed): array
     {
         if ($run->site && $speed > 1) {
-            throw InvalidInput::at('/speed', 'On site a run goes at the clock’s own pace.');
+            throw InvalidInput::at('/speed', 'On site a run follows the clock.');
         }
         DB::transaction(function () use ($run, $speed): void {
             $wall = $this->wall();
@@ -171,14 +171,14 @@ final readonly class Runs
     }
 
     /**
-     * A rehearsal's clock goes on to the next thing that shows or closes by itself: nobody has to wait for it.
+     * Advances a rehearsal's clock to the next event, to skip the wait.
      *
      * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer
      */
     public function skip(Job $job, JoinRun $run): array
     {
         if ($run->site) {
-            throw new OutOfTurn('On site nothing can be skipped: the real thing takes its time.');
+            throw new OutOfTurn('On site nothing can be skipped: the real device needs its time.');
         }
         DB::transaction(function () use ($job, $run): void {
             $run->refresh();
@@ -198,14 +198,14 @@ final readonly class Runs
         return $this->look($job, $run);
     }
 
-    /** The run as its log has left it; null where that log speaks of steps of an earlier version. */
+    /** The run from its log; null if the log has steps of an earlier version. */
     public function live(Job $job, JoinRun $run): ?LiveRun
     {
         if ($run->form !== NewRun::FORM) {
             return null;
         }
         $plan = $job->revisions()->where('number', $run->revision)->firstOrFail()->plan();
-        $roster = NewRun::roster($plan, new School($run->school, $run->trusts_new));
+        $roster = NewRun::roster($plan, new TimingMethod($run->school, $run->trusts_new));
 
         return new LiveRun(
             roster: $roster,

@@ -14,15 +14,15 @@ use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\RefreshKit;
 use Illuminate\Database\Eloquent\Builder;
 
-/** Which jobs of a crew use a shelf entry; and, when one is looked at, what would move in it if it took the entry as it stands now. */
+/** Jobs of a crew that use a shelf entry, and, for one of them, the changes from the current entry. */
 final readonly class ShelfUses
 {
-    /** Jobs that are told at once. */
+    /** Number of jobs listed at once. */
     private const MOST = 50;
 
     public function __construct(private JobLoader $loader) {}
 
-    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/uses: those that hold an older copy first; jobs in the archive are left alone */
+    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/uses: those with an older copy first; archived jobs are excluded */
     public function of(Crew $crew, string $entry, ?KitSnapshot $now): array
     {
         $held = static fn(): Builder => Job::query()

@@ -15,7 +15,7 @@ use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\ShelfSource;
 use Illuminate\Support\Facades\DB;
 
-/** A shelf: a crew's, read kind by kind as it is asked for, or a shelf file's. */
+/** A shelf: a crew's, read kind by kind on request, or a shelf file's. */
 final class Shelves implements ShelfSource
 {
     /** @var array<string, KitSnapshot|null> */
@@ -46,7 +46,7 @@ final class Shelves implements ShelfSource
     }
 
     /**
-     * Puts entries that were checked on a crew's shelf; what has the same id is replaced.
+     * Saves checked entries on a crew's shelf; equal ids are replaced.
      *
      * @param  array<string, array<array-key, mixed>>  $entries
      */
@@ -98,7 +98,7 @@ final class Shelves implements ShelfSource
     }
 
     /**
-     * Reading entries anew at every edit takes longer than all checks: they are kept as read until the shelf changes.
+     * Reading entries again at every edit takes longer than all checks: they are kept as read until the shelf changes.
      *
      * @return list<KitSnapshot>
      */

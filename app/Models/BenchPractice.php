@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A bench to learn on: a job with faults that nobody sees.
+ * Bench practice: a job with hidden faults.
  *
  * @property int $id
  * @property int $job_id

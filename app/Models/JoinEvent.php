@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use EmberDusk\Joining\Event;
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Task;
 use Illuminate\Database\Eloquent\Builder;
 use Illuminate\Database\Eloquent\Model;
@@ -27,7 +27,7 @@ use Illuminate\Support\Carbon;
 final class JoinEvent extends Model
 {
     /** How the text of a trial ends that was answered. */
-    private const ANSWERED = '/' . Task::ACCEPT . '|' . Seen::YES;
+    private const ANSWERED = '/' . Task::ACCEPT . '|' . Observation::YES;
 
     protected $table = 'join_events';
 

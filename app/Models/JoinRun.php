@@ -9,7 +9,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 
 /**
- * A live run of the Join stage: which plan, which stand-ins, how fast its clock goes.
+ * A live run of the Join stage: which plan, which simulated devices, how fast its clock goes.
  *
  * @property int $id
  * @property int $job_id
@@ -18,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $form which steps its log speaks of; those of form 1 can only be read
  * @property string $school how the crew times search and reset
  * @property bool $trusts_new
- * @property string $flaws what is wrong with the stand-ins, KIND@DEVICE parted by spaces
+ * @property string $flaws what is wrong with the simulated devices, KIND@DEVICE parted by spaces
  * @property list<array<string, int|string|null>>|null $tasks the order that was chosen when it began
  * @property int $revision
  * @property int $seed

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What a crew noted of a piece of kit, for the next job that uses it.
+ * Note of a crew about a piece of kit, for later jobs.
  *
  * @property int $id
  * @property int $crew_id

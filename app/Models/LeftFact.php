@@ -8,8 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
- * What is written down at hand-over and stays with the job: an app or firmware with its version and the day it was seen, where settings are
- * backed up, a lesson that was given.
+ * A fact recorded at hand-over that stays with the job: app or firmware version with its date, place of the backups, a topic shown to the client.
  *
  * @property int $id
  * @property string $kind

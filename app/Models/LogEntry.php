@@ -8,7 +8,7 @@ use EmberDusk\Bench\Log\LogEntry as Fact;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A line of a job's log that was read, seen, mended or remarked. A fact: never changed, never undone.
+ * A line of a job's log that was read, seen, fixed or remarked. A fact: never changed, never undone.
  *
  * @property int $id
  * @property int $job_id

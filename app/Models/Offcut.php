@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * What is left over of a reel or a length and lies in the van.
+ * An offcut of a reel or a length in the van.
  *
  * @property int $id
  * @property int $crew_id

@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A lesson that somebody works through on stand-ins.
+ * A lesson in progress on simulated devices.
  *
  * @property int $id
  * @property int $user_id

@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Support\Carbon;
 
 /**
- * A proposal that was asked for, while it is worked out and after.
+ * A proposal that was asked for, while it is calculated and after.
  *
  * @property int $id
  * @property int $job_id
@@ -28,7 +28,7 @@ final class Proposal extends Model
 {
     protected $table = 'proposals';
 
-    /** Seconds without a sign of life after which one that waits, and one that is worked out, is said to be left alone. */
+    /** Seconds without progress after which a waiting and a running proposal are reported as stalled. */
     private const PATIENCE = 5;
 
     private const STUCK = 30;
@@ -46,13 +46,13 @@ final class Proposal extends Model
         return match (true) {
             $this->state === 'failed' => (string) $this->answer,
             $this->state === 'running' && $quiet > self::STUCK
-                => "Nothing has been heard of it for {$quiet} s: the worker may have ended. Start it with “{$start}”, then ask again. The job is as it was.",
+                => "No progress for {$quiet} s: the worker may have stopped. Start it with “{$start}”, then propose again. The job is unchanged.",
             $this->state === 'waiting' && $quiet >= self::PATIENCE => self::query()
                 ->where('state', 'running')
                 ->where('updated_at', '>=', $now->subSeconds(self::STUCK))
                 ->exists()
-                ? 'Another proposal is worked out first; this one follows.'
-                : "Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “{$start}”; then it goes on by itself.",
+                ? 'Another proposal is calculated first; this one follows.'
+                : "The worker is not running. The administrator starts it with “{$start}”; the proposal then continues.",
             default => '',
         };
     }

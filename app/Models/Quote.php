@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A quote as it was given.
+ * A sent quote.
  *
  * @property int $id
  * @property int $revision

@@ -89,7 +89,7 @@ final class Revision extends Model
         if (strlen($text) > Json::LARGEST) {
             throw new InvalidInput(
                 sprintf(
-                    'The job has grown to %.1f MB; at most %d MB are kept. Part it into two jobs.',
+                    'The job has grown to %.1f MB; at most %d MB can be saved. Split it into two jobs.',
                     strlen($text) / 1e6,
                     intdiv(Json::LARGEST, 1_000_000),
                 ),

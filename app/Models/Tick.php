@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * A press on a step's tick: done, or not done after all. Facts: never changed; the last by its time is what holds.
+ * A press on a step's tick: done, or undone. Facts: never changed; the latest one counts.
  *
  * @property int $job_id
  * @property string $uuid given by the phone, so that one that is sent twice is one

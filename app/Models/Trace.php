@@ -10,7 +10,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A trace of the cable legs that begin at one point: what is traced and every answer so far. Facts; never undone.
+ * A trace of the cable legs from one point: the legs and all answers so far. Facts; never undone.
  *
  * @property int $id
  * @property int $job_id

@@ -42,7 +42,7 @@ final readonly class ClientLinks
         DB::transaction(static fn(): bool => $link->update(['revoked_at' => $link->revoked_at ?? Clock::now()]));
     }
 
-    /** Whether it may be read now by whoever has its address. */
+    /** Whether it may be read now by the person who has its address. */
     public function good(ClientLink $link): bool
     {
         return $link->revoked_at === null && $link->expires_at->greaterThan(Carbon::instance(Clock::now()));

@@ -12,15 +12,15 @@ use App\Models\JoinEvent;
 use App\Results\JobLoader;
 use App\Time\Clock;
 use EmberDusk\Checks\Findings;
-use EmberDusk\Checks\Judged;
-use EmberDusk\Handover\Accepted;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Handover\AcceptanceRecord;
 use EmberDusk\Handover\Sheet;
-use EmberDusk\Handover\Tested;
+use EmberDusk\Handover\TestRecord;
 use EmberDusk\Joining\Words;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 
-/** The sheet of a job as it stands now: for the page, for paper, and for the client's link. */
+/** The current sheet of a job: for the page, for paper, and for the client's link. */
 final readonly class JobSheet
 {
     public function __construct(
@@ -37,7 +37,7 @@ final readonly class JobSheet
         $revision = $job->newest();
         $plan = $revision->plan();
         $log = [];
-        // What was joined on site; a rehearsal is told as one.
+        // Joins on site; a rehearsal is labelled as one.
         $run = $job->joinRuns()->where('site', true)->latest('id')->first();
         $rehearsed = $job->joinRuns()->where('site', false)->latest('id')->first()?->created_at;
         if ($run !== null) {
@@ -54,7 +54,7 @@ final readonly class JobSheet
             $roster = $this->runs->live($job, $run)?->roster;
             $by = trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand));
         }
-        $accepted = $run !== null && $roster !== null ? Accepted::of($roster, $this->log->timed($run)) : [];
+        $accepted = $run !== null && $roster !== null ? AcceptanceRecord::of($roster, $this->log->timed($run)) : [];
         $joined = $run?->created_at !== null ? Clock::local($run->created_at)->format('Y-m-d H:i') : null;
 
         return [
@@ -68,11 +68,11 @@ final readonly class JobSheet
             'joined' => $joined,
         ] +
             Sheet::of(
-                job: Judged::of($state),
+                job: JudgedJob::of($state),
                 joinLog: $log,
                 findings: Findings::of($state),
                 revision: $revision->number,
-                tested: Tested::of($state),
+                tested: TestRecord::of($state),
                 joined: $run === null ? [] : $this->log->of($run),
                 worked: $state->worked,
                 tried: self::tried($job),

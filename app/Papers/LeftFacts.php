@@ -10,7 +10,7 @@ use App\Models\User;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
-/** What is written down at hand-over, beside what the plan says. */
+/** Facts recorded at hand-over, besides the plan. */
 final readonly class LeftFacts
 {
     public function note(Job $job, User $user, string $kind, string $about, string $says): void

@@ -10,7 +10,7 @@ use EmberDusk\Values\Refusal;
 use GdImage;
 use RuntimeException;
 
-/** Makes a photo small, upright and free of all that the camera wrote into it: only the pixels are kept. */
+/** Shrinks a photo, turns it upright and removes all camera metadata. */
 final readonly class Shrink
 {
     /** Longest side that is kept, pixels. */
@@ -31,11 +31,11 @@ final readonly class Shrink
             $size === false ||
             !in_array($size[2], [IMAGETYPE_JPEG, IMAGETYPE_PNG, IMAGETYPE_WEBP, IMAGETYPE_GIF], true)
         ) {
-            throw new InvalidInput('This is no photo that can be read: take a JPEG, PNG or WebP.', '/photo');
+            throw new InvalidInput('This photo cannot be read: use JPEG, PNG or WebP.', '/photo');
         }
         if ($size[0] * $size[1] > self::MOST_PIXELS || $size[0] < 1 || $size[1] < 1) {
             throw new InvalidInput(
-                "The photo has {$size[0]} x {$size[1]} pixels; at most 25 million are taken. Let the camera make smaller ones.",
+                "The photo has {$size[0]} x {$size[1]} pixels; at most 25 million are accepted. Use a smaller picture size.",
                 '/photo',
             );
         }
@@ -76,7 +76,7 @@ final readonly class Shrink
     {
         $lock = fopen(storage_path('framework/photo.lock'), 'c');
         if ($lock === false || !flock($lock, LOCK_EX)) {
-            throw new RuntimeException('The lock of the photos cannot be taken.');
+            throw new RuntimeException('Photos are locked by another process.');
         }
         try {
             return $work();
@@ -85,7 +85,7 @@ final readonly class Shrink
         }
     }
 
-    /** Turned as the camera was held, which is told in what is about to be left out. */
+    /** Rotated by the camera's orientation, which is in the removed metadata. */
     private static function upright(GdImage $image, string $jpeg): GdImage
     {
         $exif = $jpeg !== '' ? self::exif($jpeg) : false;

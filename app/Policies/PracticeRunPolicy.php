@@ -8,7 +8,7 @@ use App\Models\PracticeRun;
 use App\Models\User;
 use Illuminate\Auth\Access\Response;
 
-/** What somebody practises is their own; to everybody else it does not exist. */
+/** A person's practice is private; it does not exist for others. */
 final class PracticeRunPolicy
 {
     public function work(User $user, PracticeRun $run): Response

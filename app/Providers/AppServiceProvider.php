@@ -20,7 +20,7 @@ final class AppServiceProvider extends ServiceProvider
 {
     public function register(): void
     {
-        // What was put into the queue before the class moved is still worked off.
+        // Queued jobs from before the class moved are still processed.
         if (!class_exists('App\Plans\Propose', false)) {
             class_alias(Propose::class, 'App\Plans\Propose');
         }

@@ -14,7 +14,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** What is expected at the bench, kept by the island's fingerprint: the next reading of the same wiring asks for nothing to be solved. */
+/** Expected bench values, cached by the island's fingerprint: the next reading of the same wiring needs no solve. */
 final readonly class BenchCache implements BenchSolver
 {
     /** Goes up whenever the same island may be expected to show something else. */
@@ -52,7 +52,7 @@ final readonly class BenchCache implements BenchSolver
         return $predictions;
     }
 
-    /** Names are in what is told of a spot: they play a part here. */
+    /** Spots include names, so names are part of the key. */
     private static function key(string $what, Plan $plan, Island $island): string
     {
         $names = array_map(static fn($p): string => $p->run->name(), $island->parts);

@@ -17,7 +17,7 @@ final readonly class JobList
     public function __construct(private Summaries $summaries) {}
 
     /**
-     * @param  list<string>  $words  all of which stand in name or client
+     * @param  list<string>  $words all of which must be in name or client
      * @return array<string, mixed> as in app/Screens/Home/home.json, $defs/home
      */
     public function page(Crew $crew, array $words, bool $archived, int $page): array

@@ -101,7 +101,7 @@ final readonly class JobLoader
         ];
     }
 
-    /** @return list<string> what was pressed on site and answered, by control and light */
+    /** @return list<string> controls tested on site that worked, by control and light */
     private static function worked(Job $job): array
     {
         return array_values(

@@ -12,7 +12,7 @@ use RecursiveIteratorIterator;
 use SplFileInfo;
 use Throwable;
 
-/** Results that can be calculated again, kept by fingerprint. The store has a size: what was written longest ago goes first. */
+/** Recomputable results, cached by fingerprint. The store has a size limit: the oldest entries go first. */
 final readonly class ResultStore
 {
     private const DAY = 86_400;
@@ -23,13 +23,13 @@ final readonly class ResultStore
     /** Share of the size that is left after a look. */
     private const LEFT = 0.75;
 
-    /** Letters of the hash before what is kept: a file that was cut off or damaged is told by it. */
+    /** Length of the hash prefix that detects truncated or damaged files. */
     private const HASH = 32;
 
     /** @param  int  $size  bytes */
     public function __construct(private Repository $cache, private int $size) {}
 
-    /** Null where nothing is kept, or what is kept is damaged: it is calculated again. */
+    /** Null if missing or damaged: it is calculated again. */
     public function get(string $key): mixed
     {
         try {

@@ -6,7 +6,7 @@ namespace App\Results;
 
 use App\Models\Job;
 use EmberDusk\Checks\Findings;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Fingerprint;
 use EmberDusk\Circuit\Island;
@@ -16,7 +16,7 @@ use EmberDusk\Plan\Document;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 
-/** What would mend findings whose fixes have to be solved first, kept by the fingerprint of the circuit that they are about. */
+/** Fixes that need a solve, cached by the fingerprint of their circuit. */
 final readonly class SolvedFixes
 {
     public function __construct(private ResultStore $store) {}
@@ -64,7 +64,7 @@ final readonly class SolvedFixes
         if (!is_array($kept) || !array_is_list($kept)) {
             $kept = array_map(
                 static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change->toArray()],
-                Registry::mend(Judged::of($state), $finding),
+                Registry::mend(JudgedJob::of($state), $finding),
             );
             $this->store->put($key, $kept);
         }

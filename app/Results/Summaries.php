@@ -18,14 +18,14 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Job\JobState;
 use Illuminate\Support\Facades\DB;
 
-/** What the list of jobs says of each: how far its stages are, what comes next, what it waits for. Worked out once for a state of a job. */
+/** Summary of each job for the list: stage states, next step, waits. Calculated once per state of a job. */
 final readonly class Summaries
 {
     public function __construct(private ResultStore $cache, private JobLoader $loader) {}
 
     /**
      * @param  list<int>  $jobs  of one crew
-     * @return array<int, array<string, mixed>|null> by job, as in app/Screens/Home/home.json, $defs/jobSummary; null where it has to be worked out first
+     * @return array<int, array<string, mixed>|null> by job, as in app/Screens/Home/home.json, $defs/jobSummary; null where it has to be calculated first
      */
     public function known(Crew $crew, array $jobs): array
     {
@@ -70,7 +70,7 @@ final readonly class Summaries
 
     /**
      * A key names everything that a summary is made of: the plan's revision, the job's facts, the crew's shelf, van and pace,
-     * the hour (what is left to do begins now).
+     * the hour (the rest to do begins now).
      *
      * @param  list<int>  $jobs
      * @return array<int, string> by job

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Screens;
 
 use EmberDusk\Checks\Findings;
-use EmberDusk\Checks\Slate;
+use EmberDusk\Checks\GroupedFindings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Document;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
 
-/** What a stage shows: the stage strip, the slate, the ledger and the stage's picture. */
+/** Screen of a stage: the stage strip, the open points, the ledger and the stage's picture. */
 final readonly class Screen
 {
     /**
@@ -36,7 +36,7 @@ final readonly class Screen
             'limits' => Document::write($state->plan)['limits'],
             'stages' => Stages::lamps($state, $findings),
             'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
-            'slate' => array_map(static fn(Slate $s): array => $s->toArray(), Slate::of($findings)),
+            'slate' => array_map(static fn(GroupedFindings $s): array => $s->toArray(), GroupedFindings::of($findings)),
             'ledger' => array_map(static fn(Figure $f): array => $f->toArray(), $shown->ledger($state)),
             ...$pictures,
         ];

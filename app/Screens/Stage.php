@@ -21,7 +21,7 @@ interface Stage
     /** The page that shows it; null where a controller of its own does. */
     public function page(): ?string;
 
-    /** @return array<string, mixed>|null what its screen shows; null where there is no more than ledger and slate */
+    /** @return array<string, mixed>|null data of its screen; null if it has only ledger and open points */
     public function picture(JobState $state): ?array;
 
     /** @return list<Figure> the few totals that matter here */
@@ -30,7 +30,7 @@ interface Stage
     /** Whether anything of it was done. */
     public function begun(JobState $state): bool;
 
-    /** What is open in it beside findings. */
+    /** Its open items besides findings. */
     public function open(JobState $state): int;
 
     /** Whether a job may be handed over without it. */

@@ -43,7 +43,7 @@ final readonly class Stages
         return array_map(static fn(Stage $s): string => $s->key(), self::all());
     }
 
-    /** @return list<string> keys of those that one page after the same pattern shows */
+    /** @return list<string> keys of those with the standard page */
     public static function shown(): array
     {
         return array_map(
@@ -60,7 +60,7 @@ final readonly class Stages
                 return $stage;
             }
         }
-        throw new InvalidInput("There is no stage “{$key}”.");
+        throw new InvalidInput("No stage “{$key}”.");
     }
 
     /**

@@ -45,8 +45,7 @@ final readonly class Clock
     }
 
     /**
-     * Lets the whole application live at another time; for tests alone. An offset, no standstill: time goes on from there,
-     * by the same offset in every process, since they are told when that moment was.
+     * Shifts the time of the whole application; for tests only. An offset: time goes on from there, by the same offset in every process.
      *
      * @param  string  $now  ISO 8601
      * @param  float  $since  seconds since 1970 at which it was that moment
@@ -55,7 +54,7 @@ final readonly class Clock
     {
         $there =
             date_create_immutable($now) ?:
-            throw new RuntimeException("EMBER_NOW is no moment: “{$now}”. Write it such as 2026-11-27T17:30:00+01:00.");
+            throw new RuntimeException("EMBER_NOW is not a time: “{$now}”. Write it as 2026-11-27T17:30:00+01:00.");
         $offset = (int) round(1e6 * ((float) $there->format('U.u') - $since));
         $shifted = static fn(CarbonInterface $real): CarbonInterface => $real->addMicroseconds($offset);
         Carbon::setTestNow($shifted);

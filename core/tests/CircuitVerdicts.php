@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
@@ -15,7 +15,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\NoSolution;
 
-/** What the solver and the checks say of a circuit that is built part by part. */
+/** Verdicts of the solver and the checks on a circuit built part by part. */
 trait CircuitVerdicts
 {
     /** Everything solved: with ranges and open feeds, or as planned only. */
@@ -74,16 +74,16 @@ trait CircuitVerdicts
     /** @return list<Finding> of kit and circuit */
     public function judged(): array
     {
-        return Registry::check(Judged::of($this->state()), Registry::circuit());
+        return Registry::check(JudgedJob::of($this->state()), Registry::circuit());
     }
 
-    /** @return list<string> severity and code of everything that stops or warns, without what is said of light */
+    /** @return list<string> severity and code of every stop and warning, without those about light */
     public function verdicts(): array
     {
         return self::said($this->judged());
     }
 
-    /** @return list<string> the same when what comes first among the ids comes last: s1 is s9, s2 is s8 */
+    /** @return list<string> the same with the ids in reverse order: s1 is s9, s2 is s8 */
     public function turned(): array
     {
         $turn = static fn(string $text): string => (string) preg_replace_callback(
@@ -94,7 +94,7 @@ trait CircuitVerdicts
         $plan = JobFile::own($turn(JobFile::write($this->plan())));
         $back = array_map(
             static fn(string $said): string => trim($turn('"' . strtr($said, [' ' => '" "']) . '"'), '"'),
-            self::said(Registry::check(Judged::of(self::solved($plan)), Registry::circuit())),
+            self::said(Registry::check(JudgedJob::of(self::solved($plan)), Registry::circuit())),
         );
         $back = array_map(static fn(string $said): string => strtr($said, ['" "' => ' ']), $back);
         sort($back);

@@ -261,7 +261,7 @@ final class Circuits
         return $new;
     }
 
-    /** A unit stands at a spot of the place. */
+    /** A unit at a spot of the place. */
     public function standing(string $supply, string $spot, string $place = 'room'): self
     {
         $of = $this->lists['supplies'][$supply];

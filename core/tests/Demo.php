@@ -38,7 +38,7 @@ final class Demo implements ShelfSource
         return $shelf = new self();
     }
 
-    /** Its shelf, a crew that nobody has timed, no visits. */
+    /** Its shelf, a crew without own times, no visits. */
     public static function basis(): Basis
     {
         return new Basis(self::shelf());

@@ -55,7 +55,7 @@ trait FigureAssertions
     }
 
     /**
-     * All figures of a picture, as they are sent.
+     * All figures of a picture, as sent.
      *
      * @param  array<string, mixed>  $picture
      * @return list<array<string, mixed>>

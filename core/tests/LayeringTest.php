@@ -9,7 +9,7 @@ use RecursiveDirectoryIterator;
 use RecursiveIteratorIterator;
 use SplFileInfo;
 
-/** The rooms of the core: each may use only what stands before it, and nothing of the application or the framework. */
+/** The rooms of the core: each may use only those before it, and nothing of the application or the framework. */
 final class LayeringTest extends TestCase
 {
     private const ROOMS = [
@@ -63,7 +63,7 @@ final class LayeringTest extends TestCase
         self::assertGreaterThan(100, $seen);
     }
 
-    /** Guide and belief must not know what the stand-ins know, nor these what is believed: both are built from leaflets alone. */
+    /** Guide and belief must not know the simulated devices' state, nor these the beliefs: both are built from instructions alone. */
     public function test_guide_and_stand_ins_know_nothing_of_each_other(): void
     {
         $seen = 0;
@@ -90,7 +90,7 @@ final class LayeringTest extends TestCase
         self::assertGreaterThan(50, $seen);
     }
 
-    /** What is general in joining knows families by their interface; one line a family names them. */
+    /** General joining code knows families by their interface; one line per family names them. */
     public function test_general_joining_names_no_family(): void
     {
         $seen = 0;

@@ -239,7 +239,7 @@ final class SeededJobs
         }
     }
 
-    /** Converters on banks, switches in leads, and what stands beside the runs: last, so that what is drawn before stays. */
+    /** Converters on banks, switches in leads, and other items: last, so that earlier draws stay the same. */
     private function beside(): void
     {
         foreach (array_keys($this->plan->runs) as $run) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests;
 
-/** What of the demo shelf goes together in a seeded job. */
+/** Entries of the demo shelf that fit together in a seeded job. */
 final class SeededKit
 {
     public const STRIPS = [

@@ -32,7 +32,7 @@
 <body>
     <main>
         <h1>{{ $sheet['job'] }}</h1>
-        <p class="small">{{ $sheet['client'] }} · as it stands on {{ $sheet['printed'] }}</p>
+        <p class="small">{{ $sheet['client'] }} · as of {{ $sheet['printed'] }}</p>
         @include('living.use')
         @if ($sheet['recovery'] !== [])
             <h2>After a loss</h2>

@@ -40,9 +40,9 @@
                     @endforeach
                 </p>
             @endif
-            <p class="small">@if ($mains)Work on mains is for a licensed person; local codes decide. @endif{{ '' }}Minutes written here go into Build.</p>
+            <p class="small">@if ($mains)Work on mains is for a licensed person; local codes decide. @endif{{ '' }}Enter the minutes at Build afterwards.</p>
         </div>
     @empty
-        <div class="head"><h1>Nothing left to do</h1><b>{{ $job }}</b></div>
+        <div class="head"><h1>No work left</h1><b>{{ $job }}</b></div>
     @endforelse
 @endsection

@@ -28,7 +28,7 @@
         <span class="small">revision {{ $revision }} · {{ $printed }} · in {{ $terms->currency }}</span>
     </div>
     <table>
-        <tr><th>What</th><th class="right">How many</th><th class="right">{{ $terms->currency }}</th></tr>
+        <tr><th>Item</th><th class="right">Quantity</th><th class="right">{{ $terms->currency }}</th></tr>
         @foreach (['Parts' => $quote['parts'], 'Work' => $quote['work']] as $group => $lines)
             @if ($lines !== [])
                 <tr class="group"><td>{{ $group }}</td><td></td><td></td></tr>
@@ -51,9 +51,9 @@
             <td class="right">{{ $quote['total']['text'] }}</td></tr>
     </table>
     @if ($quote['unpriced'] !== [])
-        <p class="small">Not in the sum, no price yet: {{ implode(', ', $quote['unpriced']) }}.</p>
+        <p class="small">Not included, no price yet: {{ implode(', ', $quote['unpriced']) }}.</p>
     @endif
-    <p class="caution">@if ($mains)Work on mains is done by a licensed person and is not in this sum; local codes decide what it takes.@endif
-        Times are estimates from lengths and joints, an hour at {{ sprintf('%.2f', $terms->hourRate) }} {{ $terms->currency }}.</p>
+    <p class="caution">@if ($mains)Work on mains is done by a licensed person and is not included; local codes decide.@endif
+        Times are estimates from lengths and joints; hourly rate {{ sprintf('%.2f', $terms->hourRate) }} {{ $terms->currency }}.</p>
 </body>
 </html>

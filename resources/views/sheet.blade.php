@@ -43,7 +43,7 @@
             · printed {{ $sheet['printed'] }}</span>
     </div>
     @if ($sheet['open'] !== [])
-        <h2>Open when this was printed</h2>
+        <h2>Open points at printing</h2>
         <ul class="log">
             @foreach ($sheet['open'] as $title)
                 <li>{{ $title }}</li>

@@ -9,7 +9,7 @@
     @foreach ($van['groups'] as $group)
         <h2>{{ $group['day'] === '' ? 'Besides' : \Illuminate\Support\Carbon::parse($group['day'])->format('l j F') }}</h2>
         <table>
-            <tr><th></th><th class="right">How many</th><th>What</th><th>How far</th></tr>
+            <tr><th></th><th class="right">Quantity</th><th>Item</th><th>Status</th></tr>
             @foreach ($group['parts'] as $part)
                 <tr>
                     <td style="width: 14pt"><span class="box"></span></td>

@@ -10,10 +10,9 @@ use Facebook\WebDriver\WebDriverKeys;
 trait Accessible
 {
     /**
-     * axe-core finds no serious or critical violation on the page as it stands. Left out are the guards that Headless UI
-     * puts around an open panel (they pass the focus on and never keep it), the bar that Inertia shows while a page is
-     * fetched, and the contrast of the notes' field: its words are drawn by the layer behind it, which is checked.
-     * Runs at other moments (EMBER_NOW) are about days and hours, and leave it to the run of today.
+     * Asserts no serious or critical axe-core violation on the page. Excluded are the focus guards of Headless UI (they pass the focus on),
+     * Inertia's progress bar, and the contrast of the notes' field: its text is drawn by the layer behind it, which is checked. Runs at other
+     * moments (EMBER_NOW) are about days and hours, and leave it to the normal run.
      */
     protected function assertAccessible(string $screen): void
     {
@@ -35,7 +34,7 @@ trait Accessible
     }
 
     /** Tabs until an element that matches has the focus: what no Tab reaches, no keyboard reaches. */
-    protected function tabTo(string $css, int $most = 80): void
+    protected function tabTo(string $css, int $most = 110): void
     {
         for ($n = 0; $n < $most; $n++) {
             if (

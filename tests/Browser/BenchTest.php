@@ -26,19 +26,19 @@ final class BenchTest extends BrowserTestCase
         $this->colours();
         $this->see('The switch is left at tunable white, red is loose.');
         $this->assertAccessible('colours of the bench on a phone');
-        $this->click(fn() => $this->button('Done: ask the colours again'));
+        $this->click(fn() => $this->button('Done: test the colours again'));
         $this->dontSee('The switch is left');
         $this->colours();
         $this->see('Blue and warm white are exchanged, red is loose.');
         $this->see('Move the lead in output blue to output warm white.');
-        $this->click(fn() => $this->button('Done: ask the colours again'));
+        $this->click(fn() => $this->button('Done: test the colours again'));
         $this->dontSee('Blue and warm white are exchanged');
         $this->colours();
-        $this->see('Every colour comes as it is commanded.');
+        $this->see('Every colour lights as commanded.');
         $this->choose('Star');
         $this->test('Count');
         $this->see('Set the count to 96');
-        $this->click(fn() => $this->button('Set 96 on the stand-in'));
+        $this->click(fn() => $this->button('Set 96 on the simulated device'));
         $this->see('Dark from the first pixel of piece 2 on: data joint, arrow or leg, not the count.');
         $this->assertAccessible('count of the bench on a phone');
         $this->click(fn() => $this->button('Done: count again'));
@@ -59,14 +59,14 @@ final class BenchTest extends BrowserTestCase
         $this->meter();
         $this->see('Feed F5 dead or loose');
         $this->click(fn() => $this->button('Fixed: read again'));
-        $this->see('Everything that was put in is found and mended.');
-        $this->click(fn() => $this->button('Leave the practice'));
-        $this->dontSee('Leave the practice');
+        $this->see('Every fault is found and fixed.');
+        $this->click(fn() => $this->button('End the practice'));
+        $this->dontSee('End the practice');
         self::assertStringNotContainsString('Something is wrong in here', $this->text());
         self::assertStringNotContainsString('outside', $this->text(), 'nothing of the practice is the job’s');
     }
 
-    public function test_what_is_read_without_a_signal_arrives_once_and_is_in_the_log(): void
+    public function test_readings_without_a_signal_arrive_once_and_are_logged(): void
     {
         $this->hall();
         $this->browser()->size(390, 844);
@@ -76,7 +76,7 @@ final class BenchTest extends BrowserTestCase
         $this->reading('23.9');
         $this->see('No signal');
         $this->reading('23900');
-        $this->see('2 entries wait');
+        $this->see('2 entries on this device');
         $this->signal(true);
         $this->see('is it in mV?');
         $this->dontSee('No signal');
@@ -124,7 +124,7 @@ final class BenchTest extends BrowserTestCase
         self::assertFalse($this->find('[data-step=second-cove] input')->isSelected());
     }
 
-    /** Another run; chosen again where the page was drawn anew under the thumb. */
+    /** Another run; chosen again where the page was redrawn under the thumb. */
     private function choose(string $run): void
     {
         $this->click(fn() => $this->button($run));
@@ -155,13 +155,13 @@ final class BenchTest extends BrowserTestCase
         $this->find('[role=dialog] input')->sendKeys([Key::CONTROL . 'a' . Key::NULL, '5']);
         $this->find('[role=dialog] textarea')->sendKeys(implode("\n", BenchJob::faults(BenchJob::plan())));
         $this->click(fn() => $this->button('Put the faults in'));
-        $this->see('Something is wrong in here.');
+        $this->see('Practice: the simulated wiring has a fault.');
     }
 
     /** A test, by how its title begins. */
     private function test(string $title): void
     {
-        // Again where the page was drawn anew in between.
+        // Again where the page was redrawn in between.
         $this->eventually(function () use ($title): bool {
             (new WebDriverSelect($this->find('select[aria-label=Test]')))->selectByVisiblePartialText($title);
 
@@ -170,13 +170,11 @@ final class BenchTest extends BrowserTestCase
         $this->see(mb_strtolower($title));
     }
 
-    /** Every colour that is asked for is commanded on the stand-in, until something is found. */
+    /** Every colour that is asked for is commanded on the simulated device, until something is found. */
     private function colours(): void
     {
         $this->eventually(function (): bool {
-            if (
-                preg_match('/Done: ask the colours again|Every colour comes as it is commanded/', $this->text()) === 1
-            ) {
+            if (preg_match('/Done: test the colours again|Every colour lights as commanded/', $this->text()) === 1) {
                 return true;
             }
             foreach ($this->buttons('//button[@data-stand-in]') as $button) {
@@ -187,7 +185,7 @@ final class BenchTest extends BrowserTestCase
         }, 'no verdict on the colours');
     }
 
-    /** The supply first, then what tells most, six readings at most, by the stand-in’s meter. */
+    /** The supply first, then the most useful readings, six at most, by the simulated meter. */
     private function meter(): void
     {
         for ($n = 1; $n <= 6; $n++) {
@@ -196,12 +194,12 @@ final class BenchTest extends BrowserTestCase
                     WebDriverBy::cssSelector('section[aria-labelledby=meter] li.grid'),
                 ),
             );
-            $this->click(fn() => $this->button('Hold the stand-in'));
+            $this->click(fn() => $this->button('Read the simulated meter'));
             $this->eventually(
                 fn(): bool => $this->find('[data-read]')->getAttribute('value') !== '',
                 'the meter shows nothing',
             );
-            $this->click(fn() => $this->button('Keep the reading'));
+            $this->click(fn() => $this->button('Save reading'));
             $this->eventually(
                 fn(): bool => count(
                     $this->browser()->driver->findElements(
@@ -212,7 +210,7 @@ final class BenchTest extends BrowserTestCase
             );
             $this->eventually(
                 fn(): bool => $this->buttons('//button[contains(., "Fixed: read again")]') !== [] ||
-                    str_contains($this->text(), 'the reading that tells most'),
+                    str_contains($this->text(), 'the most useful reading'),
                 'nothing is believed',
             );
             if ($this->buttons('//button[contains(., "Fixed: read again")]') !== []) {

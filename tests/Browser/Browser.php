@@ -89,7 +89,7 @@ final class Browser
         ]);
     }
 
-    /** Sets the page's clock: as many seconds away from the server's as it is told. Holds for pages opened from now on. */
+    /** Sets the page's clock, as an offset in seconds from the server's. Applies to pages opened from now on. */
     public function clock(int $seconds): void
     {
         $tools = new ChromeDevToolsDriver($this->driver);

@@ -83,7 +83,7 @@ abstract class BrowserTestCase extends TestCase
         $this->browser()->driver->get(self::$server?->url . $path);
     }
 
-    /** What a script of the page returns. */
+    /** Return value of a script in the page. */
     protected function js(string $code): mixed
     {
         return $this->browser()->driver->executeScript($code);
@@ -117,7 +117,7 @@ abstract class BrowserTestCase extends TestCase
         return $this->first($css, static fn(RemoteWebElement $element): bool => $element->isDisplayed());
     }
 
-    /** What is shown and has stood at the same place for a moment: for the mouse, which goes by places. */
+    /** A shown element that has stopped moving, for clicks by position. */
     protected function still(string $css): RemoteWebElement
     {
         $this->quiet();
@@ -136,7 +136,7 @@ abstract class BrowserTestCase extends TestCase
         return $this->find($css);
     }
 
-    /** A picker of files, as soon as it is there: no such picker is ever shown, a button opens it. */
+    /** A file input, once present: it is never shown, a button opens it. */
     protected function filePicker(string $css = 'input[type=file]'): RemoteWebElement
     {
         return $this->first($css, static fn(): bool => true);
@@ -162,14 +162,14 @@ abstract class BrowserTestCase extends TestCase
         return $found;
     }
 
-    /** Waits until the page has heard all that it asked: what is pressed before may be taken away under the finger. */
+    /** Waits until all requests of the page are answered: elements pressed before may be replaced. */
     protected function quiet(): void
     {
         $this->eventually(fn(): bool => $this->js('return window.unheard?.() ?? 0') === 0, 'the page still asks');
     }
 
     /**
-     * Clicks what is found, again where the page was drawn anew in between.
+     * Clicks the found element, again if the page was redrawn in between.
      *
      * @param  callable(): RemoteWebElement  $found
      */
@@ -229,7 +229,7 @@ abstract class BrowserTestCase extends TestCase
     }
 
     /**
-     * What the page's own session is answered, past the screens: for steps that prepare.
+     * Request in the page's own session, bypassing the screens: for preparation.
      *
      * @param  array<string, mixed>|null  $body
      * @return array<string, mixed>
@@ -276,7 +276,7 @@ abstract class BrowserTestCase extends TestCase
         return preg_match('/revision (\d+)/', $this->text(), $found) === 1 ? (int) $found[1] : 0;
     }
 
-    /** Keys to whatever has the focus. */
+    /** Keys to the focused element. */
     protected function press(string ...$keys): void
     {
         foreach ($keys as $key) {
@@ -310,7 +310,7 @@ abstract class BrowserTestCase extends TestCase
                     return;
                 }
             } catch (StaleElementReferenceException) {
-                // The page was drawn anew meanwhile; look again.
+                // The page was redrawn meanwhile; look again.
             } catch (NoSuchElementException) {
                 // It is not there yet.
             }

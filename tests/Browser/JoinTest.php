@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
-/** A rehearsal with a fault hidden in it, worked by an apprentice who sees what is drawn and nothing else: met, found, put right. */
+/** A rehearsal with a hidden fault, played by an apprentice who sees only the drawing: met, found, fixed. */
 final class JoinTest extends BrowserTestCase
 {
     private const STEP = "return document.querySelector('section[data-step]')?.dataset.step ?? ''";
@@ -23,7 +23,7 @@ final class JoinTest extends BrowserTestCase
         $this->browser()->size(390, 844);
         $this->signIn();
         $this->open('/jobs/1/join');
-        $this->see('Needed before the first window opens');
+        $this->see('Have ready before you start');
         $this->assertAccessible('join before a run, on a phone');
         self::assertSame(
             390,
@@ -32,17 +32,17 @@ final class JoinTest extends BrowserTestCase
         );
         foreach (['dead@c1', 'lead-loose@c1'] as $flaw) {
             $this->rehearse($flaw);
-            $this->see('Pressed on the stand-ins: 1 of 1 work.');
-            $this->see('Found and put right');
+            $this->see('On the simulated devices: 1 of 1 controls work.');
+            $this->see('Found and fixed');
             $this->dontSee('Still hidden');
-            $this->click(fn() => $this->button('Other run'));
+            $this->click(fn() => $this->button('Another run'));
         }
         $this->browser()->size(1280, 800);
     }
 
     private function rehearse(string $flaw): void
     {
-        $this->click(fn() => $this->button('Rehearse with a hidden fault'));
+        $this->click(fn() => $this->button('Rehearse with one hidden fault'));
         $this->find('section[data-step]');
         // One that is known takes the place of the one that was drawn.
         [$run] = $this->server()->query('select max(id) from join_runs');
@@ -76,21 +76,21 @@ final class JoinTest extends BrowserTestCase
             "return [...document.querySelectorAll('section[data-step] button')].map((b) => b.textContent.trim()).join(' | ')",
         );
         $this->before = $this->events($run);
-        if (str_contains($text, 'It was so')) {
+        if (str_contains($text, 'Yes, fixed')) {
             [$code, $device] = explode('@', $flaw);
             $title = (string) $this->js("return document.querySelector('section[data-step] h2').textContent");
             $so =
                 str_ends_with($step, "/{$code}") && (str_contains($title, strtoupper($device)) || $device === 'phone');
-            $this->click(fn() => $this->button($so ? 'It was so' : 'No, that is fine'));
+            $this->click(fn() => $this->button($so ? 'Yes, fixed' : 'No, that is fine'));
 
             return;
         }
-        if (str_contains($text, 'Name it')) {
-            $this->click(fn() => $this->button('Name it'));
+        if (str_contains($text, 'Save name')) {
+            $this->click(fn() => $this->button('Save name'));
 
             return;
         }
-        if (str_contains($text, 'No new line')) {
+        if (str_contains($text, 'Not listed')) {
             $this->click(fn() => $this->button('Skip the wait'));
             usleep(300_000);
             $this->before = -1;
@@ -123,7 +123,7 @@ final class JoinTest extends BrowserTestCase
     {
         foreach ([2 => 0.0, 1 => 1.0] as $button => $level) {
             $before = $this->events($run);
-            $this->click(fn() => $this->find("[aria-label='Work the control'] button:nth-child({$button})"));
+            $this->click(fn() => $this->find("[aria-label='Use the control'] button:nth-child({$button})"));
             $this->eventually(fn(): bool => $this->events($run) > $before, 'the control does nothing');
             [, , , $is, $looks] = $this->shown($run, 0.0);
             if (abs($is - $level) > 0.01) {
@@ -136,12 +136,12 @@ final class JoinTest extends BrowserTestCase
             'part' => 'A part stays dark',
             'dim' => 'Dull',
             'nothing' => 'Nothing seen',
-        ][$looks] ?? 'It does all of it';
+        ][$looks] ?? 'All of it works';
     }
 
     private function yes(string $text): string
     {
-        foreach (['Saw that', 'Yes, that strip', 'It does all of it'] as $yes) {
+        foreach (['Saw that', 'Yes, that strip', 'All of it works'] as $yes) {
             if (str_contains($text, $yes)) {
                 return $yes;
             }
@@ -150,7 +150,7 @@ final class JoinTest extends BrowserTestCase
         return 'Yes';
     }
 
-    /** What is drawn while the waiting is skipped. */
+    /** The drawing while waits are skipped. */
     private function looks(int $run, string $step, float $from): bool
     {
         for ($n = 0; $n < 6; $n++) {

@@ -56,19 +56,19 @@ final class NarrowboatTest extends BrowserTestCase
         );
         // The lengths are kept in feet and inches: one in metres is a slip at its word.
         $this->find('textarea')->sendKeys("\nhigh 1.9");
-        $this->see('These notes began in feet and inches');
+        $this->see('These notes use feet and inches');
         $this->find('textarea')->sendKeys(array_fill(0, 9, Key::BACKSPACE));
-        $this->dontSee('These notes began in feet and inches');
+        $this->dontSee('These notes use feet and inches');
     }
 
     private function trace(): void
     {
         // In truth end 1 is leg C, end 2 leg A and end 3 leg B, and leg C has its core 3 broken.
         $truth = [1 => 'C', 2 => 'A', 3 => 'B'];
-        $this->click(fn() => $this->button('Trace what begins at B1'));
+        $this->click(fn() => $this->button('Trace the legs from B1'));
         $this->see('prove dead');
         $this->assertAccessible('trace, caution');
-        $this->click(fn() => $this->button('All is dead and disconnected'));
+        $this->click(fn() => $this->button('Everything is off and disconnected'));
         for ($n = 0; $n < 30 && !str_contains($this->text(), 'Found with'); $n++) {
             $this->find('.big');
             if (
@@ -90,7 +90,7 @@ final class NarrowboatTest extends BrowserTestCase
         }
         $this->see('Found with');
         $this->assertAccessible('trace, found');
-        $this->click(fn() => $this->button('Write it into the notes'));
+        $this->click(fn() => $this->button('Add to the notes'));
         $written = [
             'leg A B1 to port 2x2.5 9 ft 2 in, free, traced',
             'leg C B1 to bow 3x1.5, free, traced, core 3 broken',
@@ -120,7 +120,7 @@ final class NarrowboatTest extends BrowserTestCase
         );
         file_put_contents($file, 'no photo at all');
         $input->sendKeys($file);
-        $this->see('This is no photo that can be read');
+        $this->see('This photo cannot be read');
         $this->expectedErrors = ['422'];
         unlink($file);
     }
@@ -139,7 +139,7 @@ final class NarrowboatTest extends BrowserTestCase
     private function kit(): void
     {
         $this->click(fn() => $this->find('nav[aria-label=Stages] a:nth-child(2)'));
-        $this->see('options side by side');
+        $this->see('Options for ');
         $this->see('Choose A');
         $this->see('C1: set its switch to RGBW');
         $this->assertAccessible('kit, options of the cabin');
@@ -151,8 +151,8 @@ final class NarrowboatTest extends BrowserTestCase
         );
         $this->click(fn() => $this->button('Choose A'));
         $this->dontSee('Port lacks a strip');
-        $this->click(fn() => $this->button('piece by piece'));
-        $this->see('In the plan');
+        $this->click(fn() => $this->button('Choose parts'));
+        $this->see('Chosen');
         $this->see('Load, all full');
     }
 }

@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
 use Facebook\WebDriver\WebDriverBy;
 
-/** Networks that lie, phones that several people use, clocks that are wrong: no tick is lost, doubled or somebody else's. */
+/** Networks with wrong answers, shared phones, wrong clocks: no tick is lost, doubled or assigned to another person. */
 final class NetworkTest extends BrowserTestCase
 {
     private const STEPS =
@@ -26,7 +26,7 @@ final class NetworkTest extends BrowserTestCase
 
     public function test_what_something_in_between_answers_is_no_answer(): void
     {
-        // What the page loads while the relay cuts off, a font say, ends likewise.
+        // Other loads of the page, such as a font, fail the same way while the relay cuts off.
         $this->expectedErrors = ['502 (Bad Gateway)', 'ERR_EMPTY_RESPONSE'];
         $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
         $this->browser()->driver->get($hotspot->url . '/sign-in');
@@ -37,10 +37,10 @@ final class NetworkTest extends BrowserTestCase
         $done = $this->done();
         foreach (
             [
-                'sign-in' => 'a network may want you to sign in first',
-                'json' => 'a network may want you to sign in first',
-                'empty' => 'a network may want you to sign in first',
-                'gateway' => 'a network may want you to sign in first',
+                'sign-in' => 'the network may require a sign-in',
+                'json' => 'the network may require a sign-in',
+                'empty' => 'the network may require a sign-in',
+                'gateway' => 'the network may require a sign-in',
                 'cut' => 'No signal',
             ]
             as $mode => $said
@@ -49,7 +49,7 @@ final class NetworkTest extends BrowserTestCase
             $step = $this->undone();
             $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
             $this->see($said);
-            $this->see('one tick waits');
+            $this->see('1 tick on this device');
             self::assertNotNull(
                 $this->js("return document.querySelector('[data-step={$step}]')"),
                 "{$mode}: the page stays as it is",
@@ -57,18 +57,18 @@ final class NetworkTest extends BrowserTestCase
             if ($mode === 'sign-in') {
                 // Other pages do not come either, and say why; the open one stays.
                 $this->click(fn() => $this->find('a[href$="/jobs/1/wire"]'));
-                $this->see('The page that is open stays as it is');
+                $this->see('The open page stays as it is');
                 $this->click(fn() => $this->button('Understood'));
             }
             $hotspot->does('relay');
-            $this->dontSee('one tick waits');
+            $this->dontSee('1 tick on this device');
             $this->browser()->driver->navigate()->refresh();
             $this->find('[data-step]');
             self::assertSame(++$done, $this->done(), "{$mode}: the tick is kept, once");
         }
     }
 
-    public function test_somebody_else_on_the_same_device_does_not_send_what_they_did_not_press(): void
+    public function test_another_person_on_the_same_device_does_not_send_foreign_presses(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED', '401 (Unauthorized)'];
         $this->server()->artisan(
@@ -94,21 +94,21 @@ final class NetworkTest extends BrowserTestCase
 
             return $this->find("[data-step=\"{$step}\"] input[type=checkbox]")->isSelected();
         }, 'the step is not ticked');
-        $this->see('one tick waits on this device');
+        $this->see('1 tick on this device');
         $this->forget();
         $this->browser()->driver->get('about:blank');
         $this->browser()->offline(false);
         $this->open('/sign-in');
-        $this->see('One entry of Demo installer on this device');
+        $this->see('1 entry of Demo installer on this device');
         $this->enter('second@firm.example', 'a long enough word');
         $this->see('Jobs of');
-        $this->see('One entry of Demo installer on this device');
+        $this->see('1 entry of Demo installer on this device');
         $this->assertAccessible('home with a tick that waits');
         $this->open('/jobs/1/build');
-        $this->see('One entry of Demo installer on this device');
+        $this->see('1 entry of Demo installer on this device');
         self::assertSame($done, $this->done());
         $this->open('/shelf');
-        $this->see('One entry of Demo installer on this device');
+        $this->see('1 entry of Demo installer on this device');
         $this->forget();
         $this->signIn();
         $this->eventually(
@@ -123,7 +123,7 @@ final class NetworkTest extends BrowserTestCase
         self::assertSame($done + 1, $this->done());
     }
 
-    /** Going back shows what is so now; after signing out it shows the sign-in page and nothing of a job. */
+    /** Going back shows the current state; after signing out it shows the sign-in page and nothing of a job. */
     public function test_back_shows_the_newest_state_and_nothing_after_signing_out(): void
     {
         $this->signIn();

@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverKeys as Key;
 
-/** Units are put where they stand by keys on the tape sheet, by a drag onto a box, and by a form on the phone. */
+/** Units are placed by keys on the tape sheet, by a drag onto a box, and by a form on the phone. */
 final class PlacingTest extends BrowserTestCase
 {
     private function words(string $unit): string
@@ -41,13 +41,13 @@ final class PlacingTest extends BrowserTestCase
         $this->choose('[name="target"]', 'P4');
         $this->find('[name="up"]')->sendKeys('1,10');
         $this->assertAccessible('placing a unit on a phone');
-        $this->click(fn() => $this->button('Put it there'));
+        $this->click(fn() => $this->button('Save position'));
         $this->eventually(fn(): bool => str_contains($this->words('m1'), 'P4, 1.10 m up'), 'the form places nothing');
         $this->undoKeys();
-        $this->eventually(fn(): bool => str_contains($this->words('m1'), 'nowhere yet'), 'it is not undone');
+        $this->eventually(fn(): bool => str_contains($this->words('m1'), 'not placed'), 'it is not undone');
         $this->browser()->size(1280, 800);
         $this->open('/jobs/1/wire');
-        $this->see('loaded to');
+        $this->see('S1 load');
         $this->see('B1');
     }
 

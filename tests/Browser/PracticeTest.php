@@ -54,11 +54,11 @@ final class PracticeTest extends BrowserTestCase
             ),
             'C1 is never listed',
         );
-        // The keyboard goes on at what takes the place of what was pressed.
-        $this->button('I am through')->sendKeys(Key::ENTER);
-        $this->see('Press them, and see how it went');
+        // Focus moves to the replacement of the pressed element.
+        $this->button('Finished: test every control')->sendKeys(Key::ENTER);
+        $this->see('Test every control now');
         $this->press(Key::ENTER);
-        $this->see('Passed, and cleanly');
+        $this->see('Passed without help');
         self::assertSame('score', $this->js('return document.activeElement.id'));
         $this->assertAccessible('a lesson that is over');
         $this->find('input[type=range]');
@@ -72,7 +72,7 @@ final class PracticeTest extends BrowserTestCase
         return $this->browser()->driver->findElement(WebDriverBy::xpath("//button[normalize-space(.)='{$text}']"));
     }
 
-    /** What is answered without a signal leads on to the steps that were sent ahead, and arrives once there is one. */
+    /** An answer without a signal leads on to the steps sent ahead, and arrives once there is one. */
     public function test_a_run_on_site_goes_on_without_a_signal_and_catches_up(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];
@@ -94,9 +94,9 @@ final class PracticeTest extends BrowserTestCase
         $this->see('Press JOIN 6 times within 3.5 s on C1');
         $this->click(fn() => $this->button('Saw that'));
         $this->see('Look at C1: 4 quick');
-        $this->see('2 things wait to be sent');
+        $this->see('2 entries are not sent yet');
         $this->click(fn() => $this->button('Saw that'));
-        $this->see('The app lists it as');
+        $this->see('Name in the app’s list');
         self::assertSame(
             '1',
             (string) $this->server()->query(
@@ -106,7 +106,7 @@ final class PracticeTest extends BrowserTestCase
         $offline = $this->js(self::STEP);
         $this->browser()->offline(false);
         $this->dontSee('No signal');
-        $this->see('The app lists it as');
+        $this->see('Name in the app’s list');
         self::assertSame($offline, $this->js(self::STEP));
         $texts = $this->server()->query(
             "select text from join_events where join_run_id = {$run} and kind in ('saw', 'done') order by number",

@@ -9,14 +9,14 @@ use Facebook\WebDriver\WebDriverKeys as Key;
 /** The answer board by keyboard, something said, and a name that is taken for another. */
 final class ScenesTest extends BrowserTestCase
 {
-    public function test_cells_are_decided_and_what_is_said_is_answered(): void
+    public function test_decides_cells_and_answers_voice_commands(): void
     {
         $this->signIn();
         $this->filePicker()->sendKeys(dirname(__DIR__, 2) . '/database/demo/job-observatory.json');
         $this->see('Tape notes');
         $job = explode('/', $this->path())[2];
         $this->open("/jobs/{$job}/scenes");
-        $this->see('Which light answers to what');
+        $this->see('Which control works which light');
         $this->assertAccessible('scenes');
         $this->find('.board button[tabindex="0"]')->sendKeys(Key::ARROW_RIGHT);
         $this->press(Key::ARROW_DOWN);
@@ -34,15 +34,15 @@ final class ScenesTest extends BrowserTestCase
         $this->press('v');
         $this->press('all but the cove, 30 %', Key::ENTER);
         $this->see('Path, Bench, Rail, Jetty, Band: 30 %.');
-        $this->see('Jetty does not answer');
+        $this->see('Jetty cannot do that');
         $this->see('30 %');
         $this->assertAccessible('scenes, after something was said');
-        // What is decided here is what is joined.
+        // Decisions here are the planned joins.
         $this->open("/jobs/{$job}/join");
-        $this->see('Join on site, or rehearse it first');
+        $this->see('Join on site, or rehearse first');
     }
 
-    /** A scene is set with the light in view, something starts it, and what fights is told; the lesson is ticked at hand-over. */
+    /** A scene is edited with its light in view, a trigger starts it, and conflicts are reported; the topic is ticked at hand-over. */
     public function test_a_scene_is_set_starts_by_itself_and_is_shown(): void
     {
         $this->signIn();
@@ -50,7 +50,7 @@ final class ScenesTest extends BrowserTestCase
         $this->see('Tape notes');
         $job = explode('/', $this->path())[2];
         $this->open("/jobs/{$job}/scenes");
-        $this->see('Which light answers to what');
+        $this->see('Which control works which light');
         $this->press('n');
         $this->see('Name, as people will say it');
         $this->eventually(
@@ -71,20 +71,20 @@ final class ScenesTest extends BrowserTestCase
             'the picture does not follow',
         );
         $this->assertAccessible('scenes, while one is set');
-        $this->click(fn() => $this->button('Keep the scene'));
-        $this->find('[aria-label="Set it: “Tidying”"]');
-        $this->click(fn() => $this->button('By itself'));
-        $this->see('What starts by itself');
+        $this->click(fn() => $this->button('Save scene'));
+        $this->find('[aria-label="Edit: “Tidying”"]');
+        $this->click(fn() => $this->button('Automation'));
+        $this->see('Automation');
         $this->see('Sunrise');
         $this->click(fn() => $this->find('[aria-labelledby=starts] h2 button'));
-        $this->see('Leave it as it was');
+        $this->see('Cancel');
         $this->assertAccessible('scenes, by itself');
         $this->js(
             'const s = document.querySelector("form select[data-first]"); s.value = "push"; s.dispatchEvent(new Event("change", { bubbles: true }));',
         );
         $this->click(fn() => $this->button('Keep it'));
         // The list of kinds in its form has the word too: it is kept when the form is gone.
-        $this->dontSee('Leave it as it was');
+        $this->dontSee('Cancel');
         $this->click(fn() => $this->button('Reach'));
         $this->see('Zigbee channels beside Wi-Fi');
         $this->assertAccessible('scenes, reach');

@@ -8,7 +8,7 @@ use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
 
-/** What the walk does not pass: the mouse, two tabs, a phone, the night face, bad files. */
+/** Cases outside the walk: the mouse, two tabs, a phone, the night face, bad files. */
 final class ScreensTest extends BrowserTestCase
 {
     protected function setUp(): void
@@ -27,7 +27,7 @@ final class ScreensTest extends BrowserTestCase
             fn(): bool => (int) $this->find('[data-feed=f1]')->getAttribute('aria-valuenow') > 60,
             'the feed stayed',
         );
-        // What is seen may still be a preview.
+        // The shown value may still be a preview.
         $this->eventually(fn(): bool => $this->revision() > $before, 'the move is not kept');
         $pad = (int) $this->find('[data-feed=f1]')->getAttribute('aria-valuenow');
         $this->open('/jobs/1/wire');
@@ -50,7 +50,7 @@ final class ScreensTest extends BrowserTestCase
         );
     }
 
-    public function test_a_stale_tab_is_told_what_happened_and_shows_it(): void
+    public function test_a_stale_tab_reports_and_shows_the_conflict(): void
     {
         $driver = $this->browser()->driver;
         $this->open('/jobs/1/wire');
@@ -117,11 +117,11 @@ final class ScreensTest extends BrowserTestCase
         $driver->close();
         $driver->switchTo()->window($first);
         $this->typeAtTheEnd('; # mine');
-        $this->see('because they were changed elsewhere meanwhile');
+        $this->see('because they were changed elsewhere in the meantime');
         self::assertStringEndsWith('; # theirs', (string) $this->find('textarea')->getAttribute('value'));
         self::assertStringEndsWith('; # mine', $this->find('[role=alert] pre')->getText());
         $this->browser()->driver->executeScript(
-            '[...document.querySelectorAll("button")].find((b) => b.innerText === "Put these in").click()',
+            '[...document.querySelectorAll("button")].find((b) => b.innerText === "Use these").click()',
         );
         $this->eventually(
             fn(): bool => str_ends_with((string) $this->find('textarea')->getAttribute('value'), '; # mine'),
@@ -138,13 +138,13 @@ final class ScreensTest extends BrowserTestCase
         $this->find('input[name=drop]');
         $this->assertAccessible('limits');
         $this->press('zwei', Key::ENTER);
-        $this->see('is no number');
+        $this->see('is not a number');
         $this->browser()
             ->driver->getKeyboard()
             ->sendKeys([Key::CONTROL, 'a', Key::NULL]);
         $this->press('2,5', Key::ENTER);
         $this->see('at most 0.60 V, 2.5 % of 24 V');
-        self::assertStringContainsString('V lost before the strip', $this->text());
+        self::assertStringContainsString('V voltage drop in the cables', $this->text());
         $this->undoKeys();
         $this->dontSee('at most 0.60 V');
     }
@@ -175,7 +175,7 @@ final class ScreensTest extends BrowserTestCase
         $this->expectedErrors = ['422'];
     }
 
-    public function test_a_lost_connection_is_said_and_what_was_typed_is_kept_when_it_is_back(): void
+    public function test_reports_a_lost_connection_and_keeps_the_typed_text(): void
     {
         $this->open('/jobs/1/survey');
         $this->find('textarea');

@@ -10,10 +10,10 @@ use Symfony\Component\Process\Process;
 /** The application on a free port with a database of its own, in demo mode with the demo jobs. */
 final class Server
 {
-    /** Minutes: sessions are files, whose age the file system tells by its own clock, whatever EMBER_NOW says. */
+    /** Minutes: sessions are files, whose age the file system takes from its own clock, not from EMBER_NOW. */
     private const LASTING = '10000000';
 
-    /** What every server of the same jobs begins with: made once by a process of the tests. */
+    /** Initial data of every server with the same jobs: made once by a test process. */
     private const SAME = ['ember.sqlite', 'routes.php'];
 
     /** @var array<string, array<string, string>> the content of those files, by where the jobs come from */

@@ -39,13 +39,13 @@ final class ShelfTest extends BrowserTestCase
         $field = $this->find('input[name=channelAmps]');
         $field->clear();
         $field->sendKeys(['nought', Key::ENTER]);
-        $this->see('“nought” is no number');
+        $this->see('“nought” is not a number');
         $this->expectedErrors = ['422'];
         $field = $this->find('input[name=channelAmps]');
         $field->clear();
         $field->sendKeys(['3', Key::ENTER]);
         $this->see('holds an older copy');
-        $this->click(fn() => $this->button('See what would move in it'));
+        $this->click(fn() => $this->button('Preview the changes'));
         $this->see('C1 carries');
         $this->click(fn() => $this->find('section[aria-labelledby=uses] button.act'));
         $this->see('holds it as it is');
@@ -68,11 +68,11 @@ final class ShelfTest extends BrowserTestCase
         $input->setFileDetector(new LocalFileDetector());
         file_put_contents($file, "kind,id,name,amps,form\nfuse,fuse-own,Own fuse,five,blade\n");
         $input->sendKeys($file);
-        $this->see('Line 2, amps: “five” is no number.');
+        $this->see('Line 2, amps: “five” is not a number.');
         $this->expectedErrors = ['422'];
         file_put_contents($file, "kind,id,name,amps,form\nfuse,fuse-own,Own fuse,5,blade\n");
         $input->sendKeys($file);
-        $this->see('1 new, 0 changed, 0 as they were');
+        $this->see('1 new, 0 changed, 0 unchanged');
         unlink($file);
         $this->eventually(fn(): bool => preg_match('/Fuses\s*10/', $this->text()) === 1, 'the new fuse is not counted');
         self::assertMatchesRegularExpression('/Fuses\s*10/', $this->text());
@@ -83,13 +83,13 @@ final class ShelfTest extends BrowserTestCase
         $this->open('/jobs/1/wire');
         $this->find('[data-feed=f1]');
         $this->press('p');
-        $this->click(fn() => $this->button('Work it out'));
-        $this->see('Why nothing cheaper');
+        $this->click(fn() => $this->button('Find the cheapest'));
+        $this->see('Why not cheaper');
         $this->see('limit 0.90');
-        $this->see('As it is drawn');
-        $this->see('Cheapest single change that mends it');
+        $this->see('Current layout');
+        $this->see('Cheapest single change that fixes it');
         $this->assertAccessible('wire with a proposal');
-        $this->click(fn() => $this->button('Take it'));
+        $this->click(fn() => $this->button('Use it'));
         $this->dontSee('Cove: visibly dull');
         $this->see('C1 to 4.50 m');
         $this->undoKeys();
@@ -112,7 +112,7 @@ final class ShelfTest extends BrowserTestCase
         $this->find('[data-run]');
         $this->press('p');
         $this->click(fn() => $this->find('[role=dialog] input[value=job]'));
-        $this->click(fn() => $this->button('Work it out'));
+        $this->click(fn() => $this->button('Find the cheapest'));
         $this->see('Solving one layout after the other');
         $this->eventually(
             fn(): bool => preg_match('/: .+\. (\d+)\s+so far/', $this->text(), $found) === 1 && (int) $found[1] > 20,
@@ -120,11 +120,11 @@ final class ShelfTest extends BrowserTestCase
         );
         $this->click(fn() => $this->button('Stop and show the best so far'));
         // The layout that is being solved is solved to its end, however busy the machine is.
-        $this->see('Stopped: this holds the limits');
-        self::assertMatchesRegularExpression('/It cannot be cheaper than/', $this->text());
-        $this->click(fn() => $this->button('Take it'));
-        $this->eventually(fn(): bool => !str_contains($this->text(), 'Stopped: this holds'), 'it is not taken');
-        $this->see('loaded to');
+        $this->see('Stopped: this layout meets the limits');
+        self::assertMatchesRegularExpression('/Lower bound of the cost/', $this->text());
+        $this->click(fn() => $this->button('Use it'));
+        $this->eventually(fn(): bool => !str_contains($this->text(), 'Stopped: this layout meets'), 'it is not taken');
+        $this->see('S1 load');
         $this->see('revision 2');
     }
 }

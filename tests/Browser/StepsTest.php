@@ -46,7 +46,7 @@ final class StepsTest extends BrowserTestCase
         $this->see('visit 2');
     }
 
-    public function test_build_goes_by_the_keyboard_alone_by_night_too(): void
+    public function test_build_works_by_keyboard_alone_at_night(): void
     {
         $this->open('/jobs/1/build');
         $this->find('[data-bar]');
@@ -63,7 +63,7 @@ final class StepsTest extends BrowserTestCase
         // It stays where it was pressed. Another time is written, and kept.
         $this->find("[data-step={$step}] input.field")->sendKeys([Key::CONTROL, 'a', Key::NULL, '33', Key::TAB]);
         usleep(300_000);
-        $this->dontSee('waits for a signal');
+        $this->dontSee('not sent yet');
         $this->browser()->driver->navigate()->refresh();
         $this->find('[data-bar]');
         $this->eventually(
@@ -102,7 +102,7 @@ final class StepsTest extends BrowserTestCase
             $this->js('return document.documentElement.scrollWidth'),
             'nothing is wider than the phone',
         );
-        // Pressed until it is so: the page may be drawn anew under the thumb.
+        // Pressed until it is so: the page may be redrawn under the thumb.
         $this->eventually(function (): bool {
             $this->js(
                 "[...document.querySelectorAll('button')].find((b) => b.textContent.trim() === 'Let the plan place it again')?.click()",
@@ -115,7 +115,7 @@ final class StepsTest extends BrowserTestCase
         $this->js("document.querySelector('[data-step=second-cove] button[aria-expanded]').click()");
         $this->choose("{$dry} select", 'diffuser-cove');
         $this->see('in a circle');
-        // Chosen until it is so: what was refused may be drawn anew over it, and what is kept is offered no longer.
+        // Repeats until chosen: a refusal may redraw the page, and a saved choice is no longer offered.
         $this->eventually(function () use ($dry): bool {
             $this->js(
                 "const s = document.querySelector('{$dry} select');" .
@@ -191,19 +191,19 @@ final class StepsTest extends BrowserTestCase
         foreach ($steps as $step) {
             $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
         }
-        $this->see('No signal: 3 ticks wait on this device');
+        $this->see('No signal: 3 ticks on this device');
         $this->afterBounce();
         $this->click(fn() => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
-        $this->see('No signal: 4 ticks wait on this device');
+        $this->see('No signal: 4 ticks on this device');
         $this->signal(true);
         $this->dontSee('No signal');
         $this->see('2of ');
-        $this->dontSee('waits for a signal');
+        $this->dontSee('not sent yet');
         // Once more, with the page closed before the signal is back.
         $this->signal(false);
         $this->afterBounce();
         $this->click(fn() => $this->find("[data-step=\"{$steps[2]}\"] input[type=checkbox]"));
-        $this->see('No signal: one tick waits on this device');
+        $this->see('No signal: 1 tick on this device');
         $this->signal(true, false);
         $this->open('/jobs/2/build');
         $this->see('3of ');
@@ -211,19 +211,19 @@ final class StepsTest extends BrowserTestCase
         $this->browser()->size(1280, 800);
     }
 
-    /** A second press on a row within a second counts once: whoever means it waits that long. */
+    /** A second press on a row within a second counts once: the person who means it waits that long. */
     private function afterBounce(): void
     {
         usleep(1_100_000);
     }
 
-    /** Without a signal nothing reaches the server; the page is told when it is back, as a phone tells it. */
+    /** Without a signal nothing reaches the server; the page gets the online event, as on a phone. */
     private function signal(bool $there, bool $told = true): void
     {
         $tools = new ChromeDevToolsDriver($this->browser()->driver);
         $tools->execute('Network.enable');
         if ($there && !$told) {
-            // An empty page in between: what was open is closed.
+            // An empty page in between closes everything open.
             $this->browser()->driver->get('about:blank');
         }
         $tools->execute('Network.emulateNetworkConditions', [

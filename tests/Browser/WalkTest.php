@@ -34,7 +34,7 @@ final class WalkTest extends BrowserTestCase
         $this->see('is not measured yet');
         $this->press('e');
         $this->press("start door\n5.20 cove\nright 3,8O cove");
-        $this->see('has a letter among its digits. Meant 3,80?');
+        $this->see('has a letter among its digits. Did you mean 3,80?');
         self::assertSame('3,8O', $this->find('.behind .slip')->getText());
         $this->assertAccessible('survey with a slip');
         $this->press(
@@ -63,7 +63,7 @@ final class WalkTest extends BrowserTestCase
         $this->see('Choose C');
         $this->assertAccessible('kit, options side by side');
         $this->press('k');
-        $this->see('What speaks against one here stands beside it');
+        $this->see('Problems are shown on the right');
         $this->assertAccessible('kit');
         foreach (
             [
@@ -147,20 +147,20 @@ final class WalkTest extends BrowserTestCase
         $this->see('d / b = ');
         $this->assertAccessible('wire with a working open');
         $this->press(Key::ESCAPE);
-        // Lengths that were reckoned are kept, from the find-and-do box.
+        // Lengths that were calculated are kept, from the find-and-do box.
         for ($n = 0; $n < 5 && str_contains($this->text(), 'not measured yet'); $n++) {
             $this->leaveField();
             $open = $this->openPoints();
             $this->press('/');
             $this->find('[role=dialog] input');
-            $this->press('keep', Key::ENTER);
+            $this->press('calculated', Key::ENTER);
             $this->eventually(fn(): bool => $this->openPoints() < $open, 'nothing was kept');
         }
         $this->leaveField();
         $this->press('7');
     }
 
-    /** Points on the slate, of all stages. */
+    /** Open points of all stages. */
     private function openPoints(): int
     {
         return preg_match('/(\d+) in all/', $this->text(), $found) === 1 ? (int) $found[1] : 0;
@@ -168,7 +168,7 @@ final class WalkTest extends BrowserTestCase
 
     private function join(): void
     {
-        $this->see('Join on site, or rehearse it first');
+        $this->see('Join on site, or rehearse first');
         $this->assertAccessible('join before a run');
         $this->press('b');
         $this->see('Switch C1 on');
@@ -180,7 +180,7 @@ final class WalkTest extends BrowserTestCase
         $this->press('d');
         $this->see('JOIN pressed 6 times');
         $this->press('n');
-        $this->see('Nothing seen. Nothing: the gesture did not count.');
+        $this->see('Nothing seen. No response: the gesture did not count.');
         $this->assertAccessible('join after a miss');
         $this->press('d');
         $this->see('C1, reset: nothing seen');
@@ -201,14 +201,14 @@ final class WalkTest extends BrowserTestCase
             ->driver->getKeyboard()
             ->sendKeys([Key::CONTROL, 'a', Key::NULL]);
         $this->press(Key::BACKSPACE, Key::ENTER);
-        $this->see('Type what people will say');
+        $this->see('Type the name for voice control');
         $this->tabTo('input[name=name]');
         $this->press('Cove', Key::ENTER);
         $this->leaveField();
-        $this->see('Work C1, cove by H1');
+        $this->see('Control C1, cove by H1');
         $this->press('y');
         $this->proved();
-        $this->see('Pressed on the stand-ins: 1 of 1 work.');
+        $this->see('On the simulated devices: 1 of 1 controls work.');
         $this->see('Nothing that happens here is joined.');
         $this->assertAccessible('join done');
         $this->onSite();
@@ -216,7 +216,7 @@ final class WalkTest extends BrowserTestCase
         $this->press('9');
     }
 
-    /** The same with the real thing: what is seen is said, and that alone joins. */
+    /** The same on real devices: observations are entered, and only they join. */
     private function onSite(): void
     {
         $this->press('b');
@@ -241,7 +241,7 @@ final class WalkTest extends BrowserTestCase
         $this->find('input[name=name]');
         $this->press(Key::ENTER);
         $this->leaveField();
-        $this->see('Work C1, cove by H1');
+        $this->see('Control C1, cove by H1');
         $this->press('y');
         $this->proved();
     }

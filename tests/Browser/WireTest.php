@@ -22,22 +22,22 @@ final class WireTest extends BrowserTestCase
         $this->click(fn() => $this->button('New scene'));
         $this->find('[role=dialog] input[maxlength="40"]')->sendKeys('Stars');
         $fields = $this->browser()->driver->findElements(WebDriverBy::cssSelector('[role=dialog] fieldset input'));
-        $this->click(fn() => $this->button('Keep the scene'));
+        $this->click(fn() => $this->button('Save scene'));
         $this->see('Nothing is lit in it');
         $fields[0]->clear()->sendKeys('20');
         $this->assertAccessible('wire with a scene’s dialog');
-        $this->click(fn() => $this->button('Keep the scene'));
+        $this->click(fn() => $this->button('Save scene'));
         $this->pick('Scene', 'Stars');
         $this->see('Supplies in “Stars”');
-        // A fifth of the time the whole current flows: the peak is five times the average and a little more for what stands by.
+        // A fifth of the time the full current flows: the peak is five times the average plus standby.
         $amps = fn(string $what): float => (float) trim(
             (string) strrchr($this->find("[data-figure='S1 {$what}']")->getText(), ':'),
             ': ',
         );
         self::assertEqualsWithDelta(5.0, $amps('peak') / $amps('average'), 0.3);
         $this->click(fn() => $this->button('Change it'));
-        $this->click(fn() => $this->button('Take it out'));
-        $this->see('Supplies at everything full');
+        $this->click(fn() => $this->button('Remove'));
+        $this->see('Supplies all at full');
     }
 
     public function test_fuses_joints_pins_and_fixtures_are_set(): void
@@ -46,7 +46,7 @@ final class WireTest extends BrowserTestCase
         $this->kept('Fuse of K1', 'fuse-10');
         $this->pick('Joints of K2', 'lip');
         $this->kept('Joints of K2', 'connector-clip');
-        $this->find('input[aria-label^="How many of X1"]')->sendKeys([Key::CONTROL, 'a', Key::NULL, '4', Key::TAB]);
+        $this->find('input[aria-label^="Number of X1"]')->sendKeys([Key::CONTROL, 'a', Key::NULL, '4', Key::TAB]);
         $this->see('144 W');
         $this->click(fn() => $this->find('article input[type=checkbox]'));
         $this->eventually(
@@ -61,7 +61,7 @@ final class WireTest extends BrowserTestCase
         $this->press('b');
         $this->find('[data-feed=f2]');
         $this->press('t');
-        $this->see('Two layouts side by side');
+        $this->see('Compare two layouts');
         $this->see('As in revision');
         $this->eventually(
             fn(): bool => preg_match('/even 0\.8\d, fed at 2.*even 0\.\d\d, fed at 1/s', $this->text()) === 1,
@@ -80,7 +80,7 @@ final class WireTest extends BrowserTestCase
         $this->click(fn() => $this->find('[data-split=parts] button.press'));
         $this->see('Cove 2 of 2');
         $this->press('/');
-        $this->find('[role=dialog] input')->sendKeys(['back together cove 1', Key::ENTER]);
+        $this->find('[role=dialog] input')->sendKeys(['rejoin cove 1', Key::ENTER]);
         $this->click(fn() => $this->find('[data-split=whole] button.press'));
         $this->dontSee('Cove 2 of 2');
         $this->find('[data-feed=f1]');
@@ -88,7 +88,7 @@ final class WireTest extends BrowserTestCase
 
     private function kept(string $label, string $value): void
     {
-        $this->see('Kept ');
+        $this->see('Saved ');
         $this->browser()->driver->navigate()->refresh();
         $this->find('[data-feed=f1]');
         $this->eventually(

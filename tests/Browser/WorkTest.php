@@ -15,8 +15,8 @@ final class WorkTest extends BrowserTestCase
     public function test_the_observatory_goes_from_plan_to_packed_van(): void
     {
         $this->open('/jobs/1/parts');
-        $this->see('no fewer lengths would do');
-        $this->see('without a strip yet');
+        $this->see('fewest lengths possible');
+        $this->see('no strip chosen');
         $this->choose('[data-part="cable-3x15"] select', 'ordered');
         $day = Browser::day(14);
         // Typed digit by digit, as a hand does: nothing is sent or lost half way.
@@ -33,9 +33,9 @@ final class WorkTest extends BrowserTestCase
             ) === $day,
             'the day is not kept',
         );
-        $this->see('blocks Cove: lay cables');
+        $this->see('needed for Cove: lay cables');
         $this->working('[data-part="profile-flat"] [data-figure="Cost"]', ['(b - o) * p', '130.00']);
-        $this->working('[data-part="connector-solder"] [data-figure="Plan asks for"]', [
+        $this->working('[data-part="connector-solder"] [data-figure="Planned"]', [
             'a1 + a2 + a3',
             'its strip is joined at 3 places',
         ]);
@@ -59,17 +59,17 @@ final class WorkTest extends BrowserTestCase
         $this->assertAccessible('parts');
         $this->blur();
         $this->press('q');
-        $this->click(fn() => $this->button('Note it as given'));
-        $this->see('Nothing has changed since.');
-        // What other terms would change stands there before they are kept.
+        $this->click(fn() => $this->button('Mark as sent'));
+        $this->see('No changes since.');
+        // The effect of other terms is shown before they are saved.
         $this->find('[name="hourRate"]')->sendKeys([Key::CONTROL, 'a', Key::NULL, '50']);
-        $this->see('The quote would move by');
+        $this->see('The quote would change by');
         $this->see('Laying cables');
         $this->assertAccessible('quote');
-        $this->click(fn() => $this->button('Keep these'));
+        $this->click(fn() => $this->button('Save terms'));
         $this->eventually(
-            fn(): bool => !str_contains($this->find('[role="dialog"]')->getText(), 'would move by') &&
-                str_contains($this->find('[role="dialog"]')->getText(), 'What has changed since'),
+            fn(): bool => !str_contains($this->find('[role="dialog"]')->getText(), 'would change by') &&
+                str_contains($this->find('[role="dialog"]')->getText(), 'Changes since'),
             'the new rate is not kept beside what was given',
         );
         $this->press(Key::ESCAPE);
@@ -93,20 +93,20 @@ final class WorkTest extends BrowserTestCase
         $this->see('took');
         $this->assertAccessible('build');
         $this->open('/jobs/1/day-sheets');
-        $this->see('Cove: dry run');
+        $this->see('Cove: trial fit');
         $this->see('tape measure');
     }
 
     public function test_one_piece_offcuts_and_how_a_run_is_made_up(): void
     {
         $this->open('/jobs/1/parts');
-        $this->see('no fewer lengths would do');
+        $this->see('fewest lengths possible');
         $this->press('w');
         $this->choose('[data-making="cove"] [data-field="length"]', 'never');
-        $this->see('is to be in one piece');
+        $this->see('joints are not allowed');
         $this->assertAccessible('parts with a run’s making');
         $this->click(fn() => $this->button('Allow joints in Cove'));
-        $this->dontSee('is to be in one piece');
+        $this->dontSee('joints are not allowed');
         $this->click(fn() => $this->button('Offcuts in the van'));
         $this->find('[role=dialog] input')->sendKeys(['4,5', Key::ENTER]);
         $this->see('4.50');
@@ -114,7 +114,7 @@ final class WorkTest extends BrowserTestCase
         $this->press(Key::ESCAPE);
         // 18 m: three reels of five and the offcut of four and a half.
         $this->see('of 5.00 m, 1 offcut');
-        $this->working('figure [data-figure="Bought"]', ['(P - O) / L + r', 'No fewer would do']);
+        $this->working('figure [data-figure="Bought"]', ['(P - O) / L + r', 'Fewest possible']);
         self::assertStringContainsString('3', $this->find('figure [data-figure="Bought"]')->getText());
         $this->choose('[data-part="strip-tunable-24"] select', 'packed');
         $this->see('1of 14');
@@ -125,11 +125,11 @@ final class WorkTest extends BrowserTestCase
     public function test_the_narrowboat_goes_from_plan_to_quote_labels_and_day_plan(): void
     {
         $this->open('/jobs/2/kit');
-        $this->see('options side by side');
+        $this->see('Options for ');
         $this->chooseFirstOption('Port', 'port');
         $this->firstOption(2, 'star');
         $this->open('/jobs/2/parts');
-        $this->see('no fewer lengths would do');
+        $this->see('fewest lengths possible');
         $this->see('Clear silicone');
         foreach ($this->browser()->driver->findElements(WebDriverBy::cssSelector('[data-part]')) as $row) {
             $part = (string) $row->getAttribute('data-part');
@@ -144,7 +144,7 @@ final class WorkTest extends BrowserTestCase
         $this->assertAccessible('parts of the narrowboat');
         $this->blur();
         $this->press('q');
-        $this->see('As the job stands');
+        $this->see('Current quote');
         $this->press(Key::ESCAPE);
         $this->open('/jobs/2/van');
         $this->see('packed');
@@ -154,7 +154,7 @@ final class WorkTest extends BrowserTestCase
         $this->see('seal the ends with silicone');
         $this->see('cures');
         $this->open('/jobs/2/day-sheets');
-        $this->see('Port: dry run');
+        $this->see('Port: trial fit');
     }
 
     /** @param  list<string>  $words  that the working of a number shows */

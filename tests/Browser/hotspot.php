@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// A network that is in between: hands every request on to the server, or answers in its place. What it does stands in a file.
+// A network in between: forwards every request to the server, or answers in its place. A file sets its behaviour.
 $mode = trim((string) file_get_contents((string) getenv('HOTSPOT_MODE')));
 if ($mode === 'sign-in') {
     header('Content-Type: text/html');

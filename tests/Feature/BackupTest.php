@@ -22,7 +22,7 @@ use Symfony\Component\Process\Process;
 use Tests\TestCase;
 use ZipArchive;
 
-/** What was backed up is all there, elsewhere too; what cannot be restored is refused with words and changes nothing. */
+/** A backup restores completely, elsewhere too; a damaged one is refused with a message and changes nothing. */
 final class BackupTest extends TestCase
 {
     use DatabaseFiles;
@@ -31,11 +31,11 @@ final class BackupTest extends TestCase
     {
         $this->travelTo('2026-12-01 09:00:00');
         $this->filled();
-        // The list's summaries are worked out when they are first asked for.
+        // The list's summaries are calculated when they are first asked for.
         $this->pages();
         $before = $this->pages();
         self::assertSame(0, Artisan::call('ember:backup', ['file' => "{$this->home}/kept.zip"]));
-        self::assertStringContainsString('2 jobs, 3 revisions, 1 photos, all read back', Artisan::output());
+        self::assertStringContainsString('2 jobs, 3 revisions, 1 photos, all verified', Artisan::output());
         $this->database('elsewhere', false);
         self::assertSame(0, Artisan::call('ember:restore', ['file' => "{$this->home}/kept.zip"]), Artisan::output());
         $after = $this->pages();
@@ -116,7 +116,7 @@ final class BackupTest extends TestCase
                 },
                 'damaged',
             ],
-            'no zip' => [static fn(string $file) => file_put_contents($file, 'hello'), 'no backup of Ember Dusk'],
+            'no zip' => [static fn(string $file) => file_put_contents($file, 'hello'), 'not an Ember Dusk backup'],
             'another zip' => [$manifest(static fn(): array => ['hello' => 1]), 'its manifest cannot be read'],
             'a newer program' => [
                 $manifest(
@@ -134,7 +134,7 @@ final class BackupTest extends TestCase
                     $file,
                     static fn(string $s): string => substr_replace($s, 'X', intdiv(strlen($s), 2), 1),
                 ),
-                'not as it was',
+                'has changed since',
             ],
             'a revision that cannot be read' => [
                 static function (string $file) use ($database, $manifest): void {
@@ -157,7 +157,7 @@ final class BackupTest extends TestCase
     }
 
     #[DataProvider('broken')]
-    public function test_what_is_newer_or_damaged_is_refused_with_words(callable $break, string $said): void
+    public function test_refuses_newer_or_damaged_backups_with_a_message(callable $break, string $said): void
     {
         $this->database('first');
         $this->job($this->crew());
@@ -178,11 +178,11 @@ final class BackupTest extends TestCase
         Backup::to("{$this->home}/kept.zip");
         $kept = hash_file('sha256', "{$this->home}/kept.zip");
         self::assertSame(2, Artisan::call('ember:backup', ['file' => "{$this->home}/kept.zip"]));
-        self::assertStringContainsString('is there already', Artisan::output());
+        self::assertStringContainsString('already exists', Artisan::output());
         self::assertSame(2, Artisan::call('ember:restore', ['file' => "{$this->home}/kept.zip"]));
-        self::assertStringContainsString('is not empty: there are crews in it', Artisan::output());
+        self::assertStringContainsString('is not empty: it contains crews', Artisan::output());
         self::assertSame(2, Artisan::call('ember:backup', ['file' => "{$this->home}/nowhere/kept.zip"]));
-        self::assertStringContainsString('no folder that can be written to', Artisan::output());
+        self::assertStringContainsString('not a writable folder', Artisan::output());
         self::assertSame($kept, hash_file('sha256', "{$this->home}/kept.zip"));
         self::assertSame(1, Job::query()->count());
     }

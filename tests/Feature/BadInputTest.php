@@ -29,7 +29,7 @@ use Symfony\Component\Process\Process;
 use Tests\TestCase;
 use UnexpectedValueException;
 
-/** What no well-meaning page sends: each is refused with words, none fails the server. */
+/** Input that no normal page sends: each is refused with a message, none fails the server. */
 final class BadInputTest extends TestCase
 {
     use DatabaseFiles;
@@ -94,7 +94,7 @@ final class BadInputTest extends TestCase
         $this->raw("/jobs/{$this->job->id}/{$path}", $json)
             ->assertStatus(422)
             ->assertJsonPath('pointer', $pointer)
-            ->assertJsonPath('message', 'A number was expected, not an infinite one.');
+            ->assertJsonPath('message', 'A finite number was expected.');
     }
 
     /** @return array<string, array{string, int, string}> file, status, message */
@@ -108,16 +108,8 @@ final class BadInputTest extends TestCase
                 422,
                 'The number is too large to be one.',
             ],
-            'a zip' => [
-                "PK\x03\x04" . str_repeat("\0", 60),
-                422,
-                'The file is packed (zip). Unpack it first, then take what is in it.',
-            ],
-            'a gzip' => [
-                (string) gzencode($job),
-                422,
-                'The file is packed (gzip). Unpack it first, then take what is in it.',
-            ],
+            'a zip' => ["PK\x03\x04" . str_repeat("\0", 60), 422, 'The file is packed (zip). Unpack it first.'],
+            'a gzip' => [(string) gzencode($job), 422, 'The file is packed (gzip). Unpack it first.'],
             'a byte-order mark' => ["\xEF\xBB\xBF" . $job, 201, ''],
         ];
     }
@@ -147,7 +139,7 @@ final class BadInputTest extends TestCase
             'file' => UploadedFile::fake()->createWithContent('shelf.csv', str_repeat('kind,', 500_000) . "\n"),
         ])
             ->assertStatus(422)
-            ->assertJsonPath('message', 'Line 1 has 500001 columns; at most 400 are read.');
+            ->assertJsonPath('message', 'Line 1 has 500001 columns; at most 400 are accepted.');
     }
 
     public function test_an_array_as_address_at_sign_in(): void
@@ -190,7 +182,7 @@ final class BadInputTest extends TestCase
             ->assertSee('nowhere');
     }
 
-    public function test_a_full_disk_is_told_in_plain_words_and_logged_with_its_cause(): void
+    public function test_reports_a_full_disk_and_logs_its_cause(): void
     {
         $this->begin();
         $log = $this->home . '/log.txt';
@@ -264,7 +256,7 @@ final class BadInputTest extends TestCase
         $this->postJson('/thrown')->assertStatus(500);
     }
 
-    /** Another process holds the write lock for longer than a request waits: every kind of write says so. */
+    /** Another process holds the write lock for longer than a request waits: every kind of write reports it. */
     public function test_a_database_that_stays_locked_is_explained(): void
     {
         $this->begin();
@@ -404,7 +396,7 @@ final class BadInputTest extends TestCase
             ->assertStatus(422)
             ->assertJsonPath(
                 'message',
-                'The photo has 5001 x 5000 pixels; at most 25 million are taken. Let the camera make smaller ones.',
+                'The photo has 5001 x 5000 pixels; at most 25 million are accepted. Use a smaller picture size.',
             );
     }
 }

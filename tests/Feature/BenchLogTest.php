@@ -10,7 +10,7 @@ use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 use Tests\TestCase;
 
-/** What the bench leaves behind: the log, the sheet, a measured reel. */
+/** Results of the bench: the log, the sheet, a measured reel. */
 final class BenchLogTest extends TestCase
 {
     use BenchRequests;
@@ -41,7 +41,7 @@ final class BenchLogTest extends TestCase
         self::assertSame(['Hall: Damp behind the shelf'], $find('q=damp%20shelf'));
         self::assertSame([], $find('q=100%25'), 'a percent sign is a percent sign');
         self::assertSame(['S1, its terminals, at full: 23.9 V'], $find('part=s1'));
-        self::assertSame(['Hall: Bar: dry run: done'], $find('kind=tick'));
+        self::assertSame(['Hall: Bar: trial fit: done'], $find('kind=tick'));
         self::assertCount(3, $find('q=ann'));
         $csv = (string) $this->get("/jobs/{$this->job->id}/log.csv")
             ->assertOk()
@@ -61,7 +61,7 @@ final class BenchLogTest extends TestCase
         ])->assertStatus(422);
     }
 
-    public function test_the_sheet_shows_readings_beside_predictions_and_what_was_not_tested(): void
+    public function test_the_sheet_shows_readings_beside_predictions_and_missing_tests(): void
     {
         $sheet = fn(): string => html_entity_decode(
             strip_tags((string) $this->get("/jobs/{$this->job->id}/sheet")->getContent()),
@@ -83,7 +83,7 @@ final class BenchLogTest extends TestCase
         );
     }
 
-    /** One reel of ten metres, 1.9 A, 24.0 and 20.6 V at its ends: its rails go to the shelf only when that is said. */
+    /** One reel of ten metres, 1.9 A, 24.0 and 20.6 V at its ends: its rails are saved to the shelf only on request. */
     public function test_a_measured_reel_is_offered_to_the_shelf_and_never_forced(): void
     {
         $entry = fn(): ?array => $this->job->crew->kitEntries()->where('entry_id', 'strip-single-24')->first()

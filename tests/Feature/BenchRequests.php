@@ -15,7 +15,7 @@ use EmberDusk\Values\Finding;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Str;
 
-/** A crew with a job on the bench, and what is asked and noted there. */
+/** A crew with a job on the bench, and its requests there. */
 trait BenchRequests
 {
     private Job $job;

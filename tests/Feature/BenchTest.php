@@ -21,7 +21,7 @@ use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Str;
 use Tests\TestCase;
 
-/** The bench over HTTP: what is noted comes once and stays, practices stay apart, the log is searched, written and read in. */
+/** The bench over HTTP: entries count once and stay, practices stay separate, the log is searched, exported and imported. */
 final class BenchTest extends TestCase
 {
     use BenchRequests;
@@ -41,7 +41,7 @@ final class BenchTest extends TestCase
         self::assertSame([52, 44], $this->look('star')['bench']['count']['sections']);
     }
 
-    public function test_what_is_noted_twice_is_one_and_a_clock_that_runs_ahead_does_not_win(): void
+    public function test_duplicates_count_once_and_a_fast_clock_does_not_win(): void
     {
         $entry = self::entry('reading', 's1', 'full', 23.9, ['at' => '2027-01-01T00:00:00.000Z']);
         $this->note($entry);
@@ -54,7 +54,7 @@ final class BenchTest extends TestCase
         );
     }
 
-    public function test_readings_lead_to_a_fault_and_the_next_reading_and_a_mend_begins_anew(): void
+    public function test_readings_lead_to_a_fault_and_a_fix_starts_again(): void
     {
         $plan = $this->job->newest()->plan();
         $tail = BenchJob::tail($plan, 'cove');
@@ -77,7 +77,7 @@ final class BenchTest extends TestCase
         $looked = $this->look('cove')['bench']['meter'];
         self::assertTrue($looked['sure']);
         self::assertSame("joint@{$tail}:to:1", $looked['belief'][0]['class']);
-        self::assertStringContainsString('Make that joint anew', $looked['belief'][0]['mend']);
+        self::assertStringContainsString('Remake that joint', $looked['belief'][0]['mend']);
         self::assertNotSame([], $this->slate('bench'));
         $this->note(
             self::entry('mend', 'cove', "joint@{$tail}:to:1", null, [

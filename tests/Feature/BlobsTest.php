@@ -13,7 +13,7 @@ use Illuminate\Support\Facades\Schema;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 
-/** What is bytes is kept as bytes: a dump of the database holds all of it. */
+/** Binary data is stored as binary: a dump of the database contains all of it. */
 final class BlobsTest extends TestCase
 {
     use DatabaseFiles;

@@ -178,7 +178,7 @@ final class BuildTest extends TestCase
         $this->postJson("/jobs/{$this->job->id}/build/visits", ['visits' => [$twice, $twice], 'weekends' => false])
             ->assertStatus(422)
             ->assertJsonFragment([
-                'message' => 'Two visits begin on 2026-11-30. Give one of them another day, or take it out.',
+                'message' => 'Two visits start on 2026-11-30. Give one of them another day, or remove it.',
             ]);
     }
 
@@ -222,7 +222,7 @@ final class BuildTest extends TestCase
             ->assertStatus(422)
             ->json('message');
         self::assertStringContainsString('in a circle: ', $said);
-        self::assertStringContainsString('“Cove: dry run”', $said);
+        self::assertStringContainsString('“Cove: trial fit”', $said);
         self::assertNull($this->job->arrangement()->first());
         self::assertSame(
             [['step' => 'dry-cove', 'after' => 'trace-lecture']],
@@ -244,7 +244,7 @@ final class BuildTest extends TestCase
     {
         $days = (string) $this->get("/jobs/{$this->job->id}/day-sheets")
             ->assertOk()
-            ->assertSee('Cove: dry run')
+            ->assertSee('Cove: trial fit')
             ->assertSee('licensed person')
             ->getContent();
         self::assertStringContainsString('voltage tester', $days);

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\URL;
 use Tests\TestCase;
 
-/** What a client reads behind a signed link: it runs out, can be taken back, and shows nothing of another job. */
+/** A client's page behind a signed link: it expires, can be revoked, and shows nothing of another job. */
 final class ClientLinkTest extends TestCase
 {
     use RefreshDatabase;
@@ -32,7 +32,7 @@ final class ClientLinkTest extends TestCase
         return $this->answer($this->postJson("/jobs/{$this->job->id}/client-links"), 'clientLinks')['links'][0];
     }
 
-    public function test_a_client_reads_what_works_what_and_the_steps_back(): void
+    public function test_a_client_reads_controls_and_recovery_steps(): void
     {
         $link = $this->link();
         self::assertSame('2027-02-23', $link['until']);
@@ -40,7 +40,7 @@ final class ClientLinkTest extends TestCase
         $page = $this->get($link['url'])->assertOk();
         $page->assertSee('Daily use')->assertSee('H1, hub: Cove.');
         $page->assertSee('The phone is lost')->assertSee('is replaced')->assertSee('Press Search in the hub');
-        $page->assertSee('does not say that the installation complies');
+        $page->assertSee('does not state that the installation complies');
         // Read only: there is nothing to press, and nothing of the crew.
         self::assertStringNotContainsString('<form', (string) $page->getContent());
         self::assertStringNotContainsString('<script', (string) $page->getContent());
@@ -53,7 +53,7 @@ final class ClientLinkTest extends TestCase
         Carbon::setTestNow(Carbon::now()->addDays(89));
         $this->get($link['url'])->assertOk();
         Carbon::setTestNow(Carbon::now()->addDays(2));
-        $this->get($link['url'])->assertStatus(410)->assertSee('This link is over');
+        $this->get($link['url'])->assertStatus(410)->assertSee('This link has expired');
         $second = $this->link();
         $left = $this->answer(
             $this->postJson("/jobs/{$this->job->id}/client-links/{$second['id']}/revoke"),
@@ -84,7 +84,7 @@ final class ClientLinkTest extends TestCase
         $this->get($link['url'])->assertOk();
     }
 
-    /** Links made before there were secrets go by their signature, and only while they have no secret. */
+    /** Links from before secrets existed work by their signature, and only without a secret. */
     public function test_a_signed_address_of_an_earlier_version_still_opens(): void
     {
         $link = $this->link();

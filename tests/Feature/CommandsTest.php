@@ -32,7 +32,7 @@ final class CommandsTest extends TestCase
     }
 
     /** The volts that solve prints are those of the netlist that export prints, by ngspice and by name. */
-    public function test_solve_and_export_speak_of_the_same_nodes(): void
+    public function test_solve_and_export_use_the_same_nodes(): void
     {
         $solved = json_decode($this->printed('ember:solve', 1, ['--json' => true]), true);
         self::assertIsArray($solved);
@@ -77,7 +77,7 @@ final class CommandsTest extends TestCase
             [$wrong->getExitCode(), $wrong->getErrorOutput()],
         );
         self::assertSame(
-            [2, "/phase: There is no phase 4.\n"],
+            [2, "/phase: Phase 4 does not exist.\n"],
             [
                 $run('ember:export', '-', '--as=spice', '--scene=e1', '--phase=4')->getExitCode(),
                 $run('ember:export', '-', '--as=spice', '--scene=e1', '--phase=4')->getErrorOutput(),
@@ -208,7 +208,7 @@ final class CommandsTest extends TestCase
         foreach ($list as $fault) {
             $log = $this->printed('ember:rehearse', 0, ['--fault' => [$fault]]);
             if (!str_starts_with($fault, 'missed-once')) {
-                self::assertStringContainsString("Found and put right: {$fault}", $log);
+                self::assertStringContainsString("Found and fixed: {$fault}", $log);
             }
         }
         foreach (['dead@c9', 'dead', 'nothing@c1'] as $bad) {

@@ -8,7 +8,7 @@ use Illuminate\Support\Facades\Artisan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
-/** What is said, who hears whom, and what plays by itself, from the command line. */
+/** Voice commands, radio reach and automation from the command line. */
 final class ControlCommandsTest extends TestCase
 {
     /** @param  array<string, mixed>  $more */
@@ -19,12 +19,12 @@ final class ControlCommandsTest extends TestCase
         return Artisan::output();
     }
 
-    public function test_what_is_said_is_answered_light_by_light(): void
+    public function test_answers_a_voice_command_light_by_light(): void
     {
         $said = self::said('say', 'observatory', ['said' => 'all but the cove, 30 %']);
         self::assertStringContainsString('Path, Bench, Rail, Jetty, Band: 30 %.', $said);
         self::assertMatchesRegularExpression('/^C2 +Path +30 %$/m', $said);
-        self::assertMatchesRegularExpression('/^C5 +Jetty +does not answer: /m', $said);
+        self::assertMatchesRegularExpression('/^C5 +Jetty +cannot do that: /m', $said);
     }
 
     public function test_reach_says_hops_and_channels(): void
@@ -60,11 +60,11 @@ final class ControlCommandsTest extends TestCase
     {
         config(['ember.timezone' => 'UTC']);
         $said = self::said('play', 'observatory', ['--day' => '2026-06-21']);
-        self::assertStringContainsString('“Open evening” scenes one after another: Talk 20 min', $said);
+        self::assertStringContainsString('“Open evening” scenes in turn: Talk 20 min', $said);
         self::assertMatchesRegularExpression('/2026-06-21: sunrise 03:[23]\d, sunset 20:[34]\d/', $said);
         self::assertStringContainsString('23:30  everything off, at 23:30', $said);
         self::assertStringContainsString(
-            'while somebody is there, dome ring + push-button, dome hatch -> Path: Cleaning, Cove: Cleaning',
+            'on presence, dome ring + push-button, dome hatch -> Path: Cleaning, Cove: Cleaning',
             $said,
         );
         self::assertSame(

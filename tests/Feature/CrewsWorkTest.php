@@ -14,7 +14,7 @@ use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
 
-/** What a crew has learnt and what lies in its van is its own, and two of a crew work on one job without losing a press. */
+/** A crew's times and van are its own, and two people of a crew work on one job without losing a press. */
 final class CrewsWorkTest extends TestCase
 {
     use ObservatoryJob;
@@ -50,7 +50,7 @@ final class CrewsWorkTest extends TestCase
     }
 
     #[Group('clock')]
-    public function test_a_jobs_own_minutes_and_what_was_taken_back_do_not_count(): void
+    public function test_own_minutes_of_a_job_and_undone_ticks_do_not_count(): void
     {
         self::timed($this->job, 'dry', 30, [60, 60, 60, 60]);
         self::assertSame([], Ticks::productivity($this->job)->kinds, 'an estimate does not move while the job is done');

@@ -11,7 +11,7 @@ use Illuminate\Support\Facades\Artisan;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
-/** What is dangerous is told on the command line, as JSON, with the volts of all that can be solved. */
+/** Dangers are reported on the command line, as JSON, with the volts of all solvable circuits. */
 final class DangersTest extends TestCase
 {
     /** @return array{int, array<string, mixed>} the code that it ends with, and what it prints */
@@ -28,7 +28,7 @@ final class DangersTest extends TestCase
     }
 
     /** 12 W behind 3 ohm from 12 V fold (E² / 4 R = P); a run on a supply of its own is not touched by that. */
-    public function test_one_island_collapses_and_the_others_volts_are_told(): void
+    public function test_reports_volts_of_other_islands_after_a_collapse(): void
     {
         $circuit = Circuits::in("start\n2 r1\ndry")
             ->supply('s1')
@@ -83,7 +83,7 @@ final class DangersTest extends TestCase
         self::assertSame('stop', $found[$code] ?? null, Json::compact($found));
     }
 
-    public function test_nobody_asks_for_a_hub_where_there_is_no_zigbee(): void
+    public function test_no_hub_is_required_without_zigbee(): void
     {
         self::assertNotContains('no-hub', array_column($this->solve(Circuits::simple())[1]['findings'], 'code'));
         $zigbee = Circuits::simple()->controller('c1', ['family' => 'zigbee']);

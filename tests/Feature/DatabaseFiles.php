@@ -27,7 +27,7 @@ trait DatabaseFiles
         parent::tearDown();
     }
 
-    /** Makes a file the application's database: migrated, unless it is to stay as it is. */
+    /** Makes a file the application's database: migrated, unless it is to stay unchanged. */
     private function database(string $name, bool $migrate = true): string
     {
         $file = "{$this->home}/{$name}.sqlite";

@@ -66,7 +66,7 @@ final class EditTest extends TestCase
         self::assertSame([40, 5.0], [$plan->feeds['f1']->pad, $plan->cables['k1']->length]);
     }
 
-    public function test_a_stale_change_to_the_same_thing_is_told_in_words_and_kept_out(): void
+    public function test_refuses_a_stale_change_to_the_same_thing(): void
     {
         $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 40], 1)->assertOk();
         $response = $this->change(['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 80], 1, $this->two);
@@ -81,7 +81,7 @@ final class EditTest extends TestCase
         self::assertSame(40, $this->job->newest()->plan()->feeds['f1']->pad);
     }
 
-    public function test_a_stale_change_is_kept_where_everything_is_again_as_it_was(): void
+    public function test_accepts_a_stale_change_after_a_restore(): void
     {
         $this->length(7, 1, $this->two);
         $this->step($this->two, 'undo')->assertOk();
@@ -104,7 +104,7 @@ final class EditTest extends TestCase
         });
     }
 
-    public function test_history_is_told_in_words_newest_first(): void
+    public function test_lists_history_newest_first(): void
     {
         $this->change(self::ENDS, 1)->assertOk();
         $history = $this->answer($this->getJson("/jobs/{$this->job->id}/history"), 'history');
@@ -147,7 +147,7 @@ final class EditTest extends TestCase
         $now = $this->answer($this->getJson("{$url}/state?stage=wire"))['desk']['wire'];
         self::assertSame($now['runs'], array_map(static fn(string $id): array => $together[$id], $now['order']));
 
-        // What a page has from before counts as not known: it is sent again.
+        // Old data of a page counts as unknown: it is sent again.
         $undone = $this->answer($this->postJson("{$url}/undo", ['stage' => 'wire', 'known' => 'cove:old band:']));
         self::assertCount(count($all['runs']), $undone['desk']['wire']['runs']);
         $this->postJson("{$url}/preview", ['known' => str_repeat('a', 20_001)] + $body)->assertStatus(422);

@@ -81,10 +81,10 @@ final class HandoverTest extends TestCase
         self::assertStringContainsString('revision 2', $html);
         self::assertStringContainsString('C1 to 18.00 m of Cove', $html);
         self::assertStringContainsString('3.20 m (calculated)', $html);
-        self::assertMatchesRegularExpression('/Open when this was printed.*K3 is not measured yet/s', $html);
+        self::assertMatchesRegularExpression('/Open points at printing.*K3 is not measured yet/s', $html);
     }
 
-    /** What the client reads stands on two pages; everything for the next installer follows in an annex. */
+    /** The client's part is two pages; everything for the next installer follows in an annex. */
     public function test_the_clients_part_of_a_demo_job_has_at_most_two_pages(): void
     {
         foreach (['observatory', 'narrowboat', 'hide'] as $name) {

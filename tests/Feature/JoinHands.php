@@ -80,7 +80,7 @@ trait JoinHands
         return $key;
     }
 
-    /** What the step asks for is done and seen, whatever it is. */
+    /** Performs any step and enters the expected observation. */
     private function along(string $until): void
     {
         for ($n = 0; $n < 60; $n++) {

@@ -38,14 +38,14 @@ final class JoinRunTest extends TestCase
         $this->along('');
         $done = $this->look();
         self::assertTrue($done['done']);
-        self::assertSame(['Pressed on the stand-ins: 1 of 1 work.'], $done['measured']);
+        self::assertSame(['On the simulated devices: 1 of 1 controls work.'], $done['measured']);
         self::assertSame([1, 1], [$done['joined'], $done['lights']]);
         self::assertSame([], $this->job->refresh()->newest()->plan()->lights, 'a rehearsal leaves no names');
         $slate = $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=join"))['desk']['slate'];
         self::assertContains('C1 is not joined yet', array_column($slate, 'title'), 'a rehearsal joins nothing');
     }
 
-    public function test_what_is_missed_is_done_again_and_then_looked_into(): void
+    public function test_repeats_a_missed_join_and_then_searches_the_fault(): void
     {
         $this->along('join c1 h1/reset');
         $this->seen($this->look()['step'], 'nothing');
@@ -61,7 +61,7 @@ final class JoinRunTest extends TestCase
         self::assertNotSame('', $this->refused('mended', 'flat|yes', 'c1')['message']);
     }
 
-    public function test_a_run_on_site_goes_by_what_is_said_and_joins(): void
+    public function test_an_on_site_run_follows_answers_and_joins(): void
     {
         $this->run = $this->begin(['site' => true, 'hand' => 'Client’s phone']);
         self::assertSame([], $this->look()['devices']);
@@ -83,7 +83,7 @@ final class JoinRunTest extends TestCase
         $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 20])->assertStatus(422);
     }
 
-    public function test_what_is_sent_twice_counts_once(): void
+    public function test_duplicates_count_once(): void
     {
         $this->act('power-on', '', 'c1', ['client' => 'press-1']);
         $this->act('power-on', '', 'c1', ['client' => 'press-1']);
@@ -91,7 +91,7 @@ final class JoinRunTest extends TestCase
         self::assertSame($this->app['auth']->id(), JoinEvent::query()->where('client', 'press-1')->value('user_id'));
     }
 
-    public function test_a_hidden_fault_is_drawn_by_the_runs_seed_and_told_at_the_end_only(): void
+    public function test_a_hidden_fault_follows_the_seed_and_is_revealed_at_the_end(): void
     {
         $this->run = $this->begin(['hidden' => 1]);
         $flaws = JoinRun::query()->find($this->run)?->flaws;
@@ -111,7 +111,7 @@ final class JoinRunTest extends TestCase
         self::assertSame('/kind', $this->refused('dance')['pointer']);
         self::assertNotSame('', $this->refused('work', 'join c1 h1/joined')['message']);
         $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 0])->assertOk();
-        self::assertSame('The run is paused. Go on first.', $this->refused('power-on')['message']);
+        self::assertSame('The run is paused. Continue it first.', $this->refused('power-on')['message']);
     }
 
     public function test_waiting_is_skipped_to_the_next_thing_that_shows(): void
@@ -134,11 +134,11 @@ final class JoinRunTest extends TestCase
         self::assertNull(
             $this->answer($this->getJson("/jobs/{$this->job->id}/join/{$this->run}"), 'joinAnswer')['picture'],
         );
-        self::assertStringContainsString('begin another', $this->refused('power-on')['message']);
+        self::assertStringContainsString('start another', $this->refused('power-on')['message']);
         $this->get("/jobs/{$this->job->id}/handover")->assertOk();
     }
 
-    /** What waited for a signal comes in one piece, each with its own moment; what is refused in between does not stop the rest. */
+    /** Actions that waited for a signal arrive together, each with its own moment; a refused one in between does not stop the rest. */
     public function test_what_waited_for_a_signal_is_taken_in_its_order_at_its_own_time(): void
     {
         $this->pass(30);
@@ -183,7 +183,7 @@ final class JoinRunTest extends TestCase
     }
 
     /** The same answers given along the tree that was sent ahead lead to the steps that the run itself then asks for. */
-    public function test_what_is_sent_ahead_is_what_then_comes(): void
+    public function test_steps_sent_ahead_equal_the_later_ones(): void
     {
         $this->run = $this->begin(['site' => true]);
         $ahead = $this->answer($this->getJson("/jobs/{$this->job->id}/join/{$this->run}/ahead"), 'joinForeseen')[
@@ -213,7 +213,7 @@ final class JoinRunTest extends TestCase
         );
     }
 
-    public function test_what_is_needed_first_is_ticked_for_the_whole_crew(): void
+    public function test_preparations_are_ticked_for_the_whole_crew(): void
     {
         $tick = fn(bool $there): array => array_column(
             $this->answer(
@@ -233,18 +233,15 @@ final class JoinRunTest extends TestCase
         self::assertFalse($tick(false)['power']);
     }
 
-    /** Everything that could explain it was looked at and said to be fine: that is named, with the step and the way out. */
+    /** Every possible cause was checked and reported as fine: that is named, with the step and the way out. */
     public function test_answers_that_contradict_each_other_are_named(): void
     {
         $this->along('join c1 h1/reset');
         for ($n = 0; $n < 60; $n++) {
             $step = $this->look()['step'];
-            if (str_contains($step['alert'], 'do not fit together')) {
-                self::assertStringContainsString(
-                    '“Press JOIN 6 times within 3.5 s on C1” comes to nothing',
-                    $step['alert'],
-                );
-                self::assertStringContainsString('once more, from its beginning', $step['alert']);
+            if (str_contains($step['alert'], 'contradict each other')) {
+                self::assertStringContainsString('“Press JOIN 6 times within 3.5 s on C1” fails', $step['alert']);
+                self::assertStringContainsString('Repeat the sequence from the start', $step['alert']);
 
                 return;
             }

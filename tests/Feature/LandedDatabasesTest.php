@@ -94,7 +94,7 @@ final class LandedDatabasesTest extends TestCase
                 'done',
             ),
         );
-        // What was undone can be done again, and what was done can be undone.
+        // Undone changes can be redone, and done ones undone.
         self::assertSame(
             'K1 is 5.00 m long',
             $this->answer($this->postJson("/jobs/{$job->id}/redo", ['stage' => 'wire']))['undo'],

@@ -8,7 +8,7 @@ use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
-/** What is written down at hand-over: lessons, versions, where settings lie, notes for the next job; scenes that are mixed and shows that are drawn. */
+/** Facts recorded at hand-over: topics, versions, places of backups, notes for the next job; mixed scenes and drawn shows. */
 final class LeftTest extends TestCase
 {
     use RefreshDatabase;
@@ -34,7 +34,7 @@ final class LeftTest extends TestCase
         $this->postJson("{$at}/left", ['kind' => 'backup', 'about' => 'board', 'says' => 'client’s mail'])->assertOk();
         $this->postJson("{$at}/left", ['kind' => 'backup', 'about' => 'board', 'says' => ''])
             ->assertUnprocessable()
-            ->assertJsonPath('message', 'Say the version, or where the copy lies.');
+            ->assertJsonPath('message', 'Enter the version, or where the copy is stored.');
         $sheet = (string) $this->get("{$at}/sheet")
             ->assertOk()
             ->getContent();
@@ -81,7 +81,7 @@ final class LeftTest extends TestCase
         ])->assertUnprocessable();
     }
 
-    public function test_the_wiring_is_an_svg_with_the_labels_that_hang_on_it(): void
+    public function test_the_wiring_is_an_svg_with_its_labels(): void
     {
         $job = $this->job($this->crew());
         $this->actingAs($this->user($job->crew));

@@ -82,7 +82,7 @@ final class ManyJobsTest extends TestCase
         $other = $this->begin('New hall');
         $this->deleteJson("/jobs/{$job->id}", ['name' => 'Old hall'])
             ->assertStatus(422)
-            ->assertJsonPath('message', 'Put the job into the archive first. Nothing was deleted.');
+            ->assertJsonPath('message', 'Archive the job first. Nothing was deleted.');
         $this->postJson("/jobs/{$job->id}/archive")->assertOk();
         self::assertSame(['New hall'], array_column($this->home()['jobs'], 'name'));
         self::assertSame(1, $this->home()['aside']);
@@ -94,7 +94,7 @@ final class ManyJobsTest extends TestCase
         foreach (['', 'old hall', 'New hall', ['Old hall']] as $wrong) {
             $this->deleteJson("/jobs/{$job->id}", ['name' => $wrong])
                 ->assertStatus(422)
-                ->assertJsonPath('message', 'Write the job’s name exactly as it stands. Nothing was deleted.');
+                ->assertJsonPath('message', 'Type the job’s name exactly. Nothing was deleted.');
         }
         $this->deleteJson("/jobs/{$job->id}", ['name' => 'Old hall'])->assertOk();
         self::assertSame([$other->id], Job::query()->pluck('id')->all());
@@ -149,7 +149,7 @@ final class ManyJobsTest extends TestCase
             if ($answer instanceof \Illuminate\Testing\TestResponse) {
                 $answer->assertOk();
             }
-            self::assertNull($known(), "after {$what} it is worked out anew");
+            self::assertNull($known(), "after {$what} it is recalculated");
             $said = $summary();
             self::assertSame(
                 [$desk()['stages'], $desk()['findings'][0]['title'] ?? null],
@@ -160,7 +160,7 @@ final class ManyJobsTest extends TestCase
         }
     }
 
-    public function test_a_changed_entry_names_the_jobs_that_hold_an_older_copy_and_reckons_none(): void
+    public function test_a_changed_entry_lists_jobs_with_an_older_copy_without_calculating(): void
     {
         $jobs = [$this->job($this->crew), $this->job($this->crew), $this->job($this->crew)];
         $this->postJson("/jobs/{$jobs[1]->id}/archive")->assertOk();
@@ -223,7 +223,7 @@ final class ManyJobsTest extends TestCase
             "A job has at most {$most} runs; with these it would have " . ($most + 1) . '. Part it into two jobs.',
             $refused->json('message'),
         );
-        // Kit tells what the shelf has for the run in hand, and of the others what is chosen.
+        // Kit lists the shelf entries of the selected run, and the chosen kit of the others.
         $kit = $this->answer($this->getJson("/jobs/{$job->id}/state?stage=kit&open=r7"))['desk']['kit'];
         self::assertSame('r7', $kit['inHand']);
         self::assertCount($most, $kit['runs']);

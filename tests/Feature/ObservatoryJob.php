@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use App\Models\Job;
 use EmberDusk\Tests\Demo;
 
-/** The demo job of a crew, with somebody of that crew signed in. */
+/** The demo job of a crew, with a person of that crew signed in. */
 trait ObservatoryJob
 {
     private Job $job;

@@ -56,7 +56,7 @@ final class PartsTest extends TestCase
         ])
             ->assertStatus(422)
             ->assertJsonFragment([
-                'message' => 'That day is over. What is here is marked as in hand; what is late gets a day to come.',
+                'message' => 'That day is over. Mark parts that are here as in hand; give late parts a later day.',
             ]);
         $this->postJson("/jobs/{$this->job->id}/parts", ['part' => 'x', 'state' => 'lost'])->assertStatus(422);
     }
@@ -88,7 +88,7 @@ final class PartsTest extends TestCase
         $packed = $send('parts', ['part' => 'strip-tunable-24', 'state' => 'packed', 'arrives' => null]);
         $used = count(array_filter($cut($packed)['bars'], static fn(array $b): bool => $b['offcut']));
         self::assertSame($used, count(array_filter($packed['offcuts'], static fn(array $o): bool => $o['packed'])));
-        // Another job of the crew does not see what is packed, and sees the rest.
+        // Another job of the crew does not see packed offcuts, and sees the rest.
         $other = $this->job($this->job->crew);
         $seen = $this->answer($this->getJson("/jobs/{$other->id}/state?stage=parts"))['desk']['parts']['offcuts'];
         self::assertCount(2 - $used, $seen);
@@ -104,7 +104,7 @@ final class PartsTest extends TestCase
             $parts = $send("offcuts/{$offcut['id']}", [], 'DELETE');
         }
         self::assertSame([[], 4], [$parts['offcuts'], (int) $cut($parts)['bought']['text']]);
-        // What the job leaves over goes into the van once, for other jobs only.
+        // Offcuts of the job go into the van once, for other jobs only.
         $send('offcuts/left', ['kit' => 'strip-tunable-24']);
         $send('offcuts/left', ['kit' => 'strip-tunable-24']);
         self::assertSame(

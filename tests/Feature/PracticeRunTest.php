@@ -139,7 +139,7 @@ final class PracticeRunTest extends TestCase
         $looked = $this->hands([['inspect', 'r1', 'flat']]);
         self::assertSame([], $looked['refused']);
         self::assertGreaterThan(1.0, $looked['picture']['now'], 'it took its seconds');
-        self::assertStringContainsString('put right', $looked['picture']['log'][0]['text']);
+        self::assertStringContainsString('fixed', $looked['picture']['log'][0]['text']);
         self::assertStringContainsString(
             '? No',
             $this->hands([['inspect', 'c1', 'dead']])['picture']['log'][1]['text'],

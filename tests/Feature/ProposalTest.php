@@ -25,7 +25,7 @@ final class ProposalTest extends TestCase
         $this->actingAs($this->user($this->job->crew));
     }
 
-    public function test_a_proposal_that_nobody_works_on_says_so_after_five_seconds_and_how_to_help(): void
+    public function test_reports_a_proposal_without_a_worker_after_five_seconds(): void
     {
         $this->travelTo('2026-12-01 09:00:00');
         Queue::fake();
@@ -39,17 +39,17 @@ final class ProposalTest extends TestCase
         self::assertSame('', $said());
         $this->travel(1)->seconds();
         self::assertSame(
-            'Nobody works on it: the worker is not running. Whoever runs Ember Dusk starts it with “php artisan ' .
-                'queue:work --sleep=0.2”; then it goes on by itself.',
+            'The worker is not running. The administrator starts it with “php artisan ' .
+                'queue:work --sleep=0.2”; the proposal then continues.',
             $said(),
         );
-        // Behind another that is worked out, it is only later.
+        // Behind another that is calculated, it is only later.
         $other = $this->job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'running']);
-        self::assertSame('Another proposal is worked out first; this one follows.', $said());
+        self::assertSame('Another proposal is calculated first; this one follows.', $said());
         $this->travel(31)->seconds();
-        self::assertStringContainsString('Nobody works on it', (string) $said());
+        self::assertStringContainsString('The worker is not running', (string) $said());
         self::assertStringContainsString(
-            'Nothing has been heard of it for 31 s',
+            'No progress for 31 s',
             (string) $this->getJson("/jobs/{$this->job->id}/proposals/{$other->id}")->json('message'),
         );
     }
@@ -67,7 +67,7 @@ final class ProposalTest extends TestCase
             'change' => $told['proposal']['found']['take'],
         ])->assertOk();
         self::assertStringStartsWith('Proposal taken: Cove fed at', $this->job->newest()->words);
-        // What was taken is what is proposed again: nothing differs any more.
+        // A used proposal is proposed again without differences.
         $again = $this->proposed(['cove'], []);
         self::assertSame([], $again['proposal']['drawn']['lines']);
         self::assertSame([], $again['proposal']['drawn']['broken']);
@@ -81,7 +81,7 @@ final class ProposalTest extends TestCase
         );
     }
 
-    public function test_what_is_kept_stays(): void
+    public function test_pinned_kit_stays(): void
     {
         $before = $this->job->newest()->plan();
         $told = $this->proposed(['cove'], ['kit', 'cables']);
@@ -120,7 +120,7 @@ final class ProposalTest extends TestCase
         );
         (new Propose($told['id']))->failed(null);
         self::assertStringContainsString(
-            'The job is as it was',
+            'The job is unchanged',
             $this->getJson("/jobs/{$this->job->id}/proposals/{$told['id']}")->json('message'),
         );
     }

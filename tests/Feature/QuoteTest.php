@@ -37,7 +37,7 @@ final class QuoteTest extends TestCase
         );
     }
 
-    public function test_what_has_changed_since_one_was_given_is_told(): void
+    public function test_lists_changes_since_the_last_sent_quote(): void
     {
         self::assertNull($this->answer($this->getJson("/jobs/{$this->job->id}/quotes"), 'quoteState')['given']);
         $given = $this->answer($this->postJson("/jobs/{$this->job->id}/quotes"), 'quoteState');
@@ -59,7 +59,7 @@ final class QuoteTest extends TestCase
     }
 
     /** An hour at 50 instead of 40: a quarter more on every line of work and on its tax, and nothing else; nothing is kept by looking. */
-    public function test_what_other_terms_would_change_is_told_before_they_are_kept(): void
+    public function test_previews_the_effect_of_other_terms(): void
     {
         $before = $this->answer($this->getJson("/jobs/{$this->job->id}/quotes"), 'quoteState');
         $change = ['kind' => 'SetTerms', 'hourRate' => 50];
@@ -67,7 +67,7 @@ final class QuoteTest extends TestCase
             $this->postJson("/jobs/{$this->job->id}/quotes/preview", ['stage' => 'parts', 'change' => $change]),
             'quoteMove',
         );
-        $work = array_diff(array_column($before['work'], 'what'), ['Ways there and back']);
+        $work = array_diff(array_column($before['work'], 'what'), ['Ways back and forth']);
         self::assertSame([...array_values($work), 'Tax'], array_column($told['lines'], 'what'));
         foreach ($told['lines'] as $line) {
             $was = array_column($before['work'], 'amount', 'what')[$line['what']] ?? null;

@@ -40,7 +40,7 @@ final class RoutesTest extends TestCase
         self::assertGreaterThan(15, $seen);
     }
 
-    /** Each address names real rows of the job. Whoever may work on it is answered there, so that the refusal is the policy's. */
+    /** Each address names real rows of the job. The person who may work on it is answered there, so that the refusal is the policy's. */
     public function test_a_job_of_another_crew_is_not_there_on_any_route(): void
     {
         $job = $this->job($this->crew('Crew B'));
@@ -63,7 +63,7 @@ final class RoutesTest extends TestCase
                 "{$method} {$path} is there for its own crew",
             );
             DB::rollBack();
-            // What belongs to another crew's job is not reached through one's own job either.
+            // Things of another crew's job are not reached through one's own job either.
             if (preg_match('/\{(joinRun|photo|trace|proposal|offcut|clientLink|leftFact|kitNote)\}/', $uri) === 1) {
                 $this->actingAs($user)
                     ->json($method, '/' . strtr($uri, ['{job}' => $own->id] + $rows))
@@ -123,7 +123,7 @@ final class RoutesTest extends TestCase
         ];
     }
 
-    public function test_what_is_not_there_says_what_to_do(): void
+    public function test_missing_things_give_advice(): void
     {
         $job = $this->job($this->crew('Crew B'));
         $this->actingAs($this->user($this->crew()));

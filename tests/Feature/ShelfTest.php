@@ -35,7 +35,7 @@ final class ShelfTest extends TestCase
             ['strip-tunable-24', 'strip-tunable-24-mood', 'strip-rgbcct-24'],
             array_column($found['entries'], 'id'),
         );
-        // What a search finds of other kinds is still counted.
+        // Search hits of other kinds are still counted.
         self::assertGreaterThan(1, count($found['counts']));
         self::assertSame(
             0,
@@ -45,7 +45,7 @@ final class ShelfTest extends TestCase
         $this->get('/shelf')->assertOk();
     }
 
-    public function test_an_entry_is_kept_by_form_and_faults_are_told_at_their_field(): void
+    public function test_saves_an_entry_and_reports_errors_at_their_field(): void
     {
         $cells = [
             'kind' => 'fuse',
@@ -64,7 +64,7 @@ final class ShelfTest extends TestCase
         );
         $this->postJson('/shelf/entries', ['cells' => ['amps' => 'five'] + $cells])
             ->assertStatus(422)
-            ->assertJson(['pointer' => '/amps', 'message' => '“five” is no number.']);
+            ->assertJson(['pointer' => '/amps', 'message' => '“five” is not a number.']);
         $this->postJson('/shelf/entries', ['cells' => ['amps' => '900'] + $cells])
             ->assertStatus(422)
             ->assertJson(['pointer' => '/amps']);
@@ -108,7 +108,7 @@ final class ShelfTest extends TestCase
         $update();
         self::assertFalse($uses()[0]['moved']);
         self::assertSame(
-            'Zigbee two-channel controller, 12-36 V, 5 A a channel taken anew from the shelf',
+            'Zigbee two-channel controller, 12-36 V, 5 A a channel updated from the shelf',
             $job->newest()->words,
         );
     }

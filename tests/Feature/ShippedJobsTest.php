@@ -72,7 +72,7 @@ final class ShippedJobsTest extends TestCase
         }
     }
 
-    /** What the trade's leaflets have in common stands in the tests, never in one entry of the demo shelf together. */
+    /** Common values of the trade's instructions are in the tests, never together in one entry of the demo shelf. */
     public function test_the_demo_kit_is_invented(): void
     {
         foreach (Demo::shelf()->ofKind('controller') as $kit) {

@@ -17,7 +17,7 @@ final class SignInTest extends TestCase
 {
     use RefreshDatabase;
 
-    public function test_who_leaves_is_closed_and_keeps_the_name_on_what_was_done(): void
+    public function test_a_closed_account_keeps_its_name_in_records(): void
     {
         $job = $this->job($this->crew());
         $user = $this->user($job->crew);
@@ -29,15 +29,15 @@ final class SignInTest extends TestCase
             ])
             ->assertOk();
         self::assertSame(0, Artisan::call('ember:account', ['--close' => $user->email]));
-        self::assertStringContainsString('What One did stays under that name', Artisan::output());
-        // The page that is still open ends at its next request; nobody signs in again.
+        self::assertStringContainsString('Records of One keep that name', Artisan::output());
+        // An open page ends at its next request; sign-in is refused.
         $this->actingAs($user->refresh())
             ->getJson("/jobs/{$job->id}/history")
             ->assertUnauthorized();
         $this->actingAs($user)->get('/')->assertRedirect('/sign-in');
         $this->app->make('auth')->forgetGuards();
         $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertSessionHasErrors([
-            'email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.',
+            'email' => 'This account is closed. The administrator of Ember Dusk can reopen it.',
         ]);
         $two = $this->user($job->crew, 'two@firm.example');
         self::assertSame(
@@ -76,7 +76,7 @@ final class SignInTest extends TestCase
         $this->assertGuest();
     }
 
-    /** A slow request that ends after signing out writes the session that it began with: nobody is signed in by it. */
+    /** A slow request that ends after signing out writes its initial session: no one is signed in by it. */
     public function test_a_session_written_back_after_signing_out_is_refused(): void
     {
         $user = $this->user($this->crew());
@@ -118,7 +118,7 @@ final class SignInTest extends TestCase
             'minutes' => 5,
             'at' => '2026-11-28T09:30:00.000Z',
         ];
-        // Of another crew the job would be 404, which is for good: that it is somebody else's is said first.
+        // For another crew the job would be a permanent 404: the other owner is reported first.
         $this->actingAs($two)
             ->postJson("/jobs/{$job->id}/build/tick", $tick, ['X-Ember-By' => (string) $one->id])
             ->assertForbidden()
@@ -158,7 +158,7 @@ final class SignInTest extends TestCase
             $this->from('/sign-in')
                 ->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'wrong'])
                 ->assertSessionHasErrors([
-                    'email' => 'No account has this address and password. Check both, then try again.',
+                    'email' => 'No account has this e-mail and password. Check both, then try again.',
                 ]);
         }
         $this->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'wrong'])->assertStatus(429);

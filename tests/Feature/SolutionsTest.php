@@ -40,7 +40,7 @@ final class SolutionsTest extends TestCase
         $plan = $this->plan();
         $first = (new ResultCache($cache))->of($plan);
         self::assertSame(['cove', 'shelf'], array_keys($first));
-        // What is kept is answered, not solved: another run's result, put there, comes back for the run that was not touched.
+        // A cached result is answered without solving: another run's result, put there, comes back for the unchanged run.
         $marked = $first['cove'];
         $cache->put('solved.' . Fingerprint::of($plan, Engine::islandOf($plan, $plan->run('shelf'))), [
             'shelf' => $marked,
@@ -52,14 +52,14 @@ final class SolutionsTest extends TestCase
         self::assertNotEquals($first['cove'], $second['cove']);
     }
 
-    public function test_what_was_kept_is_what_was_solved(): void
+    public function test_cached_results_equal_solved_ones(): void
     {
         $cache = new ResultStore(new Repository(new ArrayStore(true)), 1_000_000);
         $plan = $this->plan();
         self::assertEquals((new ResultCache($cache))->of($plan), (new ResultCache($cache))->of($plan));
     }
 
-    public function test_a_run_that_cannot_be_solved_is_told_and_not_kept(): void
+    public function test_reports_an_unsolvable_run_without_caching_it(): void
     {
         $cache = new ResultStore(new Repository(new ArrayStore()), 1_000_000);
         $plan = Demo::with($this->plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);

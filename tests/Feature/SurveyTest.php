@@ -95,7 +95,7 @@ final class SurveyTest extends TestCase
         $this->get($photos[0]['url'])->assertOk()->assertHeader('Content-Type', 'image/jpeg');
         $send('no photo')
             ->assertStatus(422)
-            ->assertJson(['message' => 'This is no photo that can be read: take a JPEG, PNG or WebP.']);
+            ->assertJson(['message' => 'This photo cannot be read: use JPEG, PNG or WebP.']);
         $send(substr(self::jpeg(400, 400), 0, 300))->assertStatus(422);
         $send(self::jpeg(40, 40), 'attic')->assertStatus(422);
         self::assertSame(1, Photo::query()->count());
@@ -169,7 +169,7 @@ final class SurveyTest extends TestCase
         );
         $this->postJson("/jobs/{$this->job->id}/undo", ['stage' => 'survey'])->assertOk();
         self::assertSame($notes, $this->job->newest()->plan()->places['lecture']->notes);
-        // A trace of another job is not reached, and where there is nothing to trace it is said.
+        // A trace of another job is not reached, and a place without legs is reported.
         $this->postJson('/jobs/' . $this->job($this->job->crew)->id . "/traces/{$trace['id']}", [
             'back' => true,
         ])->assertNotFound();

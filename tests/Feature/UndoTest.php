@@ -35,7 +35,7 @@ final class UndoTest extends TestCase
             $this->answer($step('undo'));
             self::assertSame($documents[$n], $this->document());
         }
-        $step('undo')->assertStatus(422)->assertJsonPath('message', 'There is nothing of yours left to undo.');
+        $step('undo')->assertStatus(422)->assertJsonPath('message', 'You have no change left to undo.');
         foreach ([1, 2, 3] as $n) {
             $step('redo')->assertOk();
             self::assertSame($documents[$n], $this->document());
@@ -59,7 +59,7 @@ final class UndoTest extends TestCase
         self::assertSame(5.0, $plan->cables['k1']->length);
     }
 
-    public function test_undo_is_refused_by_name_when_somebody_touched_the_same_since(): void
+    public function test_refuses_undo_after_a_later_change_by_another_person(): void
     {
         $this->change(self::ENDS, 1)->assertOk();
         $this->change(['kind' => 'MoveFeed', 'feed' => 'f2', 'pad' => 300], 2, $this->two)->assertOk();
@@ -70,7 +70,7 @@ final class UndoTest extends TestCase
         self::assertSame(300, $this->job->newest()->plan()->feeds['f2']->pad);
     }
 
-    public function test_what_somebody_else_took_back_blocks_nobody(): void
+    public function test_changes_undone_by_others_block_no_one(): void
     {
         $before = $this->metres();
         $this->length(5, 1);
@@ -115,7 +115,7 @@ final class UndoTest extends TestCase
         self::assertCount(2, $this->job->newest()->plan()->feeds);
     }
 
-    public function test_changes_of_nobody_are_somebody_elses_for_undo(): void
+    public function test_changes_without_an_author_count_as_foreign_for_undo(): void
     {
         $this->length(5, 1);
         $this->length(7, 2, $this->two);

@@ -71,7 +71,7 @@ final class WireTest extends TestCase
         $this->getJson("/jobs/{$this->job->id}/splits/nowhere")->assertStatus(422);
     }
 
-    public function test_an_earlier_state_stands_beside_the_newest(): void
+    public function test_compares_an_earlier_state_with_the_newest(): void
     {
         $this->changed(1, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         $feeds = fn(int $number): int => count(

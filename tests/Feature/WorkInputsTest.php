@@ -173,7 +173,7 @@ final class WorkInputsTest extends TestCase
                 [
                     'parts',
                     ['part' => 'strip-tunable-24', 'state' => 'ordered', 'arrives' => '2026-11-24'],
-                    'That day is over. What is here is marked as in hand; what is late gets a day to come.',
+                    'That day is over. Mark parts that are here as in hand; give late parts a later day.',
                 ],
                 [
                     'offcuts',
@@ -199,7 +199,7 @@ final class WorkInputsTest extends TestCase
                         'minutes' => 5,
                         'at' => '2026-11-25T09:00:00.000Z',
                     ],
-                    'The job has no such step any more: the plan was changed. What you ticked cannot be kept.',
+                    'The plan was changed: the job no longer has this step. Your tick was not saved.',
                 ],
                 [
                     'build/move',
@@ -253,7 +253,7 @@ final class WorkInputsTest extends TestCase
         self::assertNotSame([], $answer['desk']['build']['slots']);
         $parts = $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=parts"))['desk'];
         self::assertNotContains('strip-tunable-24', array_column($parts['parts']['parts'], 'key'));
-        // Undone, everything is as it was: what is done stays done, what was moved stays there.
+        // Undo restores everything: finished steps stay finished, moved ones stay moved.
         $back = $post('undo', ['stage' => 'build'])['desk']['build'];
         self::assertTrue(
             array_values(array_filter($back['steps'], static fn(array $s): bool => $s['id'] === 'dry-cove'))[0]['done'],
@@ -277,14 +277,14 @@ final class WorkInputsTest extends TestCase
             $this->job->crew,
             null,
             new Plan('Empty', '', places: ['room' => new Place('room', 'Room', '')]),
-            'Job begun',
+            'Job created',
         )->id;
         foreach (['parts', 'build'] as $stage) {
             self::assertSame([], $this->answer($this->getJson("/jobs/{$id}/state?stage={$stage}"))['desk']['ledger']);
         }
         $this->get("/jobs/{$id}/day-sheets")
             ->assertOk()
-            ->assertSee('Nothing left to do');
+            ->assertSee('No work left');
         $this->get("/jobs/{$id}/van")->assertOk();
         $this->get("/jobs/{$id}/quote")
             ->assertOk()

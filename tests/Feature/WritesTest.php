@@ -35,7 +35,7 @@ final class WritesTest extends TestCase
     public function test_every_route_that_writes_takes_the_lock_first(): void
     {
         $this->database('first');
-        // What an asked proposal proposes is the planner's business.
+        // The content of a proposal is the planner's business.
         config(['queue.default' => 'database']);
         $job = $this->job($this->crew());
         $this->actingAs($user = $this->user($job->crew));
@@ -131,7 +131,7 @@ final class WritesTest extends TestCase
         $env = [
             'DB_DATABASE' => $file,
             'APP_ENV' => 'testing',
-            // What fails says why.
+            // Failures say why.
             'APP_DEBUG' => 'true',
             'APP_KEY' => config('app.key'),
             'CACHE_STORE' => 'array',

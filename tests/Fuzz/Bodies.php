@@ -73,7 +73,7 @@ final class Bodies
         return $change;
     }
 
-    /** @return list<string> kinds of changes of which one fitted the plan as it was */
+    /** @return list<string> kinds of changes with at least one that fitted the plan */
     public function learnt(): array
     {
         return array_keys($this->learnt);
@@ -183,7 +183,7 @@ final class Bodies
         };
     }
 
-    /** What a refusal of the core says that it wants. */
+    /** Expected value in a refusal of the core. */
     private function wanted(string $message): mixed
     {
         return match (true) {
@@ -192,7 +192,9 @@ final class Bodies
             str_contains($message, 'true or false') => $this->values->below(2) === 1,
             str_contains($message, 'A list') => [],
             str_contains($message, 'An object') => ['a' => 1],
-            preg_match('/is none of (.+)\./', $message, $found) === 1 => $this->values->one(explode(', ', $found[1])),
+            preg_match('/is not one of (.+)\./', $message, $found) === 1 => $this->values->one(
+                explode(', ', $found[1]),
+            ),
             preg_match('/^\d+ to \d+ /', $message) === 1 => [$this->values->one([0.5, 'cove', ['run' => 'cove']])],
             default => $this->values->id(),
         };

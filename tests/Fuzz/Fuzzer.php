@@ -40,7 +40,7 @@ final class Fuzzer
 
     /**
      * @param  Closure(Request): Response  $handle
-     * @param  non-empty-list<int>  $jobs  of the crew of whoever asks; another crew's may be among them
+     * @param  non-empty-list<int>  $jobs  of the crew of the person who asks; another crew's may be among them
      */
     public function __construct(
         int $seed,
@@ -91,7 +91,7 @@ final class Fuzzer
                 "{$request->method()} {$request->getRequestUri()} " .
                 substr((string) $request->getContent() ?: (string) json_encode($request->request->all()), 0, 600);
             Auth::forgetGuards();
-            // Once in a while nobody is signed in.
+            // Sometimes no one is signed in.
             if ($this->values->below(40) > 0) {
                 Auth::setUser($this->user);
             }

@@ -6,7 +6,7 @@ namespace Tests\Fuzz;
 
 use Random\Randomizer;
 
-/** What may stand where a good value stands: near misses and nonsense, by seed. */
+/** Replacements for a good value: near misses and nonsense, by seed. */
 final readonly class Values
 {
     /** Stands for a number that JSON can write and no computer can hold. */

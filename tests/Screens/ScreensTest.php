@@ -9,12 +9,12 @@ use App\Screens\Screen;
 use App\Screens\Stage;
 use App\Screens\Stages;
 use EmberDusk\Checks\Findings;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
 use EmberDusk\Handover\Sheet;
-use EmberDusk\Handover\Tested;
+use EmberDusk\Handover\TestRecord;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
@@ -162,12 +162,12 @@ final class ScreensTest extends TestCase
         );
     }
 
-    public function test_a_finished_job_has_an_empty_slate(): void
+    public function test_a_finished_job_has_no_open_points(): void
     {
         self::assertSame([], Findings::of(self::work(self::good(), ['c1'])));
     }
 
-    public function test_a_slip_is_on_the_slate_with_its_mending(): void
+    public function test_an_error_is_an_open_point_with_its_fix(): void
     {
         $plan = Demo::with(Demo::plan(), [
             'kind' => 'ReviseNotes',
@@ -179,7 +179,7 @@ final class ScreensTest extends TestCase
         self::assertSame("start door\n5.20 cove", Demo::with($plan, $slip->fixes[0]->change)->places['lecture']->notes);
     }
 
-    public function test_a_run_that_left_the_notes_is_said_and_can_be_dropped(): void
+    public function test_reports_a_run_missing_in_the_notes_and_deletes_it(): void
     {
         $plan = Demo::with(Demo::plan(), [
             'kind' => 'ReviseNotes',
@@ -221,11 +221,11 @@ final class ScreensTest extends TestCase
                     'kits' => [],
                 ] +
                 Sheet::of(
-                    job: Judged::of(self::work($plan)),
+                    job: JudgedJob::of(self::work($plan)),
                     joinLog: ['0:01  C1 switched on'],
                     findings: Findings::of(self::work($plan)),
                     revision: 7,
-                    tested: Tested::of(self::work($plan)),
+                    tested: TestRecord::of(self::work($plan)),
                 );
             Responses::check($sheet, 'sheetPicture');
         }
@@ -242,12 +242,12 @@ final class ScreensTest extends TestCase
         return array_column($slots[$slot]['options'], 'verdict', 'id');
     }
 
-    public function test_the_shelf_says_what_speaks_against_an_entry_here(): void
+    public function test_the_shelf_lists_problems_of_an_entry(): void
     {
         $supplies = self::verdicts(Demo::plan(), 'supply');
         self::assertSame('Cove: 12 V on a 24 V strip', $supplies['supply-12-240']);
         // 172.8 W on 150 W, and on 240 W with 28 % to spare.
-        self::assertSame('S1 loaded to 115 %', $supplies['supply-24-150']);
+        self::assertSame('S1 load 115 %', $supplies['supply-24-150']);
         self::assertNull($supplies['supply-24-240']);
         self::assertSame(
             'C1 carries 15.0 m of this strip, not 18.0 m',
@@ -256,7 +256,7 @@ final class ScreensTest extends TestCase
         self::assertSame('K2 has 2 cores, 3 are needed', self::verdicts(Demo::plan(), 'cable')['cable-2x15']);
     }
 
-    public function test_a_gauge_holds_what_is_offered_against_what_is_asked(): void
+    public function test_a_gauge_compares_capability_and_demand(): void
     {
         $plan = Demo::plan();
         $gauge = static fn(string $id): ?Gauge => Gauge::of(
@@ -284,7 +284,7 @@ final class ScreensTest extends TestCase
         ]);
         $sheet = json_decode(
             Json::compact(
-                Sheet::of(job: Judged::of(self::work($plan)), joinLog: [], findings: [], revision: 12, tested: []),
+                Sheet::of(job: JudgedJob::of(self::work($plan)), joinLog: [], findings: [], revision: 12, tested: []),
             ),
             true,
         );
@@ -308,7 +308,7 @@ final class ScreensTest extends TestCase
                 (float) $run['cables'][$n]['volts'];
             self::assertEqualsWithDelta($volts, $sum, 0.12);
         }
-        self::assertStringContainsString('does not say that the installation complies', $sheet['caution']);
+        self::assertStringContainsString('does not state that the installation complies', $sheet['caution']);
     }
 
     /** A page lies in its stage's folder, and is named once. */

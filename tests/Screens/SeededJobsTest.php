@@ -18,7 +18,7 @@ use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Jobs that nobody would plan: every stage has an answer for them that fits its schema, and their files read back. */
+/** Unlikely jobs: every stage has an answer for them that fits its schema, and their files read back. */
 final class SeededJobsTest extends TestCase
 {
     /** @return iterable<string, array{int}> seeds; of 59 a run stays dark however it is fed, which once divided by nothing */

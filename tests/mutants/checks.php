@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-/** Damages to checks: file, then what is searched, what takes its place, the test if it is not RegistryTest. */
+/** Damages to checks: file, then search text, replacement, and the test if it is not RegistryTest. */
 return [
     [
         'Checks/Ratings/Ratings.php',
@@ -269,7 +269,7 @@ return [
     ],
     ['Checks/Control/TriggerFindings.php', ['if ($why !== null)', 'if ($why === null)']],
     ['Checks/Control/PowerOn.php', ["['', Tuning::OFF], true", "[''], true"]],
-    ['Checks/Join/Unjoinable.php', ['=> $b->code !== Blocked::NO_LIGHT', '=> $b->code === Blocked::NO_LIGHT']],
+    ['Checks/Join/Unjoinable.php', ['=> $b->code !== JoinBlock::NO_LIGHT', '=> $b->code === JoinBlock::NO_LIGHT']],
     [
         'Checks/Parts/AssemblyFindings.php',
         ['$makes > $takes + 1e-9', '$makes > 1.3 * $takes'],

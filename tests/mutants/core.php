@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-/** Damages to the rest of the core: file, then what is searched, what takes its place, the test. */
+/** Damages to the rest of the core: file, then search text, replacement, the test. */
 return [
     [
         'Bench/Log/BenchFacts.php',
@@ -44,7 +44,7 @@ return [
         ['&& !self::boundary($sections, $lit)', '', 'Bench/CountTest.php'],
     ],
     [
-        'Bench/Faults/Put.php',
+        'Bench/Faults/FaultInjection.php',
         ['$r + $fault->size)', '$r * $fault->size)', 'Bench/MeterTest.php'],
         ['array_reverse($s->end)', '$s->end', 'Bench/MeterTest.php'],
     ],
@@ -141,8 +141,8 @@ return [
     ['Control/Names.php', ['$letters > $this->letters', '$letters > 2 * $this->letters', 'Control/NamesTest.php']],
     ['Control/Sound.php', ['$other->heard) === 1', '$other->heard) === 0', 'Control/NamesTest.php']],
     [
-        'Control/AnswerBoard.php',
-        ['$want->zone > $control->zones =>', '$want->zone > 1 + $control->zones =>', 'Control/AnswerBoardTest.php'],
+        'Control/ControlMatrix.php',
+        ['$want->zone > $control->zones =>', '$want->zone > 1 + $control->zones =>', 'Control/ControlMatrixTest.php'],
     ],
     ['Reach/Graph.php', ['$low[$node] >= $order[$parent]', '$low[$node] > $order[$parent]', 'Reach/ReachTest.php']],
     [

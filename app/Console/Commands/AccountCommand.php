@@ -17,11 +17,11 @@ use Illuminate\Validation\Rules\Password;
 final class AccountCommand extends Command
 {
     protected $signature =
-        'ember:account {name?} {email?} {--crew= : the crew, made when there is none of that name} ' .
-        '{--password= : asked for when left out} {--close= : the address of somebody who leaves} {--reopen= ' .
-        ': the address of somebody who is back}';
+        'ember:account {name?} {email?} {--crew= : the crew; created if it does not exist} ' .
+        '{--password= : prompted for if omitted} {--close= : e-mail of the account to close} {--reopen= ' .
+        ': e-mail of the account to reopen}';
 
-    protected $description = 'Make an account in a crew, close one, open one again';
+    protected $description = 'Create, close or reopen an account';
 
     public function handle(): int
     {
@@ -71,7 +71,7 @@ final class AccountCommand extends Command
     {
         $user = User::query()->where('email', $email)->first();
         if ($user === null) {
-            $this->error("There is no account {$email}.");
+            $this->error("No account has the e-mail {$email}.");
 
             return 2;
         }
@@ -79,7 +79,7 @@ final class AccountCommand extends Command
         $this->info(
             $at === null
                 ? "{$email} can sign in again."
-                : "{$email} can no longer sign in. What {$user->name} did stays under that name.",
+                : "{$email} can no longer sign in. Records of {$user->name} keep that name.",
         );
 
         return 0;

@@ -15,11 +15,9 @@ final class AdviseCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature =
-        'ember:advise {file : a job file, - for standard input} {--keep=* : leave feeds, cables or kit as ' .
-        'they are} {--job : print the job with the proposal taken} {--json : print the result as JSON}';
+    protected $signature = 'ember:advise {file : a job file, - for standard input} {--keep=* : do not change feeds, cables or kit} {--job : print the job with the proposal taken} {--json : print the result as JSON}';
 
-    protected $description = 'Propose the cheapest wiring that holds the limits, with reasons';
+    protected $description = 'Propose the cheapest wiring that meets the limits, with reasons';
 
     public function handle(): int
     {
@@ -53,7 +51,7 @@ final class AdviseCommand extends Command
         $keep = $answer['drawn']['keep'] ?? false;
         if ($keep) {
             $this->line(
-                "keep the drawing: {$answer['drawn']['cost']['text']} {$answer['drawn']['cost']['unit']}, it holds every limit",
+                "keep the drawing: {$answer['drawn']['cost']['text']} {$answer['drawn']['cost']['unit']}, it meets every limit",
             );
         }
         if ($answer['found'] !== null) {
@@ -77,7 +75,7 @@ final class AdviseCommand extends Command
         }
         foreach ($answer['clashes'] as $clash) {
             $this->line(
-                "{$clash['run']}: nothing holds " .
+                "{$clash['run']}: no layout meets the limits " .
                     implode(' and ', $clash['limits']) .
                     '; nearest: ' .
                     implode('; ', $clash['broken']),
@@ -91,10 +89,10 @@ final class AdviseCommand extends Command
         }
         $this->line(
             "{$answer['solved']} layouts solved" .
-                // A bound of what was searched is none for a drawing that is cheaper.
+                // The bound of a search does not apply to a cheaper current layout.
                 ($keep
                     ? ''
-                    : "; nothing below {$answer['bound']['text']}" .
+                    : "; lower bound {$answer['bound']['text']}" .
                         ($answer['gap'] === '' ? '' : ", gap {$answer['gap']}")),
         );
     }

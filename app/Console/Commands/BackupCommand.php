@@ -11,9 +11,9 @@ final class BackupCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:backup {file : where to; must not be there yet}';
+    protected $signature = 'ember:backup {file : the new file}';
 
-    protected $description = 'Keep everything in one file, while people work';
+    protected $description = 'Back up all data into one file, while people work';
 
     public function handle(): int
     {
@@ -21,7 +21,7 @@ final class BackupCommand extends Command
             $manifest = Backup::to((string) $this->argument('file'));
             $this->line(
                 sprintf(
-                    '%s: %d jobs, %d revisions, %d photos, all read back.',
+                    '%s: %d jobs, %d revisions, %d photos, all verified.',
                     $this->argument('file'),
                     $manifest->rows['jobs'] ?? 0,
                     $manifest->rows['revisions'] ?? 0,

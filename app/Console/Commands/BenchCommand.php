@@ -9,7 +9,7 @@ use EmberDusk\Bench\Faults\Fault;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\FaultWords;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Meter\Near;
+use EmberDusk\Bench\Meter\RunParts;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Formats\Json;
 use EmberDusk\Plan\Plan;
@@ -22,9 +22,9 @@ final class BenchCommand extends Command
 
     protected $signature =
         'ember:bench {file : a job file, - for standard input} {--seed=1} {--fault= : KIND@PLACE to put in, list for ' .
-        'all that the job can have, nothing for good wiring} {--json : print the run as JSON}';
+        'lists every fault of the job; empty for good wiring} {--json : print the run as JSON}';
 
-    protected $description = 'Put a fault into a job’s wiring and find it with the meter that stands in';
+    protected $description = 'Put a fault into a job’s wiring and find it with the simulated meter';
 
     public function handle(): int
     {
@@ -84,7 +84,7 @@ final class BenchCommand extends Command
         }
         throw new InvalidInput(
             $name === ''
-                ? 'Nothing in this job is wired yet.'
+                ? 'No run of this job is wired yet.'
                 : "This job cannot have the fault {$name}; --fault=list prints those that it can.",
         );
     }
@@ -99,7 +99,7 @@ final class BenchCommand extends Command
         foreach (Island::all($plan) as $island) {
             $before = null;
             foreach ($island->parts as $parts) {
-                $near = Near::of($plan, $island, $parts->run);
+                $near = RunParts::of($plan, $island, $parts->run);
                 if ($near != $before) {
                     yield [$island, Predictions::of($plan, $island, $parts->run)];
                 }

@@ -23,7 +23,7 @@ final class BuildCommand extends Command
         'YYYY-MM-DD[:days[:people]], no days for as many as it takes; today with one person} {--weekends : ' .
         'work on Saturdays and Sundays too} {--json : print the result as JSON}';
 
-    protected $description = 'The plan of work as iCalendar, or with its reasons as JSON';
+    protected $description = 'Print the plan of work as iCalendar, or with its reasons as JSON';
 
     public function handle(): int
     {

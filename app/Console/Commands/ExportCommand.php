@@ -28,7 +28,7 @@ final class ExportCommand extends Command
         return $this->answering(function (): int {
             $number = $this->option('job');
             if ($number !== null) {
-                $job = Job::query()->find($number) ?? throw new InvalidInput("There is no job {$number}.");
+                $job = Job::query()->find($number) ?? throw new InvalidInput("Job {$number} does not exist.");
                 $plan = $job->newest()->plan();
             } else {
                 $plan = $this->plan();

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use EmberDusk\Formats\Json;
-use EmberDusk\Joining\Blocked;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Joining\Rehearsal;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Words;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
@@ -19,24 +19,27 @@ final class JoinCommand extends Command
 
     protected $signature =
         'ember:join {file : a job file, - for standard input} {--school=search : search, reset or early} ' .
-        '{--trust-new : units that are new are not reset} {--json : print the steps as JSON}';
+        '{--trust-new : do not reset new units} {--json : print the steps as JSON}';
 
-    protected $description = 'Print the order in which the devices of a job are reset, joined, linked, named and tried';
+    protected $description = 'Print the order in which the devices of a job are reset, joined, linked, named and tested';
 
     public function handle(): int
     {
         return $this->answering(function (): int {
             $timing = (string) $this->option('school');
-            if (!in_array($timing, School::TIMINGS, true)) {
-                throw InvalidInput::at('/school', "“{$timing}” is none of " . implode(', ', School::TIMINGS) . '.');
+            if (!in_array($timing, TimingMethod::TIMINGS, true)) {
+                throw InvalidInput::at(
+                    '/school',
+                    "“{$timing}” is not one of " . implode(', ', TimingMethod::TIMINGS) . '.',
+                );
             }
-            $joinable = Joinable::of($this->plan(), new School($timing, (bool) $this->option('trust-new')));
+            $joinable = Joinable::of($this->plan(), new TimingMethod($timing, (bool) $this->option('trust-new')));
             $steps = $joinable->any() ? Rehearsal::run($joinable->roster, 1)->trail : [];
             if ($this->option('json')) {
                 $this->output->write(
                     Json::pretty([
                         'blocked' => array_map(
-                            static fn(Blocked $b): array => [
+                            static fn(JoinBlock $b): array => [
                                 'code' => $b->code,
                                 'unit' => $b->unit,
                                 'title' => $b->title,

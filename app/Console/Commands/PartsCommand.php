@@ -18,10 +18,10 @@ final class PartsCommand extends Command
     use ReadsJobFile;
 
     protected $signature =
-        'ember:parts {file : a job file, - for standard input} {--offcut=* : what lies in the van already, ' .
+        'ember:parts {file : a job file, - for standard input} {--offcut=* : offcuts in the van, ' .
         'as KIT:METRES} {--json : print the result as JSON}';
 
-    protected $description = 'Everything to buy, cut and bring, as CSV, or with the cut lists as JSON';
+    protected $description = 'Print everything to buy, cut and bring as CSV, or with the cut lists as JSON';
 
     public function handle(): int
     {

@@ -21,10 +21,10 @@ final class PlayCommand extends Command
     use ReadsJobFile;
 
     protected $signature =
-        'ember:play {file : a job file, - for standard input} {--day= : YYYY-MM-DD, today where it is not said} ' .
+        'ember:play {file : a job file, - for standard input} {--day= : YYYY-MM-DD, default today} ' .
         '{--json : print them as JSON}';
 
-    protected $description = 'Print what plays by itself: shows, the times of a day by clock and sun, and which of several wins';
+    protected $description = 'Print the automation of a job: shows, times of the day by clock and sun, and priorities';
 
     public function handle(): int
     {
@@ -32,7 +32,7 @@ final class PlayCommand extends Command
             $plan = $this->plan();
             $day = is_string($this->option('day')) ? $this->option('day') : Clock::day();
             if (preg_match('/^\d{4}-\d{2}-\d{2}$/', $day) !== 1 || date_create($day) === false) {
-                throw new InvalidInput("“{$day}” is no day: write it as 2026-06-21.");
+                throw new InvalidInput("“{$day}” is not a date: write it as 2026-06-21.");
             }
             if ($this->option('json')) {
                 $this->output->write(Json::pretty(self::told($plan, $day)));
@@ -119,7 +119,7 @@ final class PlayCommand extends Command
             );
         }
         foreach ($agenda->not as $not) {
-            $this->line("  {$not['trigger']->words()} starts nothing: {$not['why']}");
+            $this->line("  {$not['trigger']->words()} does not start: {$not['why']}");
         }
     }
 

@@ -8,7 +8,7 @@ use EmberDusk\Control\RadioReach;
 use EmberDusk\Control\WifiAdvice;
 use EmberDusk\Formats\Json;
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use Illuminate\Console\Command;
 
 final class ReachCommand extends Command
@@ -16,16 +16,16 @@ final class ReachCommand extends Command
     use ReadsJobFile;
 
     protected $signature =
-        'ember:reach {file : a job file, - for standard input} {--wifi=* : Wi-Fi channels in use there, beside those of the notes} ' .
+        'ember:reach {file : a job file, - for standard input} {--wifi=* : Wi-Fi channels in use on site, besides those in the notes} ' .
         '{--json : print them as JSON}';
 
-    protected $description = 'Print which devices of a job hear each other: links, hops, nodes whose loss cuts others off, channels that are free';
+    protected $description = 'Print the radio reach of a job: links, hops, critical nodes and free channels';
 
     public function handle(): int
     {
         return $this->answering(function (): int {
             $plan = $this->plan();
-            $roster = RosterOfPlan::of($plan, new School());
+            $roster = RosterOfPlan::of($plan, new TimingMethod());
             $all = RadioReach::of($roster);
             $lost = array_sum(array_map(static fn(RadioReach $r): int => count($r->lost), $all));
             $wifi = array_values(array_map(intval(...), (array) $this->option('wifi')));

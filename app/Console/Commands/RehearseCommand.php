@@ -9,10 +9,10 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Words;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
@@ -24,18 +24,21 @@ final class RehearseCommand extends Command
 
     protected $signature =
         'ember:rehearse {file : a job file, - for standard input} {--seed=1} {--fault=* : KIND@DEVICE, several may be given; list ' .
-        'prints all} {--school=search : search, reset or early} {--trust-new : units that are new are not reset} {--json : print the log as JSON}';
+        'prints all} {--school=search : search, reset or early} {--trust-new : do not reset new units} {--json : print the log as JSON}';
 
-    protected $description = 'Work the joins of a job through against the stand-ins, and press every control at the end';
+    protected $description = 'Rehearse the joins of a job on simulated devices, and test every control at the end';
 
     public function handle(): int
     {
         return $this->answering(function (): int {
             $timing = (string) $this->option('school');
-            if (!in_array($timing, School::TIMINGS, true)) {
-                throw InvalidInput::at('/school', "“{$timing}” is none of " . implode(', ', School::TIMINGS) . '.');
+            if (!in_array($timing, TimingMethod::TIMINGS, true)) {
+                throw InvalidInput::at(
+                    '/school',
+                    "“{$timing}” is not one of " . implode(', ', TimingMethod::TIMINGS) . '.',
+                );
             }
-            $joinable = Joinable::of($this->plan(), new School($timing, (bool) $this->option('trust-new')));
+            $joinable = Joinable::of($this->plan(), new TimingMethod($timing, (bool) $this->option('trust-new')));
             if (!$joinable->any()) {
                 throw IncompletePlan::at('/kit', $joinable->lacking());
             }
@@ -84,15 +87,15 @@ final class RehearseCommand extends Command
             $this->line($line['at'] . '  ' . $line['text']);
         }
         foreach ($run->found as $key) {
-            $this->line("Found and put right: {$key}");
+            $this->line("Found and fixed: {$key}");
         }
         foreach ($run->aside as $why) {
             $this->line($why);
         }
         foreach ($run->tried as $want => $seen) {
-            if ($seen !== Seen::YES) {
+            if ($seen !== Observation::YES) {
                 [$control, $light] = explode(' ', strtoupper($want));
-                $this->line("{$light} by {$control}: " . Seen::words($seen));
+                $this->line("{$light} by {$control}: " . Observation::words($seen));
             }
         }
         $this->line($run->works() ? 'Every control works.' : 'Not every control works.');

@@ -13,7 +13,7 @@ final class RestoreCommand extends Command
 
     protected $signature = 'ember:restore {file : a backup}';
 
-    protected $description = 'Put a backup into the configured database, which must be empty';
+    protected $description = 'Restore a backup into the configured database, which must be empty';
 
     public function handle(Restore $restore): int
     {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use EmberDusk\Control\Assistants;
-use EmberDusk\Control\Spoken;
+use EmberDusk\Control\CommandResult;
 use EmberDusk\Formats\Json;
 use Illuminate\Console\Command;
 
@@ -13,9 +13,9 @@ final class SayCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:say {file : a job file, - for standard input} {said : what is said to the assistants} {--json : print the answers as JSON}';
+    protected $signature = 'ember:say {file : a job file, - for standard input} {said : the voice command} {--json : print the answers as JSON}';
 
-    protected $description = 'Say something to the assistants of a job: what is understood, and which lights answer on the stand-ins';
+    protected $description = 'Try a voice command: what the assistants of a job understand, and which simulated lights respond';
 
     public function handle(): int
     {
@@ -40,7 +40,7 @@ final class SayCommand extends Command
                         '%-4s %-20s %s',
                         strtoupper($a['light']),
                         $a['name'],
-                        $a['answers'] ? sprintf('%d %%', round(100 * $a['level'])) : "does not answer: {$a['why']}",
+                        $a['answers'] ? sprintf('%d %%', round(100 * $a['level'])) : "cannot do that: {$a['why']}",
                     ),
                 );
             }
@@ -55,7 +55,7 @@ final class SayCommand extends Command
         });
     }
 
-    private static function verdictOf(Spoken $spoken): int
+    private static function verdictOf(CommandResult $spoken): int
     {
         $answers = array_filter($spoken->answers, static fn(array $a): bool => $a['answers']);
 

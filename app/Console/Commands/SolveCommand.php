@@ -29,7 +29,7 @@ final class SolveCommand extends Command
 
     protected $signature =
         'ember:solve {file : a job file, - for standard input} {--scene= : a scene by its id or name, ' .
-        'instead of everything full} {--phase=1 : which phase of the dimming the volts are of} {--json : ' .
+        'instead of all at full} {--phase=1 : which phase of the dimming the volts are of} {--json : ' .
         'print the result as JSON}';
 
     protected $description = 'Solve the circuit of a job: volts, amps, light and findings';
@@ -93,7 +93,7 @@ final class SolveCommand extends Command
             try {
                 $nodes += Newton::solve($network)->nodes();
             } catch (NoSolution) {
-                // That island is a finding; the others' volts are told all the same.
+                // That island is a finding; volts of the others are still shown.
                 continue;
             }
         }

@@ -28,7 +28,7 @@ use Illuminate\Support\Facades\DB;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
-/** The Bench stage: tests, what was seen and read, and a practice with faults put in. */
+/** The Bench stage: tests, observations and readings, and practice with hidden faults. */
 final readonly class BenchController
 {
     public function __construct(private JobLoader $loader, private BenchCache $solver) {}
@@ -48,14 +48,14 @@ final readonly class BenchController
         );
     }
 
-    /** Keeps what was read, seen, mended or remarked; what comes twice is one. */
+    /** Saves readings, observations, fixes and remarks; duplicates count once. */
     public function log(LogRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        // The page still shows who used it; meanwhile somebody else signed in beside it.
+        // The page still shows its former user; another person has signed in since.
         abort_if(
             $request->filled('byUser') && $request->integer('byUser') !== $user->id,
             403,
-            'Somebody else has signed in on this device. It is sent when whoever wrote it signs in again.',
+            'Another person has signed in on this device. It is sent when its author signs in again.',
         );
         $practice = $this->practice($job, $request);
         $entry = $request->entry($user, Clock::now()->format('Y-m-d\TH:i:s.v\Z'));
@@ -86,7 +86,7 @@ final readonly class BenchController
         return new JsonResponse($this->picture($job, '', $practice), 201);
     }
 
-    /** What the lamps or the meter of a practice show. */
+    /** Lamps or meter of a practice. */
     public function ask(StandInRequest $request, Job $job, BenchPractice $benchPractice): JsonResponse
     {
         $plan = $job->newest()->plan();

@@ -14,7 +14,7 @@ use App\Papers\Download;
 use App\Results\JobLoader;
 use App\Screens\Build\MoveCost;
 use App\Screens\Build\StepCalendar;
-use App\Screens\Known;
+use App\Screens\KnownRows;
 use App\Time\Clock;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
@@ -31,14 +31,14 @@ final readonly class BuildController
 {
     public function __construct(private JobLoader $loader) {}
 
-    /** Answers with the steps that it changed; those that the page has it keeps. */
+    /** Answers with the changed steps; the page keeps the others. */
     public function tick(TickRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        // The page still shows who pressed; meanwhile somebody else signed in beside it.
+        // The page still shows its former user; another person has signed in since.
         abort_if(
             $request->filled('by') && $request->integer('by') !== $user->id,
             403,
-            'Somebody else has signed in on this device. It is sent when whoever pressed it signs in again.',
+            'Another person has signed in on this device. It is sent when the person who pressed it signs in again.',
         );
         $id = $request->string('step')->toString();
         $ticked = $this->state($job)->schedule()->tickable($id);
@@ -62,7 +62,7 @@ final readonly class BuildController
 
         $answer = $this->loader->answer($job, $user, $job->newest(), 'build');
 
-        return new JsonResponse(['desk' => Known::without($answer['desk'], $request->known())] + $answer);
+        return new JsonResponse(['desk' => KnownRows::without($answer['desk'], $request->known())] + $answer);
     }
 
     public function visits(VisitsRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse

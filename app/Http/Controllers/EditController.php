@@ -15,7 +15,7 @@ use App\Models\Revision;
 use App\Models\User;
 use App\Results\JobLoader;
 use App\Results\SolvedFixes;
-use App\Screens\Known;
+use App\Screens\KnownRows;
 use App\Screens\Scenes\ScenesStage;
 use App\Screens\Screen;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -55,7 +55,7 @@ final readonly class EditController
         );
 
         return new JsonResponse([
-            'desk' => Known::without(Screen::of($request->stage(), $state), $request->known()),
+            'desk' => KnownRows::without(Screen::of($request->stage(), $state), $request->known()),
         ]);
     }
 
@@ -131,7 +131,7 @@ final readonly class EditController
         );
     }
 
-    /** An edit answers with the runs that it changed; those that the page has it keeps. */
+    /** An edit answers with the changed runs; the page keeps the others. */
     private function answer(Job $job, User $user, Revision $revision, ScreenRequest $request): JsonResponse
     {
         $answer = $this->loader->answer(
@@ -143,6 +143,6 @@ final readonly class EditController
             open: $request->open(),
         );
 
-        return new JsonResponse(['desk' => Known::without($answer['desk'], $request->known())] + $answer);
+        return new JsonResponse(['desk' => KnownRows::without($answer['desk'], $request->known())] + $answer);
     }
 }

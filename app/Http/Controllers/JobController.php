@@ -70,11 +70,11 @@ final readonly class JobController
         return self::shelve($job, null);
     }
 
-    /** For good, with its history, photos and ticks; only what is in the archive, and only by name. */
+    /** Deletes a job for good, with its history, photos and ticks; archived jobs only, confirmed by name. */
     public function destroy(DeleteJobRequest $request, Job $job): JsonResponse
     {
         if ($job->archived_at === null) {
-            throw new OutOfTurn('Put the job into the archive first. Nothing was deleted.');
+            throw new OutOfTurn('Archive the job first. Nothing was deleted.');
         }
         DB::transaction(static fn(): ?bool => $job->delete());
 
@@ -109,13 +109,13 @@ final readonly class JobController
         } catch (InvalidInput $t) {
             throw ValidationException::withMessages([ltrim($t->pointer, '/') => $t->getMessage()]);
         }
-        // What is only said is enough to choose kit; the tape comes later.
+        // Stated lengths are enough to choose kit; the walls can be measured later.
         if ($notes !== '') {
             $plan = ReviseNotes::of('place1', $notes)->apply($plan);
         }
 
         return redirect()->route('jobs.stage', [
-            $this->revisions->begin($user->crew, $user, $plan, 'Job begun'),
+            $this->revisions->begin($user->crew, $user, $plan, 'Job created'),
             $notes === '' ? 'survey' : 'kit',
         ]);
     }

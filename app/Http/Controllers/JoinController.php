@@ -18,14 +18,14 @@ use App\Models\User;
 use App\Results\JobLoader;
 use App\Screens\Join\JoinStart;
 use App\Time\Clock;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
-/** The Join stage: live runs on site, and rehearsals against the stand-ins that ship with the tool. */
+/** The Join stage: live runs on site, and rehearsals against the simulated devices that ship with the tool. */
 final readonly class JoinController
 {
     public function __construct(
@@ -59,7 +59,7 @@ final readonly class JoinController
         ) + ['notes' => $this->notes->of($job->crew, $plan)];
     }
 
-    /** What is needed first is ticked, for everybody who works on the job. */
+    /** Ticks a preparation, for all people on the job. */
     public function need(JoinNeedRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         $key = $request->string('key')->toString();
@@ -76,7 +76,7 @@ final readonly class JoinController
 
     public function begin(JoinBeginRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
-        $timing = $request->filled('timing') ? $request->string('timing')->toString() : School::SEARCH_FIRST;
+        $timing = $request->filled('timing') ? $request->string('timing')->toString() : TimingMethod::SEARCH_FIRST;
 
         return new JsonResponse(
             $this->runs->look(

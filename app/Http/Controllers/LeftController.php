@@ -18,7 +18,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
 
-/** What is left behind with a job: facts that are written down, notes for the next job, the wiring as a picture. */
+/** Hand-over data of a job: recorded facts, notes for the next job, the wiring diagram. */
 final readonly class LeftController
 {
     public function __construct(private LeftFacts $facts, private KitNotes $notes) {}

@@ -15,7 +15,7 @@ use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
-/** What is left over and lies in the van: typed in, put there from a job, taken out. */
+/** Offcuts in the van: typed, kept from a job, removed. */
 final readonly class OffcutController
 {
     public function __construct(private JobLoader $loader) {}

@@ -18,7 +18,7 @@ use Illuminate\Http\RedirectResponse;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
-/** Practice: lessons on the stand-ins that ship with the tool. */
+/** Practice: lessons on the simulated devices that ship with the tool. */
 final readonly class PracticeController
 {
     public function __construct(private Practices $practices) {}

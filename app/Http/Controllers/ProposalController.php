@@ -12,7 +12,7 @@ use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
-/** The planner's proposals: asked for, looked at while they are worked out, stopped. */
+/** The planner's proposals: asked for, looked at while they are calculated, stopped. */
 final readonly class ProposalController
 {
     public function store(ProposalRequest $request, Job $job): JsonResponse

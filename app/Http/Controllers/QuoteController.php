@@ -24,7 +24,7 @@ use Illuminate\Http\Response;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 
-/** The quote to print and as PDF, and what has changed since one was given. */
+/** The quote for print and as PDF, and the changes since it was sent. */
 final readonly class QuoteController
 {
     public function __construct(private JobLoader $loader) {}
@@ -65,7 +65,7 @@ final readonly class QuoteController
         return $this->since($job);
     }
 
-    /** What a change would make of the quote: nothing is kept. */
+    /** Effect of a change on the quote; saves nothing. */
     public function preview(PreviewRequest $request, Job $job, Revisions $revisions): JsonResponse
     {
         $plan = $job->newest()->plan();

@@ -13,7 +13,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Http\JsonResponse;
 
-/** A reel that was measured: its rails, offered to the crew's shelf. Jobs keep the entry that they have until somebody takes the new one. */
+/** A measured reel: its rail resistance, offered to the crew's shelf. Jobs keep their entry until updated. */
 final class ReelController
 {
     public function __invoke(ReelRequest $request, Job $job): JsonResponse

@@ -11,7 +11,7 @@ use EmberDusk\Circuit\Colour;
 use EmberDusk\Control\Mixing;
 use Illuminate\Http\JsonResponse;
 
-/** What a light's channels do for a level, a colour or a white, and a show as it runs: both are looked at and write nothing. */
+/** Duties of a light's channels for a level, a colour or a white, and the frames of a show; writes nothing. */
 final readonly class SceneController
 {
     public function mix(MixRequest $request, Job $job): JsonResponse

@@ -26,7 +26,7 @@ final class SessionController
 
     public function store(SignInRequest $request): RedirectResponse
     {
-        // The password is checked first: that takes long on purpose, and nobody who writes shall wait for it.
+        // The password is checked first: it is slow on purpose, and must not hold the write lock.
         if (Auth::validate($request->safe()->only(['email', 'password']))) {
             $user = User::query()->where('email', $request->validated('email'))->first();
         } else {
@@ -34,12 +34,12 @@ final class SessionController
         }
         if ($user?->closed_at !== null) {
             throw ValidationException::withMessages([
-                'email' => 'This account is closed. Whoever runs Ember Dusk for your crew can open it again.',
+                'email' => 'This account is closed. The administrator of Ember Dusk can reopen it.',
             ]);
         }
         if ($user === null) {
             throw ValidationException::withMessages([
-                'email' => 'No account has this address and password. Check both, then try again.',
+                'email' => 'No account has this e-mail and password. Check both, then try again.',
             ]);
         }
 

@@ -58,13 +58,13 @@ final readonly class ShelfController
         ]);
     }
 
-    /** What would move in one of the jobs that hold an older copy. */
+    /** Changes in one of the jobs with an older copy. */
     public function shift(string $entry, Job $job, ShelfUses $uses): JsonResponse
     {
         return new JsonResponse($uses->shift($job, $entry));
     }
 
-    /** Keeps an entry; a new one gets an id from its name. What open jobs hold stays as it is until somebody takes it anew. */
+    /** Saves an entry; a new one gets an id from its name. Copies in open jobs stay until updated. */
     public function store(EntryRequest $request, #[CurrentUser] User $user, ShelfUses $uses): JsonResponse
     {
         $cells = $request->cells();
@@ -97,7 +97,7 @@ final readonly class ShelfController
         $entries = str_starts_with(ltrim($text), '{') ? Shelf::file($text) : ShelfCsv::read($text);
         if ($user->crew->kitEntries()->count() + count($entries) > self::MOST) {
             throw new OutOfTurn(
-                'The shelf takes ' . self::MOST . ' entries; with these it would have more. Nothing was taken in.',
+                'The shelf takes ' . self::MOST . ' entries; with these it would have more. Nothing was imported.',
             );
         }
         $before = $user->crew

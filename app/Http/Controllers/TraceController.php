@@ -82,12 +82,12 @@ final readonly class TraceController
         );
     }
 
-    /** Writes what was found behind the legs in the notes, as a change that can be undone. */
+    /** Writes the result behind the legs in the notes, as an undoable change. */
     public function record(Job $job, Trace $trace, #[CurrentUser] User $user): JsonResponse
     {
         $found = Tracer::next(self::legs($trace), $trace->heard());
         if (!($found instanceof TraceResult) || $found->found === []) {
-            throw new OutOfTurn('The trace is not finished: nothing certain can be written down yet.');
+            throw new OutOfTurn('The trace is not finished: it has no certain result yet.');
         }
         $change = RecordTrace::payload($trace->place, $found->found);
         DB::transaction(function () use ($job, $user, $trace, $change): void {

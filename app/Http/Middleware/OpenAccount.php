@@ -12,7 +12,7 @@ use Illuminate\Http\Request;
 use Illuminate\Support\Facades\Auth;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Signs out at the next request whoever has left, and whoever has signed out while a request was still running. */
+/** Signs out at the next request the person who has left, and the person who has signed out while a request was still running. */
 final class OpenAccount
 {
     public function handle(Request $request, Closure $next): Response

@@ -10,8 +10,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * What no field of any request ever holds is refused at the edge, with its place: numbers that are none (1e999 arrives as
- * infinite), text that is not UTF-8 or has control characters in it, and what is nested deeper than anything is.
+ * Refuses values that no request field may hold, with their place: infinite numbers (1e999), text that is not UTF-8 or has control characters, and
+ * excessive nesting.
  */
 final class PlainInput
 {
@@ -26,13 +26,13 @@ final class PlainInput
     public function handle(Request $request, Closure $next): Response
     {
         if (strlen($request->getRequestUri()) > self::LONGEST) {
-            return new JsonResponse(['message' => 'The address is longer than any here is.', 'pointer' => ''], 414);
+            return new JsonResponse(['message' => 'The address is too long.', 'pointer' => ''], 414);
         }
         if ($request->isJson() && strlen($request->getContent()) > self::LARGEST) {
             return new JsonResponse(
                 [
                     'message' => sprintf(
-                        'The request has %.1f MB; at most %d MB are read. Nothing was kept of it.',
+                        'The request has %.1f MB; at most %d MB are accepted. Nothing was saved.',
                         strlen($request->getContent()) / 1e6,
                         intdiv(self::LARGEST, 1_000_000),
                     ),
@@ -49,7 +49,7 @@ final class PlainInput
             ) ??
             (self::plain(rawurldecode($request->getPathInfo()))
                 ? null
-                : ['', 'The address has characters that no address here has.']);
+                : ['', 'The address has characters that are not allowed.']);
         if ($wrong !== null) {
             return new JsonResponse(['message' => $wrong[1], 'pointer' => $wrong[0]], 422);
         }
@@ -68,16 +68,16 @@ final class PlainInput
         foreach ($values as $key => $value) {
             $key = (string) $key;
             if (!self::plain($key)) {
-                return [$pointer, 'A name of a field has characters that no name has.'];
+                return [$pointer, 'A field name has characters that are not allowed.'];
             }
             $at = "{$pointer}/{$key}";
             $found = match (true) {
-                is_float($value) && !is_finite($value) => [$at, 'A number was expected, not an infinite one.'],
+                is_float($value) && !is_finite($value) => [$at, 'A finite number was expected.'],
                 is_string($value) && !self::plain($value) => [
                     $at,
-                    'The text is not UTF-8, or has control characters in it. Type it anew.',
+                    'The text is not UTF-8, or contains control characters. Type it again.',
                 ],
-                is_array($value) && $depth >= self::DEEPEST => [$at, 'This is nested deeper than anything here is.'],
+                is_array($value) && $depth >= self::DEEPEST => [$at, 'The request is nested too deeply.'],
                 is_array($value) => self::wrong($value, $at, $depth + 1),
                 default => null,
             };

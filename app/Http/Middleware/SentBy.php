@@ -11,7 +11,7 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Refuses what a device sends for one person while another is signed in there: work that waited for a signal belongs to whoever did it.
+ * Refuses what a device sends for one person while another is signed in there: work that waited for a signal belongs to the person who did it.
  * Asked before anything else, so that a job of another crew is not taken for one that is gone.
  */
 final class SentBy
@@ -26,7 +26,7 @@ final class SentBy
             return new JsonResponse(
                 [
                     'message' =>
-                        'Somebody else has signed in on this device. This is sent when the person who did it signs in again.',
+                        'Another person has signed in on this device. This is sent when the person who did it signs in again.',
                     'pointer' => '',
                 ],
                 403,

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** What a measurement of a trace gave, or that the last one is taken back. */
+/** Result of a trace measurement, or undo of the last one. */
 final class AnswerTraceRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

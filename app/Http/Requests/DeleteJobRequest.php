@@ -31,6 +31,6 @@ final class DeleteJobRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['name.*' => 'Write the job’s name exactly as it stands. Nothing was deleted.'];
+        return ['name.*' => 'Type the job’s name exactly. Nothing was deleted.'];
     }
 }

@@ -25,8 +25,8 @@ final class FactRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'about.required' => 'Say what it is about, such as the app of the hub.',
-            'says.required_unless' => 'Say the version, or where the copy lies.',
+            'about.required' => 'Enter the subject, such as the app of the hub.',
+            'says.required_unless' => 'Enter the version, or where the copy is stored.',
         ];
     }
 }

@@ -8,7 +8,7 @@ use App\Joining\GivenAct;
 use EmberDusk\Formats\Fields;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** What was done or answered in a run, in its order: one thing, or all that has waited for a signal. */
+/** Actions or answers of a run, in order: one, or all that waited for a signal. */
 final class JoinActRequest extends FormRequest
 {
     /** Acts that are taken at once; a device sends the rest afterwards. */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Joining\NewRun;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -19,7 +19,7 @@ final class JoinBeginRequest extends FormRequest
             'speed' => ['required', 'integer', Rule::in(NewRun::SPEEDS)],
             'site' => ['boolean'],
             'hand' => ['nullable', 'string', 'max:80'],
-            'timing' => ['nullable', 'string', Rule::in(School::TIMINGS)],
+            'timing' => ['nullable', 'string', Rule::in(TimingMethod::TIMINGS)],
             'trustsNew' => ['boolean'],
             'hidden' => ['integer', 'min:0', 'max:2'],
         ];

@@ -9,7 +9,7 @@ use EmberDusk\Bench\Log\LogEntry;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** Something that was read, seen, mended or remarked, as the device tells it that was used. */
+/** Something that was read, seen, fixed or remarked, as the device tells it that was used. */
 final class LogRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */
@@ -57,9 +57,9 @@ final class LogRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'value.*' => 'Say what was read: a number, such as 23.4.',
-            'place.*' => 'Say where: pick it in the picture of the wiring.',
-            'kind.*' => 'This page is of another version. Reload it.',
+            'value.*' => 'Enter the reading as a number, such as 23.4.',
+            'place.*' => 'Choose the place in the wiring picture.',
+            'kind.*' => 'This page is from another version. Reload it.',
         ];
     }
 }

@@ -8,7 +8,7 @@ use App\Facts\LogBook;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** What is looked for in a job's log. */
+/** Search in a job's log. */
 final class LogSearchRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

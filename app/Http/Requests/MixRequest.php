@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use EmberDusk\Circuit\White;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** What a light is to do in a scene: how bright, and a colour or a white. */
+/** Request for a light in a scene: brightness, and a colour or a white. */
 final class MixRequest extends FormRequest
 {
     /** @return list<float> duties that it has, whose mix is to stay */

@@ -8,7 +8,7 @@ use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\Timetable;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** A step that is moved to another day, hour or person, or back to where it goes by itself. */
+/** Move of a step to another day, hour or person, or back to automatic. */
 final class MoveRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

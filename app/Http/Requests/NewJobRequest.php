@@ -19,7 +19,7 @@ final class NewJobRequest extends FormRequest
     }
 
     /**
-     * The notes of the first place: none, or a run as long as somebody said.
+     * The notes of the first place: empty, or a run of the stated length.
      *
      * @throws InvalidInput
      */
@@ -58,11 +58,11 @@ final class NewJobRequest extends FormRequest
             'name.required' => 'Give the job a name.',
             'place.required_without' => 'Name the first room or place.',
             'run.required_with' => 'Name the run: one word, such as cove.',
-            'run.max' => 'A run’s word has at most 24 letters.',
+            'run.max' => 'A run’s name has at most 24 letters.',
             'length.numeric' => 'The length is a number of metres, such as 5.20.',
             'length.min' => 'A run is at least 0.05 m long.',
             'length.max' => 'A run is at most 500 m long.',
-            'battery.max' => 'Say the blocks in a few words, such as “3 of 8 V”.',
+            'battery.max' => 'Describe the blocks, such as “3 of 8 V”.',
             'name.max' => 'A job’s name has at most 80 letters.',
             'client.max' => 'A client’s name has at most 80 letters.',
             'place.max' => 'A place’s name has at most 60 letters.',

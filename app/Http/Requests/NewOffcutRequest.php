@@ -27,7 +27,7 @@ final class NewOffcutRequest extends FormRequest
         return [
             'kit.exists' => self::unknownKit(),
             'metres.*' => 'An offcut has a length from 0.02 to 100 m, such as 1.35.',
-            'count.*' => 'Say how many there are, 1 to 50.',
+            'count.*' => 'Enter the number, 1 to 50.',
         ];
     }
 }

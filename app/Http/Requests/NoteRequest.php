@@ -18,6 +18,6 @@ final class NoteRequest extends FormRequest
     /** @return array<string, string> */
     public function messages(): array
     {
-        return ['says.required' => 'Type what the next one should know of it.'];
+        return ['says.required' => 'Type the note for the next job.'];
     }
 }

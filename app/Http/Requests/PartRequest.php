@@ -35,7 +35,7 @@ final class PartRequest extends FormRequest
             'part.*' => 'The list has no such part.',
             'arrives.before' => 'A part comes within two years. Write the day such as 2026-12-01.',
             'arrives.after_or_equal' =>
-                'That day is over. What is here is marked as in hand; what is late gets a day to come.',
+                'That day is over. Mark parts that are here as in hand; give late parts a later day.',
         ];
     }
 }

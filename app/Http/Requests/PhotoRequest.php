@@ -10,7 +10,7 @@ use Illuminate\Http\UploadedFile;
 
 final class PhotoRequest extends FormRequest
 {
-    /** Kilobytes of one photo as it comes from a camera. */
+    /** Size limit of one camera photo, kilobytes. */
     public const MOST = 20_000;
 
     /** @return array<string, list<string>> */
@@ -29,11 +29,11 @@ final class PhotoRequest extends FormRequest
         $large =
             'The photo is too large: at most ' .
             intdiv(self::MOST, 1000) .
-            ' MB are taken. Let the camera make smaller ones, or send a part of it.';
+            ' MB are accepted. Use a smaller picture size, or crop it.';
 
         return [
             'photo.required' => 'Choose a photo.',
-            'photo.file' => 'The photo did not arrive whole. Try again.',
+            'photo.file' => 'The photo did not arrive completely. Try again.',
             'photo.uploaded' => $large,
             'photo.max' => $large,
             'caption.max' => 'A caption has at most 200 letters.',

@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use EmberDusk\Bench\Practice\HiddenFault;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** A bench to learn on: a seed, or the faults that somebody puts in for another to find. */
+/** Bench practice: a seed, or faults entered by one person for another. */
 final class PracticeRequest extends FormRequest
 {
     /** @return array<string, list<string>> */

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Something that would be said to an assistant. */
+/** A voice command. */
 final class SayRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

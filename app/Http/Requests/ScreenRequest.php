@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Screens\Known;
+use App\Screens\KnownRows;
 use App\Screens\Stages;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -41,7 +41,7 @@ class ScreenRequest extends FormRequest
     /** @return array<string, string> hashes of the rows that the page has, by their ids */
     public function known(): array
     {
-        return Known::read($this->string('known')->toString());
+        return KnownRows::read($this->string('known')->toString());
     }
 
     /** @return list<string> ids of the runs that are shown large */

@@ -8,7 +8,7 @@ use EmberDusk\Kit\Kinds;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** What is looked for on the shelf. */
+/** Search on the shelf. */
 final class ShelfSearchRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

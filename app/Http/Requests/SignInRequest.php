@@ -22,8 +22,8 @@ final class SignInRequest extends FormRequest
     public function messages(): array
     {
         return [
-            'email.required' => 'Type your address.',
-            'email.email' => 'An address has the form name@firm.example.',
+            'email.required' => 'Type your e-mail address.',
+            'email.email' => 'An e-mail address has the form name@firm.example.',
             'password.required' => 'Type your password.',
         ];
     }

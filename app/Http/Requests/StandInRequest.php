@@ -7,7 +7,7 @@ namespace App\Http\Requests;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
-/** What lamps or meter of a practice are asked: a colour, a count, a spot. */
+/** Request to the lamps or meter of a practice: a colour, a count, a spot. */
 final class StandInRequest extends FormRequest
 {
     /** @return array<string, list<mixed>> */

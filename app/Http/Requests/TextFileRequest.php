@@ -14,7 +14,7 @@ abstract class TextFileRequest extends FormRequest
     /** Bytes that are read at most. */
     abstract protected function largest(): int;
 
-    /** What is to be chosen: “a log as CSV”. */
+    /** Kind of file: “a log as CSV”. */
     abstract protected function wants(): string;
 
     /** @return array<string, list<mixed>> */
@@ -29,11 +29,11 @@ abstract class TextFileRequest extends FormRequest
         $large =
             'The file is too large: at most ' .
             intdiv($this->largest(), 1_000_000) .
-            ' MB are read. Nothing was taken in.';
+            ' MB are accepted. Nothing was imported.';
 
         return [
             'file.required' => "Choose {$this->wants()}.",
-            'file.file' => 'The file did not arrive whole. Try again.',
+            'file.file' => 'The file did not arrive completely. Try again.',
             'file.uploaded' => $large,
             'file.max' => $large,
         ];

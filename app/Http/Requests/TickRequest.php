@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use App\Screens\Known;
+use App\Screens\KnownRows;
 use Illuminate\Foundation\Http\FormRequest;
 
 /** A step that is done, or not after all, as the device that was pressed tells it. */
@@ -27,7 +27,7 @@ final class TickRequest extends FormRequest
     /** @return array<string, string> hashes of the steps that the page has, by their ids */
     public function known(): array
     {
-        return Known::read($this->string('known')->toString());
+        return KnownRows::read($this->string('known')->toString());
     }
 
     /** @return array<string, string> */

@@ -31,9 +31,9 @@ final class VisitsRequest extends FormRequest
         return [
             'visits.*.from.before' => 'A visit is planned at most three years ahead.',
             'visits.*.from.after' => 'A visit began at most two years ago.',
-            'visits.*.from.*' => 'A visit begins on a day, such as 2026-12-01.',
+            'visits.*.from.*' => 'A visit starts on a date, such as 2026-12-01.',
             'visits.*.days.*' => sprintf(
-                'A visit has 1 to %d days, or none for as many as it takes.',
+                'A visit has 1 to %d days; leave it empty for as many as needed.',
                 Visit::MOST_DAYS,
             ),
             'visits.required' => 'A job has at least one visit.',

@@ -35,8 +35,8 @@ final readonly class BenchLedger
             foreach (Verdict::cases() as $verdict) {
                 $of = $verdicts[$verdict->value] ?? 0;
                 if ($verdict !== Verdict::Open || $of > 0) {
-                    $label = $verdict !== Verdict::Open ? ucfirst($verdict->value) : 'Asked back';
-                    $figures[] = self::count($label, $of, '', 'readings that stand, by the band of good wiring');
+                    $label = $verdict !== Verdict::Open ? ucfirst($verdict->value) : 'To confirm';
+                    $figures[] = self::count($label, $of, '', 'valid readings, by the expected band');
                 }
             }
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Screens\Bench;
 
+use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Log\BenchFacts;
-use EmberDusk\Bench\Seen;
 use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Commander;
 use EmberDusk\Bench\Tests\Tests;
@@ -35,7 +35,7 @@ final readonly class BenchScreen
         $tried = [];
         $commander = '';
         if ($run !== null) {
-            $seen = Seen::of($state->plan, $run, $facts, true);
+            $seen = BenchObservation::of($state->plan, $run, $facts, true);
             $tried = self::tests($state, $run);
             $commander = Commander::of($state->plan, $run)->value;
         }
@@ -73,7 +73,7 @@ final readonly class BenchScreen
             $tests,
             static fn(BenchTest $t): bool => $t->of === $run->id || $t->of === $run->controller,
         );
-        $seen = Seen::of($state->plan, $run, $facts);
+        $seen = BenchObservation::of($state->plan, $run, $facts);
         $found = $seen->finder?->found();
 
         return [

@@ -9,7 +9,7 @@ use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Job\JobState;
 
-/** Does it work before it is glued up: the tests, what was seen and read. Who tests nothing may hand over all the same, and the sheet says so. */
+/** The Bench stage: tests, observations and readings before mounting. Hand-over is possible without tests; the sheet then says so. */
 final readonly class BenchStage implements Stage
 {
     public function key(): string

@@ -10,7 +10,7 @@ use App\Time\Clock;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Arrangement;
 
-/** A page of a job's log as it is looked through: newest first, under the visits. */
+/** A page of a job's log: newest first, grouped by visit. */
 final readonly class LogPage
 {
     public const LINES = 60;

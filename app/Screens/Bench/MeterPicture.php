@@ -31,10 +31,10 @@ use EmberDusk\Values\Input;
 use EmberDusk\Values\Range;
 use EmberDusk\Values\Refusal;
 
-/** The wiring where a meter is held, its readings against their bands, what is believed of them and what to read next. */
+/** The wiring with meter positions, readings with their bands, the fault probabilities and the next reading. */
 final readonly class MeterPicture
 {
-    /** Classes that are told, and the least share of one that is. */
+    /** Number of listed classes, and their least probability. */
     private const MOST = 4;
 
     private const LEAST = 0.02;
@@ -268,7 +268,7 @@ final readonly class MeterPicture
             'who' => $e->who,
             'spot' => $e->place,
             'command' => $e->command,
-            'words' => $row->spot->words ?? "{$e->place}, which is not in the plan any more",
+            'words' => $row->spot->words ?? "{$e->place}, which is no longer in the plan",
             'commandWords' => Command::read($e->command)->words(),
             'value' => (float) $e->value,
             'text' => Multimeter::print((float) $e->value, $row->spot->unit ?? ''),
@@ -298,7 +298,7 @@ final readonly class MeterPicture
         }
 
         return new Figure(
-            label: 'Good wiring gives at most',
+            label: 'Good wiring: at most',
             value: $range->high,
             unit: $row->spot->unit ?? 'V',
             decimals: $decimals,
@@ -323,7 +323,7 @@ final readonly class MeterPicture
                 ? 'From shelf: the strip’s entry. '
                 : 'From readings of this job the band is narrower. ') .
                 sprintf(
-                    'Doubtful within ±%s of it: what the meter may be off, %s.',
+                    'Doubtful within ±%s of it: the meter error, %s.',
                     Multimeter::print(Multimeter::tolerance((float) $row->entry->value), $row->spot->unit ?? ''),
                     Multimeter::words(),
                 ),

@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace App\Screens\Bench;
 
+use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Channels\Explanation;
 use EmberDusk\Bench\Channels\Leads;
 use EmberDusk\Bench\Channels\Pixels;
-use EmberDusk\Bench\Seen;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** Colours and counts as they were asked and answered, with what they come to. */
+/** Colours and counts with their answers and conclusions. */
 final readonly class SeenRows
 {
     private const PIXELS = ['#d0342c', '#2f8f46', '#2f5fc4', '#f3ead2'];
 
     /** @return array<string, mixed>|null as in app/Screens/Bench/bench.json, $defs/benchColours */
-    public static function colours(Plan $plan, Run $run, Seen $seen): ?array
+    public static function colours(Plan $plan, Run $run, BenchObservation $seen): ?array
     {
         $finder = $seen->finder;
         $words = $seen->words;
@@ -71,7 +71,7 @@ final readonly class SeenRows
     }
 
     /** @return array<string, mixed>|null as in app/Screens/Bench/bench.json, $defs/benchCount */
-    public static function count(Run $run, Seen $seen): ?array
+    public static function count(Run $run, BenchObservation $seen): ?array
     {
         $count = $seen->count;
         if ($count === null) {

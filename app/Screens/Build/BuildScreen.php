@@ -20,7 +20,7 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\Range;
 
-/** The work as lanes, a person each, over the days: what waits for parts or cures, what the end hangs on, what is done. */
+/** The work as lanes per person over the days: waits, the critical path, finished steps. */
 final readonly class BuildScreen
 {
     /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildPicture */
@@ -88,10 +88,10 @@ final readonly class BuildScreen
                 inputs: [
                     new Input(
                         'd',
-                        'days with work left in them',
+                        'days with remaining work',
                         (float) $days,
                         '',
-                        path: 'schedule: days with work left',
+                        path: 'schedule: days with remaining work',
                     ),
                 ],
                 assumption: sprintf(
@@ -135,9 +135,9 @@ final readonly class BuildScreen
             decimals: 1,
             formula: '(' . Input::sum($inputs) . ') / 60',
             inputs: $inputs,
-            assumption: 'All steps, done or not, by as many people as each takes and there are; from all going ' .
+            assumption: 'All steps, done or not, with the people that each needs and that there are; from all going ' .
                 'well to none. The calendar rounds each step up to five minutes, this does not.',
-            source: 'common practice, no source; the crew’s own minutes where there are some',
+            source: 'common practice, no source; the crew’s own times where known',
             range: new Range($least / 60, $most / 60),
         );
     }
@@ -194,7 +194,7 @@ final readonly class BuildScreen
             decimals: 1,
             formula: '(' . Input::sum($inputs) . ') / 60',
             inputs: $inputs,
-            assumption: 'Steps on it delay the end by as much as they take longer.',
+            assumption: 'A delay of a step on it delays the end.',
             source: 'critical path method',
         );
     }

@@ -9,7 +9,7 @@ use EmberDusk\Schedule\Move;
 use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\RemainingWork;
 
-/** What moving a step costs, beside how it is now. */
+/** Cost of moving a step, compared with its current time. */
 final readonly class MoveCost
 {
     /**

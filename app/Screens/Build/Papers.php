@@ -42,7 +42,7 @@ final readonly class Papers
     }
 
     /**
-     * Parts by the day on which they are first used, those that no step waits for last.
+     * Parts by the day of first use; unused ones last.
      *
      * @return array{groups: list<array{day: string, parts: list<array{name: string, buy: string, state: string,
      *     for: string}>}>, tools: list<string>, offcuts: list<string>}
@@ -89,8 +89,8 @@ final readonly class Papers
     private static function row(Slot $slot): array
     {
         $note = match (true) {
-            !$slot->last => 'Goes on the next day.',
-            $slot->short => 'Takes two people: find somebody to hold.',
+            !$slot->last => 'Continues the next day.',
+            $slot->short => 'It takes two people.',
             $slot->step->wait > 0 => sprintf('Then it cures %g h.', $slot->step->wait / 60),
             default => '',
         };

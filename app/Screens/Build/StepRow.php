@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Build;
 
-use App\Screens\Known;
+use App\Screens\KnownRows;
 use EmberDusk\Job\JobState;
 use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Step;
@@ -20,7 +20,7 @@ final readonly class StepRow
     {
         $tick = $state->ticks[$step->id] ?? null;
 
-        return Known::hashed([
+        return KnownRows::hashed([
             'id' => $step->id,
             'kind' => $step->kind,
             'title' => $step->title,
@@ -57,8 +57,8 @@ final readonly class StepRow
             new Input(
                 'f',
                 $productivity === null
-                    ? 'as this crew does it: not timed yet'
-                    : "as this crew does it, from {$productivity['count']} timed",
+                    ? 'at this crew’s pace: not timed yet'
+                    : "at this crew’s pace, from {$productivity['count']} timed",
                 $factor,
                 '',
                 path: 'ticks: steps of this kind, timed by this crew',
@@ -69,8 +69,8 @@ final readonly class StepRow
             'The calendar rounds it up to five minutes, the quote does not. Four of five such steps lie in the range (log-normal, prediction interval).';
         if ($productivity === null) {
             $assumption =
-                'The calendar rounds it up to five minutes, the quote does not. At best and at worst as ' .
-                'the trade guesses; three steps of a kind that are ticked with their minutes tell better.';
+                'The calendar rounds it up to five minutes, the quote does not. Range by ' .
+                'common practice; three timed steps of a kind give a better range.';
         }
 
         return new Figure(

@@ -9,7 +9,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Visit;
 
-/** What a job waits for, in words for the list of jobs: parts on the way, the next visit. Nothing is reckoned for it. */
+/** Waits of a job for the list of jobs: parts on the way, the next visit. Needs no calculation. */
 final readonly class Waiting
 {
     /** @return list<string> */
@@ -22,7 +22,7 @@ final readonly class Waiting
                     BuildScreen::kit($state, $part) .
                     match (true) {
                         $mark->arrives === null => ' is ordered',
-                        $mark->late($state->today) => ' should be here since ' . Day::words($mark->arrives),
+                        $mark->late($state->today) => ' is overdue since ' . Day::words($mark->arrives),
                         default => ' comes ' . Day::words($mark->arrives),
                     };
             }

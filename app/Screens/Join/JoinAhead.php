@@ -8,7 +8,7 @@ use EmberDusk\Joining\Ahead;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Plan\Plan;
 
-/** The next steps of a run on site and what comes after each answer, for a device that may lose its connection. */
+/** The next steps of an on-site run for each answer, for a device that may lose its connection. */
 final readonly class JoinAhead
 {
     /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAhead */

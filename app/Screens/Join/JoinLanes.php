@@ -7,16 +7,16 @@ namespace App\Screens\Join;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\LiveRun;
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Unit;
 
-/** A lane for each device over time: windows as bars that run out, and what was done or seen as marks. */
+/** A lane per device over time: time windows as bars, actions and observations as marks. */
 final readonly class JoinLanes
 {
     /**
-     * @param  bool  $all  the stand-ins' own windows; else those that the guide knows of
+     * @param  bool  $all the simulated devices' own windows; else those known to the guide
      * @return list<array<string, mixed>> as in app/Screens/Join/join.json, $defs/joinLane
      */
     public static function of(LiveRun $run, bool $all = false): array
@@ -71,7 +71,7 @@ final readonly class JoinLanes
         return $bars;
     }
 
-    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: windows of stand-ins */
+    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: windows of simulated devices */
     private static function windows(Site $site): array
     {
         $bars = [];
@@ -145,7 +145,7 @@ final readonly class JoinLanes
         $kind = substr((string) strrchr($key, '/'), 1);
 
         return match (true) {
-            $seen !== Seen::YES => Seen::words($seen),
+            $seen !== Observation::YES => Observation::words($seen),
             in_array($kind, ['joined', 'join', 'connect'], true) => 'joined',
             in_array($kind, ['link', 'zone', 'swipe'], true) => 'linked',
             in_array($kind, ['accept', 'closed', Step::STILL], true) => 'works',

@@ -9,8 +9,8 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Acceptance;
 use EmberDusk\Joining\StandIn\Command;
 use EmberDusk\Joining\StandIn\Light;
@@ -34,7 +34,7 @@ final readonly class JoinPicture
 
     /**
      * @param  Plan|null  $plan  where lights have their names; null in a lesson
-     * @param  bool  $windows  those of the stand-ins are shown, as in a replay; else those that the guide knows of
+     * @param  bool  $windows windows of the simulated devices, as in a replay; else those known to the guide
      * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinPicture
      */
     public static function of(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): array
@@ -111,7 +111,7 @@ final readonly class JoinPicture
             'expects' => $s->expects,
             'yes' => $s->yes(),
             'picks' => array_map(
-                static fn(string $seen): array => ['seen' => $seen, 'words' => Seen::words($seen)],
+                static fn(string $seen): array => ['seen' => $seen, 'words' => Observation::words($seen)],
                 $s->picks(),
             ),
             'name' => $light->name ?? ($unit->name ?? ''),
@@ -119,7 +119,7 @@ final readonly class JoinPicture
             'letters' => self::letters($roster),
             'from' => $s->window[0] ?? null,
             'to' => $s->window[1] ?? null,
-            'left' => $s->opened === '' && $s->search !== null ? 'of the search left' : 'left to see it',
+            'left' => $s->opened === '' && $s->search !== null ? 'of the search left' : 'left to look',
             'alert' => $s->alert,
             'ifNot' => $s->ifNot,
             'caution' => $s->caution,
@@ -146,7 +146,7 @@ final readonly class JoinPicture
         return 30;
     }
 
-    /** @return list<array<string, mixed>> the stand-ins as they are drawn */
+    /** @return list<array<string, mixed>> the simulated devices as drawn */
     private static function devices(Site $site, LiveRun $run): array
     {
         $drawn = [];
@@ -165,7 +165,7 @@ final readonly class JoinPicture
                 'switched' => Guided::switched($unit),
                 'lit' => $site->isLit($id),
                 'level' => $device instanceof Light ? $device->level() : 0.0,
-                'looks' => $device instanceof Light ? $device->looks(new Command($device->level())) : Seen::YES,
+                'looks' => $device instanceof Light ? $device->looks(new Command($device->level())) : Observation::YES,
                 'signal' => self::signal($site->signal($id)),
                 'keys' => self::keys($unit->leaflet),
                 'zones' => $unit->role === Unit::BRIDGE ? 0 : $unit->zones,
@@ -226,7 +226,7 @@ final readonly class JoinPicture
         return $apps;
     }
 
-    /** What the app of a stand-in says once the hands of a step are through. */
+    /** Display of a simulated device's app after a step. */
     private static function says(Step $step, LiveRun $run): string
     {
         if (
@@ -241,7 +241,7 @@ final readonly class JoinPicture
             return "It does: {$step->expects}.";
         }
 
-        return 'Nothing of the kind, so far.';
+        return 'None so far.';
     }
 
     /** @return list<string> what every control of a rehearsal really does, pressed at the end */
@@ -251,11 +251,13 @@ final readonly class JoinPicture
             return [];
         }
         $tried = Acceptance::all($run->site());
-        $wrong = array_filter($tried, static fn(string $s): bool => $s !== Seen::YES);
-        $lines = [sprintf('Pressed on the stand-ins: %d of %d work.', count($tried) - count($wrong), count($tried))];
+        $wrong = array_filter($tried, static fn(string $s): bool => $s !== Observation::YES);
+        $lines = [
+            sprintf('On the simulated devices: %d of %d controls work.', count($tried) - count($wrong), count($tried)),
+        ];
         foreach ($wrong as $want => $seen) {
             [$control, $light] = explode(' ', strtoupper($want));
-            $lines[] = "{$light} by {$control}: " . Seen::words($seen) . '.';
+            $lines[] = "{$light} by {$control}: " . Observation::words($seen) . '.';
         }
         foreach ($run->site()->flaws() as $flaw) {
             if ($flaw->code === Flaws::MISSED) {

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace App\Screens\Join;
 
-use EmberDusk\Joining\Blocked;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Joining\Need;
 use EmberDusk\Joining\Needs;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 
-/** What stands before a run: what cannot be joined, what is needed first, what was in use before, how long it takes if all goes well. */
+/** Data before a run: blocked units, preparations, used devices, estimated time. */
 final readonly class JoinStart
 {
     /**
-     * @param  list<string>  $there  keys of what is needed and there, as somebody has ticked
+     * @param  list<string>  $there keys of ticked preparations
      * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart
      */
     public static function of(Plan $plan, array $there): array
@@ -43,7 +43,7 @@ final readonly class JoinStart
         return [
             'ready' => $joinable->any(),
             'blocked' => array_map(
-                static fn(Blocked $b): array => ['title' => $b->title, 'detail' => $b->detail],
+                static fn(JoinBlock $b): array => ['title' => $b->title, 'detail' => $b->detail],
                 $joinable->blocked,
             ),
             'needs' => $needs,

@@ -14,7 +14,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 
-/** What an entry offers against what this run asks of it, in one unit: watts, metres or amps. */
+/** Capability of an entry compared with the demand of this run, in one unit: watts, metres or amps. */
 final readonly class Gauge
 {
     private function __construct(public float $offers, public float $asks, public string $unit, public string $of) {}
@@ -31,7 +31,7 @@ final readonly class Gauge
                 $supply->ratedWatts() * $plan->limits->usable(),
                 $entry->wattsPerMetre() * $run->length(),
                 'W',
-                'of what the supply may carry',
+                'of its rated current',
             ),
             $entry instanceof Supply && $strip !== null => new self(
                 $entry->ratedWatts(),
@@ -55,7 +55,7 @@ final readonly class Gauge
         };
     }
 
-    /** @return array{int, float} what is enough before what is not, the least of it first */
+    /** @return array{int, float} sufficient entries first, the smallest first */
     public function rank(): array
     {
         return [(int) ($this->offers < $this->asks - 1e-9), $this->offers];

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 
-/** What is in the job beside the chains of the runs, and what each kind may go with. */
+/** Other items of the job, and their possible owners. */
 final readonly class ItemRows
 {
     /** @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/itemsPicture */

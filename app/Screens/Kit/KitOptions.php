@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Kit;
 
 use EmberDusk\Checks\Findings;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Block;
@@ -23,14 +23,14 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
-/** What the shelf has for one place in the chain of a run, with what speaks against each here. */
+/** Shelf entries for one place in the chain of a run, with their problems here. */
 final readonly class KitOptions
 {
     /** Entries shown for one place in the chain; a larger shelf is searched on its own page. */
     private const MOST = 60;
 
     /**
-     * What will do comes first, the least of it at the top; what is chosen is always there.
+     * Sufficient entries first, the smallest at the top; the chosen one is always included.
      *
      * @param  list<string>  $kinds  of the shelf
      * @return list<array<string, mixed>>
@@ -69,7 +69,7 @@ final readonly class KitOptions
         return $options;
     }
 
-    /** @return array{string|null, string|null} what speaks against an entry here, or why it cannot be taken at all, and how much that matters */
+    /** @return array{string|null, string|null} problems with an entry here, or why it cannot be taken at all, and how much that matters */
     private static function said(Plan $plan, Run $run, KitSnapshot $snapshot): array
     {
         try {
@@ -81,7 +81,7 @@ final readonly class KitOptions
         return [$verdict?->title, $verdict?->severity->value];
     }
 
-    /** The worst that would be said of this entry in this run and is not said without it, before anything is solved. */
+    /** The worst finding that this entry would add to this run, before any solve. */
     private static function verdict(Plan $plan, Run $run, KitSnapshot $snapshot): ?Finding
     {
         $without = $snapshot->entry instanceof Strip ? $run->bare() : $run;
@@ -100,7 +100,7 @@ final readonly class KitOptions
         return array_values($new)[0] ?? null;
     }
 
-    /** What stands in the place that an entry would take. */
+    /** The current entry of that place. */
     private static function slot(Plan $plan, Run $run, Entry $entry): ?string
     {
         return match (true) {
@@ -113,7 +113,7 @@ final readonly class KitOptions
         };
     }
 
-    /** The run and those that share its supply or its controller: nothing else has a say in its kit. */
+    /** The run and those that share its supply or its controller: others do not affect its kit. */
     private static function alone(Plan $plan, Run $run): Plan
     {
         return $plan->with(
@@ -127,12 +127,12 @@ final readonly class KitOptions
         );
     }
 
-    /** @return list<Finding> of the run and its kit, worst first, but for what is only undecided */
+    /** @return list<Finding> of the run and its kit, worst first, without open decisions */
     private static function findings(Plan $plan, Run $run): array
     {
         return array_values(
             array_filter(
-                Findings::about($plan, [$run->id], Registry::check(Judged::plan($plan, []), Registry::circuit())),
+                Findings::about($plan, [$run->id], Registry::check(JudgedJob::plan($plan, []), Registry::circuit())),
                 static fn(Finding $f): bool => $f->severity !== Severity::Open,
             ),
         );

@@ -15,7 +15,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
-/** The chain of kit of every run; of the one in hand also what the shelf has for each place in it, with what speaks against it here. */
+/** The chain of kit of every run; of the one in hand also what the shelf has for each place in it, with problems with it here. */
 final readonly class KitScreen
 {
     /** @return array<string, mixed> */
@@ -62,7 +62,7 @@ final readonly class KitScreen
         ];
     }
 
-    /** @return list<Figure> of the one run that has a strip, or sums over all that have */
+    /** @return list<Figure> of the only run with a strip, or sums over all of them */
     public static function ledger(JobState $state): array
     {
         $runs = array_values(
@@ -84,7 +84,7 @@ final readonly class KitScreen
                 self::total(
                     state: $state,
                     runs: $runs,
-                    label: 'Supplies asked for',
+                    label: 'Supplies needed',
                     unit: 'W',
                     of: static fn(Figure $load): float => $state->plan->limits->rating($load->value),
                 ),
@@ -164,18 +164,18 @@ final readonly class KitScreen
             decimals: 1,
             formula: 'min(Ic * V / wc, It * V / w)',
             inputs: [
-                new Input('Ic', 'amps of a channel', $controller->channelAmps, 'A', path: 'shelf.channelAmps'),
-                new Input('It', 'amps in all', $controller->totalAmps, 'A', path: 'shelf.totalAmps'),
+                new Input('Ic', 'amps per channel', $controller->channelAmps, 'A', path: 'shelf.channelAmps'),
+                new Input('It', 'total amps', $controller->totalAmps, 'A', path: 'shelf.totalAmps'),
                 new Input('V', 'strip', $strip->volts, 'V', path: 'shelf.volts'),
                 new Input('wc', 'fullest channel', $fullest, 'W/m', path: 'shelf.channels'),
                 new Input('w', 'all channels', $strip->wattsPerMetre(), 'W/m', path: 'shelf.wattsPerMetre()'),
             ],
             assumption: 'Nominal load.',
-            source: 'the controller’s leaflet, on the shelf',
+            source: 'the controller’s instructions, on the shelf',
         );
     }
 
-    /** The run that is looked at; else, where somebody has begun to choose, work goes on there. */
+    /** The selected run; else the first incomplete one. */
     private static function inHand(JobState $state): ?Run
     {
         foreach ($state->open as $id) {
@@ -195,7 +195,7 @@ final readonly class KitScreen
     }
 
     /**
-     * @param  bool  $hand  whether what the shelf has for it is told too
+     * @param  bool  $hand whether to include its shelf entries
      * @return array<string, mixed>
      */
     private static function slot(JobState $state, Run $run, string $slot, bool $hand): array
@@ -222,7 +222,7 @@ final readonly class KitScreen
         ];
     }
 
-    /** @return list<array{with: string, text: string}> units of other runs that this one could hang on, or a unit of its own when it shares one */
+    /** @return list<array{with: string, text: string}> units of other runs that this one could depend on, or a unit of its own when it shares one */
     private static function share(JobState $state, Run $run, string $slot): array
     {
         $of = static fn(Run $r): ?string => match ($slot) {
@@ -240,7 +240,7 @@ final readonly class KitScreen
                     $unit === $mine
                         ? [
                             'with' => "own {$slot}",
-                            'text' => 'Shared with ' . $other->name() . ': give it one of its own',
+                            'text' => 'Shared with ' . $other->name() . ': give it a supply of its own',
                         ]
                         : ['with' => $unit, 'text' => 'On ' . strtoupper($unit) . ' of ' . $other->name()];
             }

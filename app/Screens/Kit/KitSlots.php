@@ -50,7 +50,7 @@ final readonly class KitSlots
         return $slot === 'switch' || ($slot === 'supply' && self::bank($plan, $run) !== null);
     }
 
-    /** The shelf id of what stands there. */
+    /** The shelf id of the current entry. */
     public static function chosen(Plan $plan, Run $run, string $slot): ?string
     {
         return match ($slot) {
@@ -88,7 +88,7 @@ final readonly class KitSlots
         return ['with' => $bank, 'text' => 'Straight on ' . strtoupper($bank) . ', without a converter'];
     }
 
-    /** The bank that a run hangs on, through a converter or straight. */
+    /** The bank that a run depends on, through a converter or straight. */
     private static function bank(Plan $plan, Run $run): ?string
     {
         foreach ($plan->unitsOf($run) as $unit) {

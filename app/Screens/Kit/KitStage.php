@@ -7,7 +7,7 @@ namespace App\Screens\Kit;
 use App\Screens\Stage;
 use EmberDusk\Job\JobState;
 
-/** What is chosen for every run. */
+/** Chosen kit of every run. */
 final readonly class KitStage implements Stage
 {
     public function key(): string

@@ -15,8 +15,8 @@ final readonly class AssemblyRows
 {
     private const JOINTS = [
         'needed' => 'joined where longer than stock',
-        'saving' => 'joined wherever it saves one',
-        'never' => 'in one piece',
+        'saving' => 'joints wherever they save a length',
+        'never' => 'no joints',
     ];
 
     private const SEALS = ['silicone' => 'silicone, a day to cure', 'glue' => 'hot glue and tape'];
@@ -65,17 +65,17 @@ final readonly class AssemblyRows
             );
             $fields[] = self::field('length', 'Both', $making->length, self::JOINTS);
         }
-        $damp = $state->plan->damp($run) ? 'silicone, it is damp' : 'not sealed';
-        $fields[] = self::field('seal', 'Ends', $making->seal, self::SEALS, usual: "as usual: {$damp}");
+        $damp = $state->plan->damp($run) ? 'silicone, damp place' : 'not sealed';
+        $fields[] = self::field('seal', 'Ends', $making->seal, self::SEALS, usual: "default: {$damp}");
         $cut = $profile ? 'to measure, before' : 'after fixing';
-        $fields[] = self::field('cut', 'Cut', $making->cut, self::CUTS, usual: "as usual: {$cut}");
+        $fields[] = self::field('cut', 'Cut', $making->cut, self::CUTS, usual: "default: {$cut}");
 
         return $fields;
     }
 
     /**
      * @param  array<string, string>  $choices  by value
-     * @param  string|null  $usual  what an empty value stands for
+     * @param  string|null  $usual meaning of an empty value
      * @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/makingField
      */
     private static function field(

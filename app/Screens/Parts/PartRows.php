@@ -106,7 +106,7 @@ final readonly class PartRows
             : '';
 
         return new Figure(
-            label: 'Plan asks for',
+            label: 'Planned',
             value: $part->count * $per,
             unit: $unit,
             decimals: $part->count * $per === floor($part->count * $per) ? 0 : 2,
@@ -154,22 +154,14 @@ final readonly class PartRows
         }
         $exact = ($part->count + $part->spare) / $part->each;
         $inputs = [
-            new Input(
-                'n',
-                'that the plan asks for',
-                round($part->count * $per, 3),
-                $unit,
-                path: "parts.{$part->key}.count",
-            ),
+            new Input('n', 'planned', round($part->count * $per, 3), $unit, path: "parts.{$part->key}.count"),
             new Input('s', 'to spare', $part->spare * $per, $unit, path: "parts.{$part->key}.spare"),
             new Input('e', 'in one that is bought', $part->each * $per, $unit, path: "parts.{$part->key}.each"),
-            new Input('r', 'rounded up to whole ones', $part->buy - $exact, '', path: 'parts: whole ones'),
+            new Input('r', 'rounded up to whole units', $part->buy - $exact, '', path: 'parts: whole ones'),
         ];
 
         $assumption =
-            $part->spare > 0
-                ? 'One in ten more, at least one, or as it was set here (common practice, no source).'
-                : '';
+            $part->spare > 0 ? '10 % more, at least one, or the number set here (common practice, no source).' : '';
 
         return new Figure(
             label: 'Buy',
@@ -200,7 +192,7 @@ final readonly class PartRows
                 new Input('b', 'bought', $part->buy, '', path: "parts.{$part->key}.buy"),
                 new Input(
                     'o',
-                    'that the client has already, as far as it goes',
+                    'the client’s own, as far as it goes',
                     $part->buy - $part->paid(),
                     '',
                     path: "plan.owned.{$part->key}.count",
@@ -214,7 +206,7 @@ final readonly class PartRows
                 ),
             ],
             assumption: sprintf(
-                'What is paid for it, without mark-up and tax. In the quote it stands with %.2f.',
+                'Purchase price without mark-up and tax. In the quote: %.2f.',
                 Quote::partCents($part, $state->plan->terms) / 100,
             ),
             source: 'prices of the shelf',

@@ -20,7 +20,7 @@ use EmberDusk\Values\Input;
 /** Reels and stock lengths with the cuts in them; the list beside, each line with what it is for and how far it is. */
 final readonly class PartsScreen
 {
-    /** Materials whose rest is told in the ledger. */
+    /** Materials with waste figures in the ledger. */
     private const LEFT = 3;
 
     /** @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/partsPicture */
@@ -88,7 +88,7 @@ final readonly class PartsScreen
                 decimals: 2,
                 formula: Input::sum($inputs),
                 inputs: $inputs,
-                assumption: 'What the client owns counts nothing; whole reels, lengths and bags.',
+                assumption: 'The client’s own kit costs nothing; whole reels, lengths and bags.',
                 source: 'prices of the shelf',
             ),
             new Figure(
@@ -111,7 +111,7 @@ final readonly class PartsScreen
             ),
             ...array_map(
                 static fn(StockCut $c): Figure => new Figure(
-                    label: "Left of {$c->name}",
+                    label: "Offcuts of {$c->name}",
                     value: $state->plan->terms->inUnit($c->left() / 1000),
                     unit: $state->plan->terms->unit(),
                     decimals: 2,
@@ -137,15 +137,15 @@ final readonly class PartsScreen
                         ),
                     ],
                     assumption: $c->proven
-                        ? 'No fewer lengths would do, and no fewer joints with them.'
-                        : 'Fewer lengths or joints may do: not every way was looked at.',
+                        ? 'Fewest lengths possible, with the fewest joints.'
+                        : 'Possibly not the fewest lengths or joints: not every way was tried.',
                 ),
                 array_slice($list->cuts, 0, self::LEFT),
             ),
         ];
     }
 
-    /** What a small change of a length would save. */
+    /** Saving from a small change of a length. */
     private static function shorter(JobState $state, StockCut $cut): string
     {
         $list = $state->schedule()->parts;
@@ -167,7 +167,7 @@ final readonly class PartsScreen
         );
     }
 
-    /** How many are bought: what is to be cut, less what offcuts give, by one length, and what whole ones and whole pieces cost more. */
+    /** Number to buy: the length to cut, minus offcuts, over one length, plus the loss from whole lengths and pieces. */
     private static function bought(JobState $state, StockCut $cut): Figure
     {
         $terms = $state->plan->terms;
@@ -175,9 +175,9 @@ final readonly class PartsScreen
         $all = array_sum(array_map(static fn(Bar $b): int => $b->length - $b->left, $cut->bars));
         $exact = ($all - $offcuts) / max(1, $cut->stock);
 
-        $assumption = 'The best that was found; not every way was looked at.';
+        $assumption = 'Best found; not every way was tried.';
         if ($cut->proven) {
-            $assumption = 'No fewer would do: shown by a bound, or as every way to cut them was looked at.';
+            $assumption = 'Fewest possible: proven by a bound, or by trying every way to cut them.';
         }
 
         return new Figure(
@@ -189,7 +189,7 @@ final readonly class PartsScreen
             inputs: [
                 new Input(
                     'P',
-                    'to be cut, with what the saw takes',
+                    'to be cut, saw kerf included',
                     $terms->inUnit($all / 1000),
                     $terms->unit(),
                     path: "parts: the cut list of {$cut->kit}",
@@ -210,7 +210,7 @@ final readonly class PartsScreen
                 ),
                 new Input(
                     'r',
-                    'more, as lengths are whole and pieces fit as they do',
+                    'more, for whole lengths and offcuts',
                     $cut->bought - $exact,
                     '',
                     path: 'parts: whole lengths',

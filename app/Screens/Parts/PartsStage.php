@@ -9,7 +9,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
 
-/** What is bought, cut and packed; who keeps no list may hand over all the same. */
+/** Buying, cutting and packing; hand-over is possible without a list. */
 final readonly class PartsStage implements Stage
 {
     public function key(): string

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Terms;
 /** The quote line by line, with the terms that it is made by, and what something would change in it. */
 final readonly class QuoteRows
 {
-    /** @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/quoteState, without what was given */
+    /** @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/quoteState, without the sent quote */
     public static function of(Quote $quote, Terms $terms): array
     {
         $rows = static fn(bool $work): array => array_values(

@@ -8,11 +8,11 @@ use App\Models\PracticeRun;
 use EmberDusk\Joining\Practice\Lesson;
 use EmberDusk\Joining\Practice\Lessons;
 
-/** All lessons, and how somebody has done in each. */
+/** All lessons, with a person's results. */
 final readonly class PracticeHome
 {
     /**
-     * @param  array<string, list<PracticeRun>>  $runs  somebody's, by lesson, the oldest first
+     * @param  array<string, list<PracticeRun>>  $runs of one person, by lesson, oldest first
      * @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceHome
      */
     public static function of(array $runs): array

@@ -19,15 +19,15 @@ use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Words;
 use EmberDusk\Kit\Profiles\Behaviour;
 
-/** A lesson as the screen shows it: what it is about, what the apps' keys are, what the leaflets say, what can be looked into, how it went. */
+/** A lesson on the screen: topic, app keys, instructions, things to inspect, result. */
 final readonly class PracticePicture
 {
-    /** Figures of a leaflet that hands have to know, in words. */
+    /** Figures of instructions that hands have to know, in words. */
     private const FIGURES = [
         'listens' => 'it listens %g s',
         'linkListens' => 'a link window stays open %g s',
         'near' => 'held within %g m',
-        'apart' => 'others with power are heard within %g m',
+        'apart' => 'other powered controllers respond within %g m',
         'range' => 'it reaches %g m',
         'soon' => 'it takes a zone within %g s of power-on',
         'countdown' => 'its countdown is %g s',
@@ -149,7 +149,7 @@ final readonly class PracticePicture
         return $leaflets;
     }
 
-    /** @return list<array{device: string, code: string, label: string, seconds: float}> what can be looked into */
+    /** @return list<array{device: string, code: string, label: string, seconds: float}> things to inspect */
     public static function parts(Lesson $lesson): array
     {
         return array_values(

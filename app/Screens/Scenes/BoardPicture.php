@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace App\Screens\Scenes;
 
-use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Control\BoardExtras;
 use EmberDusk\Control\BoardRow;
 use EmberDusk\Control\Cell;
+use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Plan;
@@ -17,7 +17,7 @@ use EmberDusk\Plan\Trigger;
 final readonly class BoardPicture
 {
     /** @return array<string, mixed> lights, controls and cells as in app/Screens/Scenes/scenes.json, $defs/scenesPicture */
-    public static function of(Plan $plan, AnswerBoard $board): array
+    public static function of(Plan $plan, ControlMatrix $board): array
     {
         $extras = BoardExtras::of($plan, $board);
 

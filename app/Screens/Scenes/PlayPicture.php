@@ -82,7 +82,7 @@ final readonly class PlayPicture
             ),
             'not' => array_map(
                 static fn(array $n): string => ucfirst($n['trigger']->words()) .
-                    ' starts nothing today: ' .
+                    ' does not start today: ' .
                     $n['why'] .
                     '.',
                 $agenda->not,
@@ -107,8 +107,8 @@ final readonly class PlayPicture
         $cuts = PowerCuts::of($plan, array_combine(array_column($lights, 'id'), $lights));
 
         return [
-            'curves' => self::options(['' => 'as it came'] + Tuning::CURVES),
-            'states' => self::options(['' => 'as it came'] + Tuning::POWER),
+            'curves' => self::options(['' => 'factory setting'] + Tuning::CURVES),
+            'states' => self::options(['' => 'factory setting'] + Tuning::POWER),
             'lights' => array_map(static function (Unit $u) use ($plan, $cuts): array {
                 $is = $plan->tunings[$u->item] ?? new Tuning($u->item);
 

@@ -11,10 +11,10 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Point;
 use EmberDusk\Survey\TapeNotes;
 
-/** The devices of one radio in the rooms of the survey, who hears whom, and what hangs on one node alone. All lengths in metres. */
+/** The devices of one radio in the rooms of the survey, who hears whom, and what depends on one node alone. All lengths in metres. */
 final class ReachPicture
 {
-    /** Between rooms, and around what nobody has measured. */
+    /** Between rooms, and around unmeasured devices. */
     private const GAP = 2.0;
 
     /** Side of a room that is not measured. */
@@ -135,7 +135,7 @@ final class ReachPicture
     }
 
     /**
-     * Where they stand; what nobody has measured stands in a line in the middle of its room.
+     * Positions; unmeasured devices are in a row in the middle of their room.
      *
      * @param  list<Unit>  $units
      * @return array<string, array{float, float}>
@@ -161,7 +161,7 @@ final class ReachPicture
     }
 
     /**
-     * What stands in one box is drawn side by side.
+     * Devices in one box are drawn side by side.
      *
      * @param  array<string, array{float, float}>  $spots
      * @return array<string, array{float, float}>

@@ -27,7 +27,7 @@ final readonly class SceneCards
         return array_values(array_map(static fn(Scene $s): array => self::scene($s, $state), $state->plan->scenes));
     }
 
-    /** @return list<array<string, mixed>> what can be set in a scene, as in $defs/sceneDim */
+    /** @return list<array<string, mixed>> settable channels of a scene, as in $defs/sceneDim */
     public static function dims(JobState $state): array
     {
         return array_map(static function (array $row) use ($state): array {
@@ -148,8 +148,7 @@ final readonly class SceneCards
     }
 
     /**
-     * The colours along a run, each as bright as it is beside full light to the eye (lightness): a tenth of the light is not a tenth of a
-     * colour.
+     * The colours along a run, each at its lightness compared with full light: a tenth of the light is not a tenth of a colour.
      *
      * @param  list<float>  $duties
      * @return list<string>

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace App\Screens\Scenes;
 
-use EmberDusk\Control\AnswerBoard;
+use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Control\NameClash;
 use EmberDusk\Control\Names;
 use EmberDusk\Control\WifiAdvice;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Show;
 
-/** The answer board, names as they are heard, and scenes with the light and the amps of each. */
+/** The control matrix, names for voice control, and scenes with the light and the amps of each. */
 final readonly class ScenesScreen
 {
     /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/scenesPicture */
     public static function picture(JobState $state): array
     {
         $plan = $state->plan;
-        $board = AnswerBoard::of($plan, $state->worked);
+        $board = ControlMatrix::of($plan, $state->worked);
 
         return [
             ...BoardPicture::of($plan, $board),

@@ -15,7 +15,7 @@ final readonly class ShowFrames
 {
     private const COUNT = 120;
 
-    /** Seconds that are shown of what has no length of its own, and at most. */
+    /** Seconds shown of a show without an end, and at most. */
     private const SHOWN = 60.0;
 
     /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/frames */

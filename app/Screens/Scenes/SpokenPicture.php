@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace App\Screens\Scenes;
 
-use EmberDusk\Control\Spoken;
+use EmberDusk\Control\CommandResult;
 
-/** What came of something that was said, as the screen shows it. */
+/** Result of a voice command on the screen. */
 final readonly class SpokenPicture
 {
     /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/spoken */
-    public static function of(Spoken $spoken): array
+    public static function of(CommandResult $spoken): array
     {
         return [
             'words' => $spoken->words,

@@ -11,7 +11,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
-/** What would move if one plan took another's place: figures that print otherwise, findings that come and go. */
+/** Difference between two plans: changed figures, new and resolved findings. */
 final readonly class Shift
 {
     /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/shift */

@@ -17,10 +17,10 @@ use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\Slip;
 use EmberDusk\Survey\TapeSheet;
 
-/** The tape sheet at true scale in metres: walls, openings, runs, what stands where, the legs between. */
+/** The tape sheet at true scale in metres: walls, openings, runs, units, legs. */
 final readonly class SheetPicture
 {
-    /** Metres that a leg is drawn when nobody knows where it ends. */
+    /** Drawn metres of a leg with an unknown end. */
     private const STUB = 0.8;
 
     /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/sheet */
@@ -104,7 +104,7 @@ final readonly class SheetPicture
     }
 
     /**
-     * Where everything is that has a name; what is only known to be in the room stands in a row across it.
+     * Positions of named things; those known only to be in the room form a row across it.
      *
      * @return array<string, Point> by name in small letters
      */

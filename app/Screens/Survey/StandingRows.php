@@ -13,7 +13,7 @@ use EmberDusk\Survey\Site\Box;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeSheet;
 
-/** What stands where: the units of the job, what is free in each box, and where something can be put. */
+/** Positions: the units of the job, the free room of each box, and possible places. */
 final readonly class StandingRows
 {
     /** @return list<array<string, mixed>> as in app/Screens/Survey/survey.json, $defs/standingUnit */

@@ -80,7 +80,7 @@ final readonly class SurveyScreen
                 decimals: 2,
                 formula: Input::sum($runs),
                 inputs: $runs,
-                assumption: 'As in the tape notes when they last could be read; gaps are left out.',
+                assumption: 'From the tape notes, last valid version; gaps left out.',
             ),
             $count('Places measured', $measured, 'of ' . count($state->plan->places), 'places with notes'),
             $count(
@@ -90,7 +90,7 @@ final readonly class SurveyScreen
                 'legs with a result',
             ),
             $count(
-                'Hidden boxes',
+                'Places to hide kit',
                 array_sum(array_map(static fn(Site $s): int => count($s->boxes), $sites)),
                 '',
                 'boxes',
@@ -231,7 +231,7 @@ final readonly class SurveyScreen
             decimals: 2,
             formula: Input::sum($inputs),
             inputs: $inputs,
-            assumption: 'As in the tape notes when they last could be read; gaps are left out.',
+            assumption: 'From the tape notes, last valid version; gaps left out.',
         );
     }
 
@@ -266,7 +266,7 @@ final readonly class SurveyScreen
             $b->rows > 1 ? " in {$b->rows} rows" : '',
             $b->volts(),
             $b->ampHours === null ? '' : sprintf(', %g Ah', $b->rows * $b->ampHours),
-            $b->wants === null ? '' : sprintf(', light wants %g V', $b->wants),
+            $b->wants === null ? '' : sprintf(', lights need %g V', $b->wants),
         );
     }
 

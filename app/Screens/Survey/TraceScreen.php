@@ -22,7 +22,7 @@ final readonly class TraceScreen
         'leg can kill. Legs that carry mains are for a licensed person.';
 
     /**
-     * The legs of a place that begin at one point, as they are traced.
+     * The legs of a place from one point, for tracing.
      *
      * @return non-empty-list<TracedLeg>
      *
@@ -42,12 +42,12 @@ final readonly class TraceScreen
         if ($legs === [] || array_filter($legs, static fn(TracedLeg $l): bool => $l->to !== null) === []) {
             throw InvalidInput::at(
                 '/near',
-                "No leg of {$place->name} goes from {$near} to a place that is known. Write them into the notes " .
+                "No leg of {$place->name} goes from {$near} to a known place. Add them to the notes " .
                     "first, such as “leg A {$near} to window 3x2.5”.",
             );
         }
         if (count($legs) > Tracer::MOST) {
-            throw InvalidInput::at('/near', 'At most ' . Tracer::MOST . ' legs are traced in one go.');
+            throw InvalidInput::at('/near', 'At most ' . Tracer::MOST . ' legs can be traced at once.');
         }
 
         return $legs;

@@ -75,7 +75,7 @@ final readonly class FixtureRows
 
         return array_map(
             static fn(string $id): array => [
-                'label' => 'Hang on ' . strtoupper($id),
+                'label' => 'Connect to ' . strtoupper($id),
                 'change' => HangFixture::payload(
                     fixture: $fitting,
                     on: $id,

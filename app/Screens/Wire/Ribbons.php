@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Screens\Wire;
 
-use App\Screens\Known;
-use EmberDusk\Checks\Judged;
+use App\Screens\KnownRows;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\RunFigures;
@@ -19,10 +19,10 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Refusal;
 
-/** The ribbon of a run: its marks, feeds, cables and what lies along it. */
+/** The ribbon of a run: its marks, feeds, cables and curves. */
 final readonly class Ribbons
 {
-    /** Places along a ribbon whose colour is told: more are not told apart. */
+    /** Number of colours along a ribbon: more are not distinguishable. */
     private const STOPS = 90;
 
     /** Runs of a job of which all curves are sent, and places whose light is sent of the others. */
@@ -30,10 +30,10 @@ final readonly class Ribbons
 
     private const SMALL = 24;
 
-    /** @return array<string, mixed> with a hash of all that is in it, so that a page that has it need not be sent it again */
+    /** @return array<string, mixed> with a content hash, so that a page that has it need not receive it again */
     public static function of(JobState $state, Run $run): array
     {
-        return Known::hashed(self::run($state, $run));
+        return KnownRows::hashed(self::run($state, $run));
     }
 
     /** @return array<string, mixed> */
@@ -68,7 +68,7 @@ final readonly class Ribbons
             'supply' => self::device(
                 $plan->supply($run->supply)?->name(),
                 $run->supply,
-                $result === null ? null : Judged::of($state)->supply((string) $run->supply)->figure(),
+                $result === null ? null : JudgedJob::of($state)->supply((string) $run->supply)->figure(),
                 $plan->supplies[$run->supply ?? ''] ?? null,
             ),
             'controller' => self::device(
@@ -203,7 +203,7 @@ final readonly class Ribbons
         }
         $kit = $state->plan->cable($cable->kit);
         $input = isset($state->plan->supplies[$cable->to]);
-        $of = $input ? Judged::of($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
+        $of = $input ? JudgedJob::of($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
 
         $label = $kit !== null ? $kit->cores . ' x ' . $kit->conductor->label() : '';
         $drop = null;

@@ -6,7 +6,7 @@ namespace App\Screens\Wire;
 
 use EmberDusk\Job\JobState;
 
-/** The job's scenes, and what can be set in one: every controller's channels, every pixel run. */
+/** The job's scenes, and the settable parts: every controller's channels, every pixel run. */
 final readonly class SceneRows
 {
     /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/sceneRow */

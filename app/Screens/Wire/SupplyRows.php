@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Wire;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Protection\LimitedPower;
 use EmberDusk\Circuit\BankDraw;
 use EmberDusk\Circuit\BankStates;
@@ -16,7 +16,7 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\Refusal;
 
-/** The job's supplies: average and peak, at full or in the scene that is looked at, and what their leaflets and the tables say. */
+/** The job's supplies: average and peak, at full or in the scene that is looked at, and what their instructions and the tables say. */
 final readonly class SupplyRows
 {
     /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/supplyRow */
@@ -67,7 +67,7 @@ final readonly class SupplyRows
         return $rows;
     }
 
-    /** What it gives at full or in the scene that is looked at; null while nothing on it is solved. */
+    /** Its output at full or in the selected scene; null if nothing on it is solved. */
     private static function given(JobState $state, string $supply): ?SupplyResult
     {
         $results = $state->scene === null ? $state->results : $state->scenes[$state->scene] ?? [];
@@ -89,8 +89,7 @@ final readonly class SupplyRows
             decimals: 2,
             formula: 'I',
             inputs: [new Input('I', "amps, {$what}", $amps, 'A', path: "solver.supplies.{$id}.{$field}")],
-            assumption: RunFigures::SOLVED .
-                ' All controllers of an island start their period together: the worst case.',
+            assumption: RunFigures::SOLVED . ' Worst case: all controllers of a circuit start their period together.',
         );
     }
 
@@ -111,7 +110,7 @@ final readonly class SupplyRows
                 BankStates::of($state->plan, $id),
             );
         } catch (Refusal) {
-            // What has no solution is said on the slate.
+            // Unsolved circuits are among the open points.
             return [];
         }
     }
@@ -119,7 +118,7 @@ final readonly class SupplyRows
     private static function draw(JobState $state, string $id): ?Figure
     {
         $bank = $state->plan->supply($state->plan->supplies[$id]->bank);
-        $draw = $bank !== null ? BankDraw::of($state->plan, $id, Judged::of($state)->supply($id)->watts()) : null;
+        $draw = $bank !== null ? BankDraw::of($state->plan, $id, JudgedJob::of($state)->supply($id)->watts()) : null;
 
         if ($bank === null) {
             return null;
@@ -138,10 +137,7 @@ final readonly class SupplyRows
                     : null,
                 $supply->inrushAmps === null
                     ? null
-                    : sprintf(
-                        'Takes %g A when it is switched on: count how many share one mains circuit.',
-                        $supply->inrushAmps,
-                    ),
+                    : sprintf('Inrush %g A: check how many share one mains circuit.', $supply->inrushAmps),
                 $supply->derateAbove === null
                     ? null
                     : sprintf('Carries less where the air around it is above %g °C.', $supply->derateAbove),

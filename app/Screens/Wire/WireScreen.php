@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Wire;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\RunFigures;
@@ -105,7 +105,7 @@ final readonly class WireScreen
         if ($result === null || $supply === null) {
             return $figures;
         }
-        $figures[self::SHARE] = Judged::of($state)->supply((string) $run->supply)->figure();
+        $figures[self::SHARE] = JudgedJob::of($state)->supply((string) $run->supply)->figure();
         $figures['darkest'] = RunFigures::darkest($result);
         $figures['evenness'] = RunFigures::evenness($result);
         if (Seam::applies($state->plan, $run)) {

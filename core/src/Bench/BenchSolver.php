@@ -13,7 +13,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Refusal;
 
-/** Where what is expected of an island comes from: solved now, or kept from before. */
+/** Source of the expected values of an island: solved now, or cached. */
 interface BenchSolver
 {
     /**

@@ -7,7 +7,7 @@ namespace EmberDusk\Bench;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** Pixels of a run, as its plan reckons them: cut lengths times the pixels of each. */
+/** Pixels of a run, as its plan calculates them: cut lengths times the pixels of each. */
 final readonly class PixelCount
 {
     /** @return non-empty-list<int> of each section, in the order of the data */

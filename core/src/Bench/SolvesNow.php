@@ -10,7 +10,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** Solves what is asked for, each time. */
+/** Solves each request, without a cache. */
 final readonly class SolvesNow implements BenchSolver
 {
     public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected

@@ -6,12 +6,12 @@ namespace EmberDusk\Checks;
 
 use EmberDusk\Values\Finding;
 
-/** One rule of the trade, or a few of one subject, held against a job as far as it is planned and solved. */
+/** One rule of the trade, or several on one subject, applied to a job as far as it is planned and solved. */
 interface Check
 {
     /** @return list<Rule> what it says: one for each code of its findings */
     public function rules(): array;
 
     /** @return list<Finding> */
-    public function check(Judged $job): array;
+    public function check(JudgedJob $job): array;
 }

@@ -14,7 +14,7 @@ final readonly class Findings
     /** @return list<Finding> */
     public static function of(JobState $state): array
     {
-        return Registry::check(Judged::of($state), Registry::all());
+        return Registry::check(JudgedJob::of($state), Registry::all());
     }
 
     /**
@@ -24,7 +24,7 @@ final readonly class Findings
      */
     public static function mended(JobState $state): array
     {
-        $job = Judged::of($state);
+        $job = JudgedJob::of($state);
 
         return array_map(
             static fn(Finding $f): Finding => $f->asks ? $f->mended(Registry::mend($job, $f)) : $f,

@@ -17,7 +17,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Fix;
 
-/** A run with its kit as far as it is chosen, its result when it was solved, and the shelf that fixes are taken from. */
+/** A run with its chosen kit, its result if solved, and the shelf for fixes. */
 final readonly class JudgedRun
 {
     public ?Strip $strip;
@@ -32,7 +32,7 @@ final readonly class JudgedRun
 
     public ?ShelfSource $shelf;
 
-    public function __construct(public Judged $job, public Run $run)
+    public function __construct(public JudgedJob $job, public Run $run)
     {
         $this->plan = $plan = $job->plan;
         $this->result = $job->result($run->id);

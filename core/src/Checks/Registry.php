@@ -145,7 +145,7 @@ final readonly class Registry
      * @param  list<Check>  $checks
      * @return list<Finding> worst first
      */
-    public static function check(Judged $job, array $checks): array
+    public static function check(JudgedJob $job, array $checks): array
     {
         $findings = [];
         foreach ($checks as $check) {
@@ -156,14 +156,17 @@ final readonly class Registry
     }
 
     /**
-     * A finding with the fixes that have to be solved, worked out.
+     * A finding with the fixes that have to be solved, calculated.
      *
      * @return list<Fix>
      */
-    public static function mend(Judged $job, Finding $finding): array
+    public static function mend(JudgedJob $job, Finding $finding): array
     {
         foreach (self::circuit() as $check) {
-            if ($check instanceof Mends && in_array($finding->code, array_column($check->rules(), 'code'), true)) {
+            if (
+                $check instanceof SolvesFixes &&
+                in_array($finding->code, array_column($check->rules(), 'code'), true)
+            ) {
                 return $check->mend($job, $finding);
             }
         }

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks;
 
-/** What a check says, for "what was checked" and the table of sources: its code, what it judges, its limit in words, on whose word. */
+/** Description of a check for the list of checks and the table of sources: code, subject, limit as text, source. */
 final readonly class Rule
 {
     public const PRACTICE = 'common practice, no source';
 
-    public const LEAFLET = 'the leaflet, on the shelf';
+    public const LEAFLET = 'the instructions, on the shelf';
 
-    /** What follows from the job's own papers: notes, plan, marks. */
+    /** Derived from the job's own data: notes, plan, marks. */
     public const OWN = 'the job itself';
 
     /**

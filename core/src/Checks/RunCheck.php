@@ -9,7 +9,7 @@ use EmberDusk\Values\Finding;
 /** A check that looks at one run after the other. */
 abstract readonly class RunCheck implements Check
 {
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->runs() as $case) {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-/** Where the watts of the supply's EMF go. */
+/** Power balance of the supply's EMF. */
 final readonly class Balance
 {
     public function __construct(
@@ -16,7 +16,7 @@ final readonly class Balance
         public float $load,
     ) {}
 
-    /** What is not accounted for, as a share of the EMF's power. */
+    /** Unaccounted power as a share of the EMF's power. */
     public function gap(): float
     {
         return abs($this->emf - $this->source - $this->cables - $this->controller - $this->rails - $this->load) /

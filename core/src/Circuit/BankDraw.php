@@ -10,8 +10,8 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
 /**
- * What a converter draws from its bank: the watts that it gives over its efficiency, through the bank's ohms and both cores
- * of its cable: U I - R I^2 = P, the smaller root. Volts, amps, watts, ohms.
+ * Input of a converter: its output watts over its efficiency, through the bank's resistance and both cores of its cable: U I - R I^2 = P, the
+ * smaller root. Volts, amps, watts, ohms.
  */
 final readonly class BankDraw
 {
@@ -80,7 +80,7 @@ final readonly class BankDraw
         return $volts - ($this->bankOhms + 2 * $this->coreOhms) * $amps;
     }
 
-    /** What its cable carries at so many volts of the bank; where it cannot give the watts, what would flow without any ohms. */
+    /** Cable current at the given bank volts; if the bank cannot supply the watts, the current without resistance. */
     public function result(float $volts): CableResult
     {
         $amps = $this->amps($volts) ?? $this->watts() / max(0.1, $volts);

@@ -11,7 +11,7 @@ use EmberDusk\Values\Refusal;
 
 /**
  * A bank empty, at rest and on charge side by side: its volts, what it gives with everything full, the darkest light on it;
- * how long it lasts, lit and standing by. What hangs on converters keeps its light, and draws more the emptier it is.
+ * how long it lasts, lit and standing by. What depends on converters keeps its light, and draws more the emptier it is.
  */
 final readonly class BankStates
 {
@@ -25,7 +25,7 @@ final readonly class BankStates
     /**
      * @return list<array{state: string, volts: Figure, amps: Figure|null, darkest: Figure|null}>
      *
-     * @throws Refusal when what hangs on it has no solution then
+     * @throws Refusal when what depends on it has no solution then
      */
     public static function of(Plan $plan, string $bank): array
     {
@@ -60,7 +60,7 @@ final readonly class BankStates
                             path: "shelf.{$bank}: one block, {$state}",
                         ),
                     ],
-                    assumption: 'A lead block in proportion to a bank of 12 V at 11.0, 12.6 and 14.4 V; others as their entry says.',
+                    assumption: 'Lead-acid: in proportion to a 12 V bank at 11.0, 12.6 and 14.4 V; others as in their entry.',
                     source: 'common practice, no source',
                 ),
                 'amps' => $amps === null ? null : self::given($bank, $state, $amps),
@@ -110,7 +110,7 @@ final readonly class BankStates
                 new Input('u', 'usable share', $block->usable, '', path: "shelf.{$bank}.usable"),
                 new Input('I', 'amps on average', $amps, 'A', path: "solver.supplies.{$bank}.amps"),
             ],
-            assumption: 'From full, at a steady load. Half of a lead-acid block and four fifths of a lithium one are used, unless the entry says otherwise.',
+            assumption: 'From full, at a steady load. Usable: half of a lead-acid block, four fifths of a lithium one, unless the entry differs.',
             source: 'common practice, no source',
         );
     }
@@ -224,7 +224,9 @@ final readonly class BankStates
             unit: 'A',
             decimals: 2,
             formula: 'I',
-            inputs: [new Input('I', 'solved, and what converters draw', $amps, 'A', path: "solver: {$bank}, {$state}")],
+            inputs: [
+                new Input('I', 'solved, with the converters’ input', $amps, 'A', path: "solver: {$bank}, {$state}"),
+            ],
             assumption: 'Everything at full.',
         );
     }
@@ -246,7 +248,7 @@ final readonly class BankStates
         return $draws;
     }
 
-    /** @return array{float|null, float|null} amps that it gives to what hangs on it without a converter, and the darkest light there */
+    /** @return array{float|null, float|null} amps that it gives to what depends on it without a converter, and the darkest light there */
     private static function straight(Plan $plan, string $bank, string $state): array
     {
         $conditions = match ($state) {

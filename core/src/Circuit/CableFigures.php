@@ -30,7 +30,7 @@ final readonly class CableFigures
             formula: '(Io + Ib) * (2 * j + r * (1 + a * (T - 20)) * L)',
             inputs: [
                 new Input('Io', 'amps out', $c->outAmps, 'A', path: "{$cable}.outAmps"),
-                new Input('Ib', 'amps back, fullest return', $c->backAmps, 'A', path: "{$cable}.backAmps"),
+                new Input('Ib', 'return amps, highest core', $c->backAmps, 'A', path: "{$cable}.backAmps"),
                 $joint === null
                     ? new Input(
                         'j',
@@ -65,7 +65,7 @@ final readonly class CableFigures
     public static function cableAmps(CableResult $c): Figure
     {
         return new Figure(
-            label: 'Fullest core of ' . strtoupper($c->id),
+            label: 'Highest current in a core of ' . strtoupper($c->id),
             value: $c->amps(),
             unit: 'A',
             decimals: 2,
@@ -74,7 +74,7 @@ final readonly class CableFigures
                 new Input('Io', 'amps out', $c->outAmps, 'A', path: "solver.cables.{$c->id}.outAmps"),
                 new Input(
                     'Ib',
-                    'amps back, fullest return',
+                    'return amps, highest core',
                     $c->backAmps,
                     'A',
                     path: "solver.cables.{$c->id}.backAmps",
@@ -84,7 +84,7 @@ final readonly class CableFigures
         );
     }
 
-    /** How long a cable is that nobody has measured, from where its ends are; null where that is not known. */
+    /** Calculated length of an unmeasured cable from the positions of its ends; null if unknown. */
     public static function way(Plan $plan, LaidCable $cable): ?Figure
     {
         $way = $cable->reckoned && !$cable->existing ? CableWay::between($plan, $cable->from, $cable->to) : null;
@@ -109,7 +109,7 @@ final readonly class CableFigures
                 ),
                 new Input('s', 'to work with at both ends', CableWay::SLACK, 'm', path: 'the trade: slack'),
             ],
-            assumption: 'From where both ends are. What is measured and written in stays, wherever they go.',
+            assumption: 'Calculated from the positions of both ends. Measured lengths stay, even if the ends move.',
             source: 'common practice, no source',
         );
     }

@@ -7,8 +7,8 @@ namespace EmberDusk\Circuit;
 use EmberDusk\Values\Copies;
 
 /**
- * What a cable carries: amps out on its first core and back on the fullest other, volts lost both ways, and the most amps
- * of any core: with another feed open where that could be too much, and at a battery's lowest and highest volts.
+ * Currents of a cable: amps out on its first core and back on the highest other core, volts lost both ways, and the highest amps of any core,
+ * including one open feed where critical and a battery's lowest and highest volts.
  */
 final readonly class CableResult
 {

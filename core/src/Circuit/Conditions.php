@@ -6,7 +6,7 @@ namespace EmberDusk\Circuit;
 
 use EmberDusk\Kit\Supply;
 
-/** What is assumed beside the plan: factors on strip rails and supply volts, and a feed that is open. */
+/** Assumptions besides the plan: factors on strip rails and supply volts, and an open feed. */
 final readonly class Conditions
 {
     /** How far rails and supplies may be off (docs/model.md 5). */

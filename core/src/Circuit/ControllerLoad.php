@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Plan\Plan;
 
-/** What a controller has to carry: what is on the labels of all strips on it, channel by channel, or what flows where that is more. Amps in the on-time. */
+/** Load of a controller: the label load of all its strips, per channel, or the current where that is higher. Amps in the on-time. */
 final readonly class ControllerLoad
 {
     /** @param  array<int, float>  $channels  amps by channel, from 1 */

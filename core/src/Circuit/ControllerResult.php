@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-/** What flows through a controller while all that is commanded on conducts, whatever hangs on it: a sum, and each channel. */
+/** Currents through a controller while every commanded channel conducts, from all connected parts: the sum, and each channel. */
 final readonly class ControllerResult
 {
     /** @param  array<int, float>  $channelAmps  by channel, from 1 */

@@ -16,7 +16,7 @@ use EmberDusk\Values\Refusal;
 /** Solves an island of a plan at full light: as planned, at both ends of what may be off, and with each feed open. */
 final readonly class Engine
 {
-    /** Goes up whenever the same plan may give other numbers; printed on what is handed over. */
+    /** Version of the calculation: raised when the same plan may give other numbers; printed on hand-over sheets. */
     public const VERSION = '1.4';
 
     /** @throws Refusal when parts are missing or the circuit has no solution */
@@ -105,7 +105,7 @@ final readonly class Engine
         $mixed = [];
         foreach ($of as $id => $results) {
             $runs = array_values(array_filter($results, static fn(array $r): bool => $r[1] instanceof RunResult));
-            $mixed[$id] = $runs === [] ? $results[0][1] : Averaged::run($runs);
+            $mixed[$id] = $runs === [] ? $results[0][1] : PhaseAverage::run($runs);
         }
 
         return $mixed;
@@ -210,7 +210,7 @@ final readonly class Engine
             }
         }
         if ($networks === [] && $islands !== [] && $phase !== 1) {
-            throw InvalidInput::at('/phase', "There is no phase {$phase}.");
+            throw InvalidInput::at('/phase', "Phase {$phase} does not exist.");
         }
 
         return $networks;
@@ -228,7 +228,7 @@ final readonly class Engine
         return Island::of($plan, $run) ??
             throw IncompletePlan::at(
                 $run->id,
-                $run->name() . ' cannot be computed yet. It lacks ' . implode(', ', [...$lacking, ...$short]) . '.',
+                $run->name() . ' cannot be calculated yet. It lacks ' . implode(', ', [...$lacking, ...$short]) . '.',
             );
     }
 }

@@ -6,7 +6,7 @@ namespace EmberDusk\Circuit;
 
 use EmberDusk\Values\Copies;
 
-/** What was computed of fixtures on a cable: volts at them, amps that they take together, the cables on their way. */
+/** Results of fixtures on a cable: volts at them, their total amps, the cables on their way. */
 final readonly class FixtureResult
 {
     use Copies;

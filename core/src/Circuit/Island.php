@@ -9,12 +9,12 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** What conductors join: runs and fixtures that share a supply, directly or through a controller, or that one run feeds from both. */
+/** Electrically connected parts: runs and fixtures that share a supply, directly or through a controller, or through a run with two supplies. */
 final readonly class Island
 {
     /**
      * @param  array<string, WiredRun>  $parts  by run
-     * @param  array<string, Fitting>  $fixtures  that hang on a cable of their own
+     * @param  array<string, Fitting>  $fixtures  that depend on a cable of their own
      * @param  non-empty-list<string>  $supplies  ids; the first one's minus is node 0
      * @param  list<string>  $controllers  ids
      */
@@ -72,7 +72,7 @@ final readonly class Island
         );
     }
 
-    /** @return array<string, LaidCable> by id, each after those that it hangs on */
+    /** @return array<string, LaidCable> by id, each after the cables before it */
     public function cables(Plan $plan): array
     {
         $ends = [];
@@ -133,8 +133,7 @@ final readonly class Island
     }
 
     /**
-     * @return array<string, true> ids of the supplies that a run hangs on: its own, those that cables to its feeds
-     *     begin at, and what a repeater with one ground joins
+     * @return array<string, true> ids of the supplies of a run: its own, those of the cables to its feeds, and those joined by a repeater's ground
      */
     private static function feeding(Plan $plan, WiredRun $parts): array
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-/** What one group of one channel draws, as a function of the volts across it. Monotone: more volts, no less current. */
+/** Current of one group of one channel as a function of its volts. Monotone: more volts, no less current. */
 interface Load
 {
     /** Amps at nominal volts. */

@@ -51,8 +51,8 @@ final readonly class Netlist
     }
 
     /**
-     * Where a simulator begins to look at pads and fixtures: behind a supply in its limit what lies at its EMF is far from
-     * any answer. Where there is no answer, at the EMF all the same.
+     * Start values for a simulator at pads and fixtures: behind a supply in its limit the EMF is far from any solution. Without a solution the EMF
+     * is used.
      *
      * @return list<string>
      */

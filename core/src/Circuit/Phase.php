@@ -11,7 +11,7 @@ final readonly class Phase
      * @param  int  $number  from 1
      * @param  float  $share  of the period
      * @param  array<string, list<bool>>|null  $on  by controller, a channel each; null when every channel conducts
-     * @param  array<string, float>  $levels  mean duty of pixel runs; those that are not in it are full
+     * @param  array<string, float>  $levels mean duty of pixel runs; missing ones are full
      */
     public function __construct(
         public int $number = 1,

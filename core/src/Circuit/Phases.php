@@ -16,7 +16,7 @@ use EmberDusk\Values\Refusal;
  */
 final readonly class Phases
 {
-    /** Distinct duties that are told apart. */
+    /** Number of distinct duties. */
     private const MOST = 16;
 
     /**
@@ -38,7 +38,7 @@ final readonly class Phases
         if (count($distinct) > self::MOST) {
             throw new InvalidInput(
                 sprintf(
-                    'The scene “%s” has %d different duties here; at most %d are told apart. Set some of them alike.',
+                    'The scene “%s” has %d different duty cycles here; at most %d are supported. Set some of them alike.',
                     $scene->name ?? 'full',
                     count($distinct),
                     self::MOST,
@@ -71,7 +71,7 @@ final readonly class Phases
         return $phases;
     }
 
-    /** @return array<string, list<float>> duties by controller; a repeater has those that it copies */
+    /** @return array<string, list<float>> duties by controller; a repeater has those of its leader */
     public static function duties(Plan $plan, Island $island, ?Scene $scene): array
     {
         $duties = [];

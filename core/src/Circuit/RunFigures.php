@@ -14,10 +14,10 @@ use EmberDusk\Values\Range;
 /** The numbers of a run that people see, each with its working. */
 final readonly class RunFigures
 {
-    /** What a load is called: with everything full, and under a limit that is set. */
+    /** Label of a load: with all at full, and under a limit. */
     public const LOAD = ['Load, all full', 'Load, limit set'];
 
-    /** What the load of several runs is called: fixtures are not in it. */
+    /** Label of the load of several runs: without fixtures. */
     public static function loads(Plan $plan): string
     {
         return $plan->fixtures === [] ? self::LOAD[0] : 'Load of the strips, all full';
@@ -90,7 +90,7 @@ final readonly class RunFigures
                 ),
                 new Input('In', 'its nominal amps', $r->nominalAmps(), 'A', path: 'solver.nominalAmps()'),
             ],
-            assumption: self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
+            assumption: self::SOLVED . ' Range: strip copper ±10 %, supply ±1 %.',
             range: $r->darkestRange(),
         );
     }
@@ -107,7 +107,7 @@ final readonly class RunFigures
                 new Input('d', 'darkest group', $r->darkest(), 'of full', path: 'solver.darkest()'),
                 new Input('b', 'brightest group', $r->brightest(), 'of full', path: 'solver.brightest()'),
             ],
-            assumption: self::SOLVED . ' The range has rails 10 % and the supply 1 % off.',
+            assumption: self::SOLVED . ' Range: strip copper ±10 %, supply ±1 %.',
             source: 'limits: common practice, no source',
             range: $r->evennessRange(),
         );
@@ -140,7 +140,7 @@ final readonly class RunFigures
         $feed = $r->farthestFeed();
 
         return new Figure(
-            label: 'Lost before the strip',
+            label: 'Voltage drop in the cables',
             value: $feed->lost(),
             unit: 'V',
             decimals: 2,
@@ -258,7 +258,7 @@ final readonly class RunFigures
                 new Input('Pr', 'copper of the strip', $r->railWatts, 'W', path: 'solver.railWatts'),
                 new Input('L', 'lit length', $metres, 'm', path: 'solver.metres()'),
             ],
-            assumption: self::SOLVED . ' Mean over the run; what leaves as light is counted as heat.',
+            assumption: self::SOLVED . ' Mean over the run; emitted light is counted as heat.',
         );
     }
 
@@ -269,7 +269,7 @@ final readonly class RunFigures
         $watts = $strip->wattsPerMetre() * $metres * $run->cap;
 
         return new Figure(
-            label: 'Supply asked for',
+            label: 'Supply needed',
             value: $plan->limits->rating($watts),
             unit: 'W',
             decimals: 0,

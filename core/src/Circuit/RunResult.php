@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit;
 use EmberDusk\Values\Copies;
 use EmberDusk\Values\Range;
 
-/** What was computed of a run, at full light or in a scene. Light is relative: 1 is every channel that is commanded on at its nominal current. */
+/** Results of a run, at full light or in a scene. Light is relative: 1 means every commanded channel at its nominal current. */
 final readonly class RunResult
 {
     use Copies;
@@ -72,7 +72,7 @@ final readonly class RunResult
         return $this->withChanged(spread: [$poor, $rich]);
     }
 
-    /** The most amps in any piece of the + rail; what comes into a group is what leaves it and what it takes. */
+    /** Highest amps in any piece of the + rail; the current into a group is its own plus that of the groups behind it. */
     public function fullestRail(): float
     {
         $most = 0.0;

@@ -10,9 +10,8 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\CutMarks;
 
 /**
- * How even a way of feeding will be, roughly and at once: the sag of a ladder with constant current between its feeds,
- * r j d²/8 between two and r j d²/2 beyond the last (the closed forms of the tests), put through the group's own curve.
- * It orders what is solved where there are many runs; nothing is proposed on its word.
+ * Rough evenness of a feed pattern: the sag of a ladder with constant current between its feeds, r j d²/8 between two and r j d²/2 beyond the last
+ * (closed forms, as in the tests), put through the group's own curve. It only orders the solves; no proposal relies on it.
  */
 final readonly class Sag
 {

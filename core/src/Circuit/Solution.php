@@ -90,7 +90,7 @@ final readonly class Solution
         $watts = 0.0;
         foreach ($stretches as $n) {
             $ladder = $this->ladders[$n];
-            // What goes in at the pads and is not taken by the loads stays in the copper.
+            // Current into the pads that the loads do not draw stays in the copper.
             foreach (Terminals::amps($ladder, $this->volts) as $node => $amps) {
                 $watts += $this->volts[$node] * $amps;
             }

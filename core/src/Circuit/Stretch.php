@@ -63,7 +63,7 @@ final readonly class Stretch
     }
 
     /**
-     * Where all rails together hang: the mean of their volts, weighted by their conductance. Terminal weights, sum 1.
+     * Common potential of all rails: the mean of their volts, weighted by their conductance. Terminal weights, sum 1.
      *
      * @return non-empty-list<float>
      */
@@ -74,7 +74,7 @@ final readonly class Stretch
         return [1 / $this->plusRail / $total, ...array_fill(0, $this->channels(), 1 / $this->returnRail / $total)];
     }
 
-    /** Siemens of all rails side by side, end to end. */
+    /** Siemens of all rails in parallel, end to end. */
     public function commonConductance(): float
     {
         return (1 / $this->plusRail + $this->channels() / $this->returnRail) / $this->length();

@@ -52,7 +52,7 @@ final class StripWiring
                 $pad++;
                 if ($n === $count || isset($fed[$pad])) {
                     $next = $this->pad($run, $channels, $pad, $emf);
-                    // Where the + is cut, this stretch ends at a + of its own; the returns go through.
+                    // At a cut + this stretch ends at its own +; the returns continue.
                     if (in_array($pad, $parts->run->zones, true)) {
                         $end = [$this->network->node(Wiring::prefix($run) . "_a{$pad}_q", $emf)] + $next;
                     } else {
@@ -90,7 +90,7 @@ final class StripWiring
      */
     private function stretch(string $run, Strip $strip, int $first, int $groups, array $start, array $end): void
     {
-        // Only rails reckoned from copper at 20 °C know what warmth does to them.
+        // Only rails calculated from copper at 20 °C know what warmth does to them.
         $rails =
             $this->conditions->rail * ($strip->copperRails ? Copper::factor($this->plan->limits->cableCelsius) : 1.0);
         $loads = $numbers = [];

@@ -12,8 +12,8 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
 /**
- * What a supply has to give: what is on the labels of all that hangs on it (each zone of a run on its own supply, as far as
- * a set limit lets it), or what flows where that is more, as it is where two supplies do not share alike. Watts, amps.
+ * Load of a supply: the label load of its parts (each zone of a run on its own supply, within a set limit), or the current where that is higher, as
+ * when two supplies share unequally. Watts, amps.
  */
 final readonly class SupplyLoad
 {
@@ -53,7 +53,7 @@ final readonly class SupplyLoad
             }
         }
 
-        // Modules that the client rearranges count with the most that may hang there.
+        // LED modules count with their maximum number.
         foreach ($plan->items as $of => $item) {
             $kit = $plan->kit[$item->kit] ?? null;
             if (
@@ -84,12 +84,12 @@ final readonly class SupplyLoad
         return $this->amps() / ($this->supply->ratedAmps ?? INF);
     }
 
-    /** The share of the rating with its working: the same number wherever it is told. */
+    /** The load as a share of the rating with its working: one number for every screen. */
     public function figure(): Figure
     {
         $flows = $this->flows->amps ?? 0.0;
         $rated = $this->supply->ratedAmps ?? INF;
-        $label = strtoupper($this->id) . ' loaded to';
+        $label = strtoupper($this->id) . ' load';
         if ($flows > $this->labelled()) {
             return new Figure(
                 label: $label,
@@ -128,7 +128,7 @@ final readonly class SupplyLoad
                 new Input('V', 'volts by its name', $this->supply->volts ?? 0.0, 'V', path: "shelf.{$this->id}.volts"),
                 new Input('Ir', 'rated amps', $rated, 'A', path: "shelf.{$this->id}.ratedAmps"),
             ],
-            assumption: 'Nominal: as labelled, before any drop, as far as limits that are set let it.',
+            assumption: 'Nominal: as labelled, before voltage drop, within set limits.',
             source: 'common practice, no source',
         );
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-/** What a supply gives: volts at its terminals, amps on average over the period of dimming, and in its fullest phase. */
+/** Output of a supply: volts at its terminals, mean amps over the dimming period, and amps in its highest phase. */
 final readonly class SupplyResult
 {
     public function __construct(public string $id, public float $volts, public float $amps, public float $peakAmps) {}

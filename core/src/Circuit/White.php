@@ -22,7 +22,7 @@ final readonly class White
         if ($kelvin < self::LEAST || $kelvin > self::MOST) {
             throw InvalidInput::at(
                 '/kelvin',
-                sprintf('White lies between %d and %d K here; %g K was asked for.', self::LEAST, self::MOST, $kelvin),
+                sprintf('White is between %d and %d K here, not %g K.', self::LEAST, self::MOST, $kelvin),
             );
         }
         $t = $kelvin;
@@ -42,7 +42,7 @@ final readonly class White
         return Colour::ofXy(...self::xy($kelvin));
     }
 
-    /** The temperature that a white comes nearest to; nonsense for what is no white. */
+    /** Nearest colour temperature of a white; meaningless for other colours. */
     public static function kelvin(Colour $colour): float
     {
         [$x, $y] = $colour->xy();

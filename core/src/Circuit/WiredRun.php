@@ -65,7 +65,7 @@ final readonly class WiredRun
         );
     }
 
-    /** @return list<string> what is not chosen yet: "a supply" */
+    /** @return list<string> missing kit: "a supply" */
     public static function lacking(Plan $plan, Run $run): array
     {
         $switched = $plan->strip($run->strip)?->switched() ?? true;

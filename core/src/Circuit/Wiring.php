@@ -52,7 +52,7 @@ final class Wiring
         return str_replace('-', '_', $id);
     }
 
-    /** What the names of a run's nodes begin with. */
+    /** Prefix of a run's node names. */
     public static function prefix(string $run): string
     {
         return 'r_' . self::name($run);
@@ -90,7 +90,7 @@ final class Wiring
     }
 
     /**
-     * A splice has as many nodes as what it hangs on has terminals.
+     * A splice has as many nodes as what it depends on has terminals.
      *
      * @param  array<string, LaidCable>  $cables
      */

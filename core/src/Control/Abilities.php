@@ -11,7 +11,7 @@ use EmberDusk\Plan\Scene;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Trigger;
 
-/** What scenes, shows and phones ask of an app beyond room: fades, colours of a pattern, short steps, functions that it lacks. */
+/** Functions that scenes, shows and phones need from an app besides room: fades, colours of a pattern, short steps. */
 final readonly class Abilities
 {
     /** Functions in the words of an app. */
@@ -55,7 +55,7 @@ final readonly class Abilities
                 LimitClash::LACKS,
                 $unit->item,
                 "{$unit->called()} has no " . (self::LACKING[$function] ?? $function),
-                'Asked for by ' .
+                'Needed by ' .
                     implode(', ', $asked) .
                     '. ' .
                     ($other === null
@@ -146,7 +146,7 @@ final readonly class Abilities
             new LimitClash(
                 LimitClash::PHONES,
                 $unit->item,
-                sprintf('%s works with %g phones, %d are wanted', $unit->called(), $most, $wanted),
+                sprintf('%s supports %g phones, %d are planned', $unit->called(), $most, $wanted),
                 'Join it with the phone that stays on site; the others use another way of control.',
             ),
         ];
@@ -167,13 +167,13 @@ final readonly class Abilities
         $says = [];
         $effects = $of->figure('effects');
         if ($effects !== null && count($own) > $effects) {
-            $says["keeps {$effects} effects, " . count($own) . ' are wanted'] =
+            $says["stores {$effects} effects, " . count($own) . ' are wanted'] =
                 'Keep ' .
                 implode(
                     ', ',
                     array_map(static fn(Show $s): string => "“{$s->name}”", array_slice($own, 0, (int) $effects)),
                 ) .
-                ', and let the others go.';
+                ', and remove the others.';
         }
         foreach ($mine as $show) {
             $colours = (new Running($plan, $show))->colours();
@@ -213,7 +213,7 @@ final readonly class Abilities
             }
 
             return [
-                "has steps of {$step} s and more, “{$show->name}” has shorter ones" => "Let each scene stay {$step} s.",
+                "has steps of {$step} s and more, “{$show->name}” has shorter ones" => "Let each scene last {$step} s.",
             ];
         }
         $near = max($least ?? 0.0, min($most ?? INF, $show->every));

@@ -8,7 +8,7 @@ use DateTimeImmutable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Trigger;
 
-/** What the clock and the sun start on a day, in its order, and what does not start on it and why. */
+/** Events started by clock and sun on a day, in order, and the triggers that do not start, with the reason. */
 final readonly class Agenda
 {
     /**
@@ -36,7 +36,7 @@ final readonly class Agenda
                 default => 0,
             };
             if ($at === null) {
-                $not[] = ['trigger' => $trigger, 'why' => $sun->why ?? 'nobody has said where the job lies'];
+                $not[] = ['trigger' => $trigger, 'why' => $sun->why ?? 'the location of the job is not set'];
             } else {
                 $entries[] = ['minutes' => $at + $trigger->minutes, 'trigger' => $trigger];
             }
@@ -52,7 +52,7 @@ final readonly class Agenda
         return new self($entries, $not);
     }
 
-    /** As a clock shows it; the day before or after is said. */
+    /** Clock time; the day before or after is named. */
     public static function clock(int $minutes): string
     {
         $day = intdiv($minutes - ((($minutes % 1440) + 1440) % 1440), 1440);

@@ -9,39 +9,40 @@ use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
 use EmberDusk\Joining\StandIn\Command;
 use EmberDusk\Joining\StandIn\Light;
 use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\NoSolution;
 
-/** Somebody speaks to the assistants of a job: what is understood, and which lights answer on stand-ins that are joined as planned. */
+/** Voice command to the assistants of a job: its meaning, and the responding simulated lights, joined as planned. */
 final readonly class Assistants
 {
-    public static function say(Plan $plan, string $said): Spoken
+    public static function say(Plan $plan, string $said): CommandResult
     {
-        $roster = RosterOfPlan::of($plan, new School());
+        $roster = RosterOfPlan::of($plan, new TimingMethod());
         $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
         $vocabulary = Vocabulary::of($plan, $lights);
         $heard = (new Speech($vocabulary))->hear($said);
-        $joinable = Joinable::of($plan, new School(proves: false));
+        $joinable = Joinable::of($plan, new TimingMethod(proves: false));
         $hearing = array_filter(
             $joinable->roster->units,
             static fn(Unit $u): bool => $u->role === Unit::ASSISTANT ||
                 ($u->role === Unit::HUB && $u->name === 'Assistant'),
         );
         if ($hearing === []) {
-            return new Spoken(
+            return new CommandResult(
                 $heard,
                 $heard->words($vocabulary),
                 [],
-                'No assistant of this job hears it. Choose one at Kit.',
+                'This job has no voice assistant. Choose one at Kit.',
             );
         }
         $site =
-            Rehearsal::run($joinable->roster, 1)->run->site() ?? throw new NoSolution('There are no stand-ins to ask.');
+            Rehearsal::run($joinable->roster, 1)->run->site() ??
+            throw new NoSolution('There are no simulated devices.');
         $answers = [];
         $played = self::played($plan, $heard->scene);
         foreach ($heard->scene === '' ? $heard->lights : array_map(strval(...), array_keys($played)) as $id) {
@@ -60,7 +61,7 @@ final readonly class Assistants
         }
         $none = $answers !== [] && array_filter($answers, static fn(array $a): bool => $a['answers']) === [];
 
-        return new Spoken(
+        return new CommandResult(
             $heard,
             $heard->words($vocabulary),
             $answers,
@@ -82,8 +83,8 @@ final readonly class Assistants
         return $levels;
     }
 
-    /** Where a room was said, and with it more lights than one may think of. */
-    private static function note(Vocabulary $vocabulary, string $said, Heard $heard): string
+    /** A room was named, with more lights than the speaker may expect. */
+    private static function note(Vocabulary $vocabulary, string $said, CommandMeaning $heard): string
     {
         foreach ($vocabulary->rooms as $room => $lights) {
             if (
@@ -108,7 +109,7 @@ final readonly class Assistants
         Site $site,
         array $hearing,
         string $id,
-        Heard $heard,
+        CommandMeaning $heard,
         ?float $level,
     ): array {
         $light = $site->devices()[$id] ?? null;
@@ -117,7 +118,7 @@ final readonly class Assistants
                 ? array_filter($hearing, static fn(string $a): bool => $site->device($a)->reaches($light, $id, 0))
                 : [];
         $reached = $light instanceof Light && $reaching !== [];
-        $why = 'no assistant of the job works it';
+        $why = 'no voice assistant of the job controls it';
         if ($reached) {
             $able = array_merge(
                 ...array_map(
@@ -144,11 +145,11 @@ final readonly class Assistants
     }
 
     /**
-     * Why a light cannot do what is asked, by its channels or by what the assistants can set; empty where it can.
+     * Reason why a light cannot follow the command, by its channels or the assistants; empty if it can.
      *
      * @param  list<Ability>  $able  what the assistants that reach it can do to it
      */
-    private static function cannot(Heard $heard, string $kind, array $able): string
+    private static function cannot(CommandMeaning $heard, string $kind, array $able): string
     {
         $asked = array_values(
             array_filter([

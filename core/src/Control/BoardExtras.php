@@ -10,17 +10,17 @@ use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Trigger;
 
-/** What the answer board holds beside devices that join: segments and fixtures down, push-buttons, presence and wires of a vehicle across. */
+/** Rows and columns of the control matrix besides joined devices: segments and fixtures down, push-buttons, presence and vehicle wires across. */
 final readonly class BoardExtras
 {
     /**
      * @param  list<BoardRow>  $rows
-     * @param  list<Trigger>  $starts  that a hand, a wire or somebody's presence works
+     * @param  list<Trigger>  $starts started by hand, wire or presence
      * @param  list<Cell>  $cells
      */
     private function __construct(public array $rows, public array $starts, public array $cells) {}
 
-    public static function of(Plan $plan, AnswerBoard $board): self
+    public static function of(Plan $plan, ControlMatrix $board): self
     {
         $rows = [...self::segments($plan, $board->roster), ...self::fixtures($plan)];
         $starts = (new Priorities($plan))->inputs;
@@ -31,7 +31,7 @@ final readonly class BoardExtras
             }
         }
         foreach ($starts as $trigger) {
-            $none = Keepers::none($plan, $trigger);
+            $none = TriggerUnits::none($plan, $trigger);
             $plays = (new Priorities($plan))->lights($trigger);
             foreach ($board->lights as $light) {
                 $run = $plan->items[$light->item]->on ?? '';
@@ -82,7 +82,7 @@ final readonly class BoardExtras
                 $why =
                     $module !== null
                         ? "They are dimmed by {$module}, over its own line: no radio of the job reaches them."
-                        : 'They hang on their supply: they are on while it is.';
+                        : 'They are fed by their supply: they are on while it is on.';
 
                 return new BoardRow(
                     id: $f->id,
@@ -96,7 +96,7 @@ final readonly class BoardExtras
         );
     }
 
-    private static function shared(BoardRow $row, Unit $control, AnswerBoard $board): Cell
+    private static function shared(BoardRow $row, Unit $control, ControlMatrix $board): Cell
     {
         $whole = $row->of !== '' ? $board->cell($control->id, $row->of) : null;
         // A remote has no word for a segment; an app has.
@@ -113,7 +113,7 @@ final readonly class BoardExtras
                 $can => '',
                 $whole === null => $row->why,
                 $whole->state === Cell::CANNOT => $whole->why,
-                default => "{$control->label()} works all of {$row->label} at once, not a segment of it.",
+                default => "{$control->label()} controls all of {$row->label} at once, not one segment.",
             },
         );
     }

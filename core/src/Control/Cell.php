@@ -12,7 +12,7 @@ final readonly class Cell
 
     public const PLANNED = 'planned';
 
-    /** It could, and is not wanted. */
+    /** Possible, not planned. */
     public const OPEN = 'open';
 
     public const CANNOT = 'cannot';

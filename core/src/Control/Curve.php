@@ -18,7 +18,7 @@ final readonly class Curve
     /** Arc power levels (IEC 62386-102). */
     private const ARC = 254;
 
-    /** What the least of them gives. */
+    /** Output at the lowest level. */
     private const LEAST = 0.001;
 
     /** Below this L* the curve of CIE 15 is straight. */

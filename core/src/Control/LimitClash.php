@@ -11,7 +11,7 @@ final readonly class LimitClash
 
     public const PRESETS = 'presets';
 
-    /** It cannot do what is asked of it, however much room it has. */
+    /** It lacks the function, regardless of room. */
     public const LACKS = 'lacks';
 
     public const PHONES = 'phones';

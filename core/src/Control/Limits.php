@@ -6,17 +6,17 @@ namespace EmberDusk\Control;
 
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 
-/** What apps and remotes have room for, beside zones and lights: rooms, and presets; counted apart for each. */
+/** Capacity of apps and remotes besides zones and lights: rooms and presets, counted separately. */
 final readonly class Limits
 {
     /** @return list<LimitClash> */
     public static function of(Plan $plan): array
     {
-        $roster = RosterOfPlan::of($plan, new School());
+        $roster = RosterOfPlan::of($plan, new TimingMethod());
         $clashes = [];
         foreach ($roster->units as $unit) {
             $lights = array_map(static fn($w): string => $w->light, $roster->wantsOf($unit->id));
@@ -55,9 +55,9 @@ final readonly class Limits
             new LimitClash(
                 LimitClash::ROOMS,
                 $unit->item,
-                sprintf('%s has %g rooms, %d are wanted', $unit->called(), $most, count($rooms)),
+                sprintf('%s has %g rooms, %d are needed', $unit->called(), $most, count($rooms)),
                 sprintf(
-                    'Let “%s” and “%s” be one room in its app: they hold least. Or take one with more rooms.',
+                    'Let “%s” and “%s” be one room in its app: they have the fewest lights. Or choose one with more rooms.',
                     $small[0],
                     $small[1] ?? $small[0],
                 ),
@@ -101,7 +101,7 @@ final readonly class Limits
             new LimitClash(
                 LimitClash::PRESETS,
                 $unit->item,
-                sprintf('%s keeps %g presets, %d scenes are wanted', $unit->called(), $most, count($mine)),
+                sprintf('%s stores %g presets, %d scenes are planned', $unit->called(), $most, count($mine)),
                 implode(', ', $says) .
                     '.' .
                     ($nowhere === []

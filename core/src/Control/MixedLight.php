@@ -6,12 +6,12 @@ namespace EmberDusk\Control;
 
 use EmberDusk\Circuit\Colour;
 
-/** Duties for what was asked of a light, the colour that is seen, and what cannot be. */
+/** Duties for a requested light, the resulting colour, and the reason for any difference. */
 final readonly class MixedLight
 {
     /**
      * @param  list<float>  $duties  by channel
-     * @param  string  $note  why it is not quite what was asked; empty where it is
+     * @param  string  $note reason for a difference; empty if exact
      */
     public function __construct(public array $duties, public Colour $seen, public string $note) {}
 }

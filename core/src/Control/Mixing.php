@@ -12,8 +12,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
 /**
- * Duties of a light's channels for a level, a colour or a white, with the channels that it has: what white can do white does (it gives
- * more light for its watts), colours do the rest; two whites are mixed so that the mix lies nearest to what is asked.
+ * Duties of a light's channels for a level, a colour or a white. White channels do as much as possible (more light per watt), colours the rest; two
+ * whites are mixed to the nearest mix.
  */
 final readonly class Mixing
 {
@@ -25,7 +25,7 @@ final readonly class Mixing
 
     private const COOL = 6500;
 
-    /** A mix that lies farther off than this in u'v' is told: three times what a careful eye sees. */
+    /** Mixes farther off than this in u'v' are reported: three times the visible step. */
     private const TOLD = 3 * Colour::STEP;
 
     /** A channel is a white where its colour lies this near to that of a white of its temperature (u'v'). */
@@ -66,7 +66,7 @@ final readonly class Mixing
         return null;
     }
 
-    /** All its channels, as they come, at a level. */
+    /** All its channels in equal parts, at a level. */
     public function plain(float $level): MixedLight
     {
         $duty = Curve::duty($this->curve, $level) / ($this->shared ? count($this->channels) : 1);
@@ -90,7 +90,7 @@ final readonly class Mixing
         return $this->plain($level);
     }
 
-    /** @throws \EmberDusk\Values\Refusal where its temperature lies outside of what is reckoned */
+    /** @throws \EmberDusk\Values\Refusal where its temperature lies outside of what is calculated */
     public function white(float $level, float $kelvin): MixedLight
     {
         $whites = $this->whites();
@@ -143,7 +143,7 @@ final readonly class Mixing
         $mixed = $this->scaled($duties, $level, '');
 
         if ($mixed->seen->apart($wanted) > self::TOLD && $level > 0) {
-            return $this->scaled($duties, $level, 'Its channels cannot show it quite: the nearest is seen.');
+            return $this->scaled($duties, $level, 'Its channels cannot match it exactly: the nearest colour is shown.');
         }
 
         return $mixed;
@@ -206,7 +206,7 @@ final readonly class Mixing
      */
     private function whitened(array $duties, array $colours, Primaries $primaries, array $white): array
     {
-        // What the colours would give to look like the white.
+        // Colour channel values that look like the white.
         $as = $primaries->shares($this->seen($white));
         $most = INF;
         foreach ($colours as $n => $c) {
@@ -276,7 +276,7 @@ final readonly class Mixing
     {
         $most = $this->shared ? array_sum($duties) : max([0.0, ...$duties]);
         if ($most <= 0.0) {
-            throw new InvalidInput('No channel of this light lights for what is asked.');
+            throw new InvalidInput('No channel of this light can show that.');
         }
         $by = Curve::duty($this->curve, $level) / $most;
 
@@ -291,7 +291,7 @@ final readonly class Mixing
         return new MixedLight($duties, $this->seen($duties), $note);
     }
 
-    /** A channel at full: its light goes by its watts. */
+    /** A channel at full: light in proportion to its watts. */
     private function light(int $c): Colour
     {
         return Colour::mix([Colour::ofHex($this->channels[$c]->colour)], [$this->channels[$c]->wattsPerMetre]);

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Control;
 
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 use EmberDusk\Plan\Show;
 
-/** Names as they are typed into apps and spoken to assistants: what clashes, and what to call it instead. */
+/** Names as typed into apps and spoken to assistants: their clashes, and alternatives. */
 final readonly class Names
 {
     /** Words that assistants keep for themselves. Common practice, no source. */
@@ -89,7 +89,7 @@ final readonly class Names
         }
         $letters = self::LETTERS;
         // Every app that lights are named in: the shortest decides, as a light has one name everywhere.
-        foreach (RosterOfPlan::of($plan, new School())->units as $unit) {
+        foreach (RosterOfPlan::of($plan, new TimingMethod())->units as $unit) {
             $letters = min($letters, (int) ($unit->leaflet->figure('letters') ?? self::LETTERS));
         }
 
@@ -157,8 +157,8 @@ final readonly class Names
             return $this->clash(
                 $id,
                 NameClash::KEPT,
-                "“{$name}” is a word that assistants keep for themselves",
-                "Whoever says it means something else than {$label}.",
+                "“{$name}” is reserved by assistants",
+                "Assistants will not take it for {$label}.",
                 "{$room} {$name}",
             );
         }
@@ -175,7 +175,7 @@ final readonly class Names
                     mb_strtolower($name) === mb_strtolower($other)
                         ? "“{$name}” is the name of a {$this->groupOf($other)} as well"
                         : "“{$name}” sounds like the {$this->groupOf($other)} “{$other}”",
-                    'What is said would mean both.',
+                    'A voice command would mean both.',
                     "{$name} " . self::APART[0],
                 );
             }
@@ -189,13 +189,13 @@ final readonly class Names
     {
         return match (true) {
             trim($name) === '' => 'It has no name.',
-            preg_match('/\p{L}/u', $name) !== 1 => 'There is no letter in it.',
-            preg_match('/[^\p{L}\p{N}\s\'’,.-]/u', $name) === 1 => 'There are signs in it that nobody speaks.',
+            preg_match('/\p{L}/u', $name) !== 1 => 'It has no letter.',
+            preg_match('/[^\p{L}\p{N}\s\'’,.-]/u', $name) === 1 => 'It has characters that cannot be spoken.',
             preg_match('/\p{L}/u', (string) preg_replace('/\p{Latin}/u', '', $name)) === 1
-                => 'It is written in letters that the assistant may not read.',
+                => 'The assistant may not read these letters.',
             preg_match('/[aeiouy]/i', (string) iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', $name)) !== 1
-                => 'There is no vowel in it.',
-            preg_match_all('/\p{N}/u', $name) > 2 => 'Its digits are said in more than one way.',
+                => 'It has no vowel.',
+            preg_match_all('/\p{N}/u', $name) > 2 => 'Its digits can be said in more than one way.',
             count((array) preg_split('/[\s,-]+/u', trim($name))) > self::MOST_WORDS => 'It has too many words.',
             default => null,
         };
@@ -236,7 +236,7 @@ final readonly class Names
         return new NameClash($id, $code, $title, $detail, $this->free($id, $wish));
     }
 
-    /** The first name that fits, is said well and clashes with nothing: the one wished for, or the name with a word that tells it apart. */
+    /** The first name that fits, is easy to say and does not clash: the requested one, or the name with a distinguishing word. */
     private function free(string $id, ?string $wish): string
     {
         [$name, $room] = $this->lights[$id];
@@ -301,7 +301,7 @@ final readonly class Names
         return implode(' ', $words);
     }
 
-    /** Only what is spoken of it. */
+    /** Spoken part only. */
     private function plain(string $name, string $room): string
     {
         $spoken = trim((string) preg_replace('/[^a-z\s]/i', '', $name));

@@ -8,7 +8,7 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Reach\Graph;
 use EmberDusk\Reach\PathLoss;
 
-/** Where one more node that passes on helps most: half way between two that do not hear each other. */
+/** Best place for one more relay node: half way between two that cannot reach each other. */
 final readonly class OneMore
 {
     private const NEW = '+';
@@ -45,7 +45,7 @@ final readonly class OneMore
     }
 
     /**
-     * Between two that hang together by one node alone: how many such nodes are left then.
+     * Between two that are connected through one node only: the number of such nodes left then.
      *
      * @param  list<string>  $cuts
      * @param  callable(array<string, list<string>>): list<string>  $count

@@ -8,7 +8,7 @@ use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\TapeNotes;
 
-/** Lights whose supply somebody cuts by hand, and by what: a wall switch before it, a switch in its cable, a vehicle's key. */
+/** Lights with a supply that is switched by hand, and the switch: a wall switch, a switch in its cable, a vehicle's key. */
 final readonly class PowerCuts
 {
     /**

@@ -7,7 +7,7 @@ namespace EmberDusk\Control;
 use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
@@ -18,7 +18,7 @@ use EmberDusk\Plan\Scene;
  */
 final readonly class Presets
 {
-    /** Presets of an app whose leaflet gives no limit. */
+    /** Presets of an app whose instructions give no limit. */
     public const LIMITLESS = PHP_INT_MAX;
 
     /**
@@ -30,7 +30,7 @@ final readonly class Presets
 
     public static function of(Plan $plan): self
     {
-        $roster = RosterOfPlan::of($plan, new School());
+        $roster = RosterOfPlan::of($plan, new TimingMethod());
         $room = $can = [];
         foreach ($roster->units as $unit) {
             $presets = $unit->leaflet->figure('presets');
@@ -38,7 +38,7 @@ final readonly class Presets
                 $room[$unit->id] = (int) $presets;
             }
         }
-        // What a hub or a bridge keeps is in its app; where no leaflet gives a limit there is room, after those that need no phone.
+        // A hub or bridge stores scenes in its app; without a stated limit there is room, after those that need no phone.
         foreach ($roster->of(Unit::HUB) + $roster->of(Unit::BRIDGE) as $id => $unit) {
             $room += [$id => self::LIMITLESS];
         }
@@ -79,7 +79,7 @@ final readonly class Presets
     {
         foreach (array_keys($scene->levels) as $light) {
             $unit = self::unit($plan, $roster, (string) $light);
-            // A controller keeps scenes of its own light, a remote those of all that it works.
+            // A controller stores scenes of its own light, a remote those of all its lights.
             if ($unit === null || ($unit->id !== $control && !$roster->wants($control, $unit->id))) {
                 return false;
             }

@@ -8,12 +8,11 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Trigger;
 
 /**
- * Which of several things that are on at once wins, light by light: the lower number goes before; of two with the same number nobody can
- * say, and they fight.
+ * Priority between triggers active at once, per light: the lower number wins; equal numbers conflict.
  */
 final readonly class Priorities
 {
-    /** Inputs whose every combination is written out: more are told in pairs. */
+    /** Number of inputs with a full truth table: more are listed in pairs. */
     private const WRITTEN = 4;
 
     /** @var list<Trigger> that stay on: presence, buttons, wires of a vehicle */
@@ -24,7 +23,7 @@ final readonly class Priorities
         $this->inputs = array_values(array_filter($plan->triggers, static fn(Trigger $t): bool => !$t->timed()));
     }
 
-    /** @return list<array{on: list<Trigger>, wins: array<string, list<Trigger>>}> the truth table: by light the one that wins, or those that fight */
+    /** @return list<array{on: list<Trigger>, wins: array<string, list<Trigger>>}> the truth table: by light the winning trigger, or the conflicting ones */
     public function table(): array
     {
         $rows = [];

@@ -15,13 +15,13 @@ final readonly class RadioReach
     /**
      * @param  string  $way  of control
      * @param  string  $from  hub, or phone's first node
-     * @param  list<array{string, string, float}>  $links  each with what is left over, in dB
+     * @param  list<array{string, string, float}>  $links  each with the rest, in dB
      * @param  array<string, int>  $hops  by device that is reached
      * @param  list<string>  $lost  devices that are not reached
      * @param  list<string>  $cuts  devices whose loss loses others
      * @param  array{string, string, int}|null  $help  between which two one more node reaches how many more; null where none is missing or none helps
      * @param  array{string, string, int}|null  $steady  between which two one more node leaves how many whose loss loses others; null where none helps
-     * @param  list<string>  $guessed  devices whose spot nobody has measured
+     * @param  list<string>  $guessed devices without a measured position
      */
     private function __construct(
         public string $way,
@@ -83,9 +83,9 @@ final readonly class RadioReach
                 ' whose loss loses others';
         }
         if ($this->guessed !== []) {
-            $lines[] = '  spots that nobody has measured: ' . implode(', ', array_map($label, $this->guessed));
+            $lines[] = '  places without measurements: ' . implode(', ', array_map($label, $this->guessed));
         }
-        $lines[] = sprintf('  predicted, %g dB to spare asked for; the real thing is tried at Join', PathLoss::MARGIN);
+        $lines[] = sprintf('  predicted, %g dB margin; tested on site at Join', PathLoss::MARGIN);
 
         return $lines;
     }
@@ -98,7 +98,7 @@ final readonly class RadioReach
     /** @param  array<string, Unit>  $units */
     private static function way(string $way, string $from, array $units, Roster $roster): self
     {
-        // What sleeps on a battery passes nothing on; a star of 2.4 GHz remotes has no one who does.
+        // A battery-powered sleeping device relays nothing; a star of 2.4 GHz remotes has no relays.
         $ends = array_keys(
             array_filter(
                 $units,
@@ -143,7 +143,7 @@ final readonly class RadioReach
     }
 
     /**
-     * What passes on and whose loss loses others. What passes nothing on holds nobody, and hangs on whom it hears: on one alone it is lost with it.
+     * Relays whose loss cuts off others. A device that does not relay cuts off no one, but needs the node that it is linked to.
      *
      * @param  array<string, list<string>>  $hears
      * @param  list<string>  $ends

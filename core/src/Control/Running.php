@@ -57,7 +57,7 @@ final readonly class Running
 
     /**
      * @param  float  $at  seconds from its start
-     * @return array<string, list<float>> duties by light; after its end what stood last
+     * @return array<string, list<float>> duties by light; after its end the last ones
      */
     public function at(float $at): array
     {
@@ -123,7 +123,7 @@ final readonly class Running
         };
     }
 
-    /** What it does and whether it ends, in words. */
+    /** Description of the show, and whether it ends. */
     public function words(): string
     {
         $what =
@@ -142,7 +142,7 @@ final readonly class Running
 
         return Show::KINDS[$this->show->kind] .
             ": {$what}; " .
-            ($ends === null ? 'goes on until something else is wanted' : 'ends after ' . self::said($ends));
+            ($ends === null ? 'continues until something else starts' : 'ends after ' . self::said($ends));
     }
 
     /** Seconds as people say them. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
-/** What the words of a sentence ask for: levels, colours, whites, brighter, warmer; and whether that goes together. */
+/** Values in a command: levels, colours, whites, brighter, warmer; and whether they are consistent. */
 final readonly class SaidDeeds
 {
     /** Words that only join others. */
@@ -53,7 +53,7 @@ final readonly class SaidDeeds
         'half' => 50.0,
     ];
 
-    /** Percent where somebody says only "dim": assumed. */
+    /** Assumed percentage for a plain "dim". */
     private const DIMMED = 30.0;
 
     /** Share of full by which one word makes it brighter or dimmer: assumed. */
@@ -97,7 +97,7 @@ final readonly class SaidDeeds
         'white',
     ];
 
-    private const TWICE = 'Two things at once: say one after the other.';
+    private const TWICE = 'Two commands at once: say them one at a time.';
 
     /**
      * @param  list<array{string, float|int|string}>  $deeds  kind and value
@@ -181,7 +181,7 @@ final readonly class SaidDeeds
     }
 
     /**
-     * A level where percent follows or "to" or "at" stands before; a white where kelvin follows.
+     * A level if percent follows or "to" or "at" precedes; a white if kelvin follows.
      *
      * @param  list<string>  $words
      * @return array{array{string, float|int}|null, int}
@@ -237,7 +237,7 @@ final readonly class SaidDeeds
      *
      * @param  list<string>  $lights
      */
-    public function heard(array $lights): Heard
+    public function heard(array $lights): CommandMeaning
     {
         $first = fn(string $kind): float|int|string|null => $this->of($kind)[0] ?? null;
         $level = $first('level') ?? ($first('dim') ?? ($first('step') === null ? $first('on') : null));
@@ -245,7 +245,7 @@ final readonly class SaidDeeds
         $step = $first('step');
         $warmer = $first('warmer');
 
-        return new Heard(
+        return new CommandMeaning(
             lights: $lights,
             level: $level === null ? null : (float) $level / 100,
             colour: (string) $first('colour'),

@@ -19,7 +19,7 @@ final readonly class SaidNames
      *
      * @param  list<string>  $words
      * @param  callable(string): bool  $reserved  whether a word asks for something, or only joins others
-     * @param  callable(string): string  $plain  a name as it is heard
+     * @param  callable(string): string  $plain a name as spoken
      */
     public static function in(array $words, Vocabulary $vocabulary, callable $reserved, callable $plain): self
     {
@@ -54,7 +54,7 @@ final readonly class SaidNames
     }
 
     /**
-     * Where in the words a name is said, or something that sounds like it.
+     * Position of a name, or of a similar sounding word, in the command.
      *
      * @param  list<string>  $words
      * @param  list<array{string, list<string>}>  $names

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
-/** A number as it is spoken or written: "20", "12.5", "twenty five", "a hundred and twenty". */
+/** A spoken or written number: "20", "12.5", "twenty five", "a hundred and twenty". */
 final readonly class SaidNumber
 {
     private const TENS = [

@@ -11,7 +11,7 @@ final readonly class Sound
     private const LETTERS = 5;
 
     /**
-     * @param  string  $heard  small letters without accents, signs and double spaces; letters of other scripts as they are
+     * @param  string  $heard lower case without accents, punctuation and double spaces; other scripts unchanged
      * @param  string  $key  Metaphone, word by word
      * @param  string  $numbers  that are in it
      * @param  string  $spelt  letters with sounds that are mistaken for each other written alike

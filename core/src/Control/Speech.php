@@ -14,10 +14,10 @@ final readonly class Speech
 
     private const POLITE = '/\b(?:please|thank you|thanks|hey|okay|ok|could you|can you|would you|will you|i would like|id like|i want|let me have)\b/';
 
-    /** What cannot be done, by the words that ask for it; the first that is said decides. */
+    /** Unsupported requests by their words; the first one found decides. */
     private const REFUSED = [
         'Say what the light should do, not what it should not do.' => ['not', 'never', 'dont', 'no', 'doesnt', 'wont'],
-        'Conditions are not understood. Set it up at Scenes, under By itself.' => [
+        'Conditions are not understood. Set it up at Scenes, under Automation.' => [
             'if',
             'unless',
             'when',
@@ -26,7 +26,7 @@ final readonly class Speech
             'until',
             'once',
         ],
-        'Delays are not understood. Say it when it should happen, or set a time at Scenes, under By itself.' => [
+        'Delays are not understood. Say it at that moment, or set a time at Scenes, under Automation.' => [
             'second',
             'seconds',
             'minute',
@@ -66,31 +66,31 @@ final readonly class Speech
         );
     }
 
-    public function hear(string $said): Heard
+    public function hear(string $said): CommandMeaning
     {
         $text = trim((string) preg_replace('/\s+/', ' ', (string) preg_replace(self::POLITE, ' ', self::plain($said))));
         if ($text === '') {
-            return new Heard(trouble: 'Nothing was said that could be heard. Try “Cove on”.');
+            return new CommandMeaning(trouble: 'The command is empty. Try “Cove on”.');
         }
         $scene = $this->scene($text);
         if ($scene !== null) {
-            return new Heard(scene: $scene);
+            return new CommandMeaning(scene: $scene);
         }
         $words = explode(' ', $text);
         $names = SaidNames::in($words, $this->vocabulary, $this->reserved(...), self::plain(...));
         $trouble = self::refused($words, $names);
         if ($trouble !== null) {
-            return new Heard(trouble: $trouble);
+            return new CommandMeaning(trouble: $trouble);
         }
         $deeds = SaidDeeds::in($words, $names);
         $unknown = array_diff_key($words, $deeds->used, $names->taken);
         [$lights, $missing] = $this->targets($words, $names, $unknown);
         if ($missing !== null) {
-            return new Heard(trouble: $missing);
+            return new CommandMeaning(trouble: $missing);
         }
         $trouble = $deeds->contradiction() ?? ($deeds->none() ? $this->nothing($lights) : null);
 
-        return $trouble === null ? $deeds->heard($lights) : new Heard(trouble: $trouble);
+        return $trouble === null ? $deeds->heard($lights) : new CommandMeaning(trouble: $trouble);
     }
 
     /** Small letters, one space between words, no signs but percent, a minus before a number and a decimal point. */

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 use EmberDusk\Plan\Show;
 
-/** What can be named when somebody speaks to a job: lights, rooms, scenes. */
+/** Names for voice commands in a job: lights, rooms, scenes. */
 final readonly class Vocabulary
 {
     /**

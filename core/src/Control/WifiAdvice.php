@@ -15,7 +15,7 @@ final readonly class WifiAdvice
     /**
      * @param  list<int>  $wifi  channels
      * @param  list<int>  $hubs  Zigbee channels of hubs that are there
-     * @param  list<int>  $free  Zigbee channels, those that hubs prefer first
+     * @param  list<int>  $free Zigbee channels, preferred ones first
      */
     private function __construct(public array $wifi, public array $hubs, public array $free) {}
 
@@ -34,7 +34,7 @@ final readonly class WifiAdvice
         return new self($wifi, array_values(array_unique($found[Radio::HUB])), Channels::free($wifi));
     }
 
-    /** In words; empty where nobody has looked for a network. */
+    /** As text; empty without surveyed networks. */
     public function words(): string
     {
         if ($this->wifi === []) {

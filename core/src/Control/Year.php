@@ -45,7 +45,7 @@ final readonly class Year
                 }
             }
         }
-        // What is so on every day is meant: a light that goes on in the evening and out in the morning.
+        // A normal day: a light that goes on in the evening and off in the morning.
         $crossed = array_filter($crossed, static fn(array $c): bool => $c['days'] < 300);
 
         return new self(array_values($missed), array_values($crossed));
@@ -72,7 +72,7 @@ final readonly class Year
             }
         }
 
-        // What is so on every day is meant.
+        // A normal day.
         return array_diff($seen, [count($looked)]) === [];
     }
 
@@ -88,7 +88,7 @@ final readonly class Year
         return $days;
     }
 
-    /** @return list<array{Trigger, Trigger}> what goes on by the sun after the clock was to put it out, or the other way round */
+    /** @return list<array{Trigger, Trigger}> switched on by the sun after its switch-off time, or the reverse */
     private static function late(Agenda $agenda): array
     {
         $late = [];

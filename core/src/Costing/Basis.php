@@ -8,7 +8,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Arrangement;
 
-/** What a price goes by besides the plan: the shelf, the van's offcuts, how fast the crew is, its visits. */
+/** Inputs of a price besides the plan: the shelf, the van's offcuts, the crew's pace, its visits. */
 final readonly class Basis
 {
     /** @param  array<string, list<float>>  $offcuts  metres, by shelf id */

@@ -11,7 +11,7 @@ use EmberDusk\Schedule\Steps;
 /** The two prices of a plan: what the client is asked for, and what a choice in it moves. */
 final readonly class Costing
 {
-    /** The quote: whole reels and bags, spares, every minute of Build, travel, the visit to look again, mark-up, tax. */
+    /** The quote: whole reels and bags, spares, every minute of Build, travel, the follow-up visit, mark-up, tax. */
     public static function price(Plan $plan, Basis $basis): Quote
     {
         $parts = PartsList::of($plan, $basis->shelf, $basis->offcuts);
@@ -20,7 +20,7 @@ final readonly class Costing
     }
 
     /**
-     * What the wiring of some runs moves, additive: units, cable by 0.1 m, unrounded minutes.
+     * Additive cost of the wiring of some runs: units, cable by 0.1 m, unrounded minutes.
      *
      * @param  list<string>  $runs  ids
      */

@@ -14,9 +14,9 @@ use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Rates\UnitCosts;
 
 /**
- * What the choice of kit and wiring of some runs moves, line by line: units, cable by 0.1 m, fuses, and every unrounded minute
- * of fixing, joining, laying, joints and tests at the job's rate. Additive: what two choices move is the sum of both. Whole
- * reels, spares, what the client owns, mark-up and tax are the quote's.
+ * Additive cost of the kit and wiring of some runs, line by line: units, cable by 0.1 m, fuses, and every unrounded minute of fixing, joining,
+ * laying, joints and tests at the job's rate. The cost of two choices is their sum. Whole reels, spares, the client's own kit, mark-up and tax
+ * belong to the quote.
  */
 final class Moving
 {
@@ -141,7 +141,7 @@ final class Moving
         return count($this->boxes);
     }
 
-    /** @return array<string, KitSnapshot> what a run hangs on, by device */
+    /** @return array<string, KitSnapshot> what a run depends on, by device */
     private function hangsOn(Run $run): array
     {
         $units = [];

@@ -9,10 +9,10 @@ use EmberDusk\Rates\UnitCosts;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
-/** What a choice moves, told with its working. */
+/** Cost of a choice with its working. */
 final readonly class MovingFigures
 {
-    /** What it all comes to, with every line in its working. */
+    /** The total, with every line in its working. */
     public static function cost(Plan $plan, Moving $moving): Figure
     {
         $inputs = [];
@@ -48,18 +48,18 @@ final readonly class MovingFigures
         $formula = $inputs !== [] ? "({$sum}) / 60" : '0';
 
         return new Figure(
-            label: 'Hours of what is chosen',
+            label: 'Hours for this choice',
             value: $moving->minutes() / 60,
             unit: 'h',
             decimals: 1,
             formula: $formula,
             inputs: $inputs,
-            assumption: 'Unrounded minutes of the table of times, as this crew works; what no choice moves, such as sticking, is not in it.',
+            assumption: 'Unrounded minutes from the table of times, at this crew’s pace; without work that no choice changes, such as sticking the strip.',
             source: 'common practice, no source',
         );
     }
 
-    /** A sum told as a figure. */
+    /** A sum as a figure. */
     public static function of(Plan $plan, int $cost): Figure
     {
         return self::sum($plan, $cost, [
@@ -77,14 +77,14 @@ final readonly class MovingFigures
     private static function sum(Plan $plan, int $cost, array $inputs): Figure
     {
         return new Figure(
-            label: 'Cost of what is chosen',
+            label: 'Cost of this choice',
             value: $cost / UnitCosts::COIN,
             unit: $plan->terms->currency,
             decimals: 2,
             formula: Input::sum($inputs),
             inputs: $inputs,
             assumption: 'Prices of the shelf, cable by 0.1 m, unrounded minutes at the job’s rate. Whole reels, ' .
-                'spares, what the client has, mark-up and tax show in the quote.',
+                'spares, the client’s own kit, mark-up and tax are in the quote.',
             source: 'common practice, no source',
         );
     }

@@ -6,7 +6,7 @@ namespace EmberDusk\Costing;
 
 use EmberDusk\Plan\Plan;
 
-/** What taking something would make of the quote: the price of the plan as it is, reckoned once, beside that of others. */
+/** Change of the quote by an option: the price of the current plan, calculated once, compared with others. */
 final class Promise
 {
     private ?Quote $before = null;

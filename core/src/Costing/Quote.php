@@ -14,15 +14,14 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
 /**
- * What the client is asked for: parts with the mark-up, every kind of work by the hour, travel, tax. Whole
- * hundredths of the currency, so that the lines add up.
+ * The quote: parts with mark-up, every kind of work by the hour, travel, tax. Whole hundredths of the currency, so that the lines add up.
  */
 final readonly class Quote
 {
-    /** What lines of work are called by. */
+    /** Labels of work lines. */
     public const WORK = 'work-';
 
-    /** The line of ways there and back that are paid by the way: fuel, parking. */
+    /** The line of ways back and forth that are paid by the way: fuel, parking. */
     public const WAYS = 'ways';
 
     /**
@@ -66,7 +65,7 @@ final readonly class Quote
         $ways = $labour->visits + ((int) ($terms->again && $labour->visits > 0));
         if ($ways > 0 && $terms->travelCost > 0) {
             $lines[self::WAYS] = new QuoteLine(
-                'Ways there and back',
+                'Ways back and forth',
                 (string) $ways,
                 (int) round(100 * $ways * $terms->travelCost),
             );
@@ -77,7 +76,7 @@ final readonly class Quote
         return new self(terms: $terms, lines: $lines, net: $net, tax: $tax, total: $net + $tax, unpriced: $unpriced);
     }
 
-    /** Hundredths of the currency that a part stands for in the quote. */
+    /** Amount of a part in the quote, in hundredths of the currency. */
     public static function partCents(Part $part, Terms $terms): int
     {
         return (int) round(100 * ($part->cost() ?? 0.0) * (1 + $terms->markUp));
@@ -104,7 +103,7 @@ final readonly class Quote
         return $lines;
     }
 
-    /** What it comes to, with its working. */
+    /** The total, with its working. */
     public function figure(): Figure
     {
         $labour = array_sum(array_map(static fn(QuoteLine $l): int => $l->minutes > 0 ? $l->cents : 0, $this->lines));
@@ -137,7 +136,7 @@ final readonly class Quote
                     $labour,
                     'quote: lines of work',
                 ),
-                $input('W', 'ways there and back', $ways, 'quote.lines.ways.cents / 100'),
+                $input('W', 'ways back and forth', $ways, 'quote.lines.ways.cents / 100'),
                 $input('T', sprintf('tax, %g %% of all', round(100 * $terms->tax, 2)), $this->tax, 'quote.tax / 100'),
             ],
             assumption: 'Every line is rounded to hundredths, so that the lines add up; minutes are not rounded.',

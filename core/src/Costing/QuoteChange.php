@@ -7,7 +7,7 @@ namespace EmberDusk\Costing;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
-/** What lies between two quotes, line by line: what an option or a proposal promises, what changed since one was given. */
+/** Difference between two quotes, line by line: for an option, a proposal, or since a quote was sent. */
 final readonly class QuoteChange
 {
     /** @param  array<string, array{what: string, then: string, now: string, cents: int}>  $lines  that differ, by part and kind of work */
@@ -44,7 +44,7 @@ final readonly class QuoteChange
         return new self(self::lines($given, $now->toArray()), $now->total - $total, 0.0, $currency);
     }
 
-    /** What it makes of the quote, with every line that moves in its working. */
+    /** Effect on the quote, with each changed line in its working. */
     public function figure(): Figure
     {
         $inputs = [];
@@ -59,13 +59,13 @@ final readonly class QuoteChange
         }
 
         return new Figure(
-            label: 'Moves the quote by',
+            label: 'Quote changes by',
             value: $this->cents / 100,
             unit: $this->currency,
             decimals: 2,
             formula: Input::sum($inputs),
             inputs: $inputs,
-            assumption: 'The whole quote with it less the quote as it is: whole reels, spares, what the client has, mark-up, tax.',
+            assumption: 'New quote minus current quote: whole reels, spares, the client’s own kit, mark-up and tax included.',
             source: 'the quote',
         );
     }
@@ -106,7 +106,7 @@ final readonly class QuoteChange
             }
         }
 
-        // What is reckoned from the others comes last.
+        // Lines calculated from others come last.
         $tax = array_intersect_key($lines, ['tax' => true]);
 
         return array_diff_key($lines, $tax) + $tax;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats;
 
-/** iCalendar after RFC 5545: CRLF, lines folded at 75 octets, text escaped. Times are local to whoever reads it. */
+/** iCalendar after RFC 5545: CRLF, lines folded at 75 octets, text escaped. Times are local to the person who reads it. */
 final readonly class Calendar
 {
     private const FOLD = 74;

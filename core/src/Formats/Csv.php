@@ -53,7 +53,7 @@ final readonly class Csv
         if (strlen($text) > self::LARGEST) {
             throw new InvalidInput(
                 sprintf(
-                    'The file has %.0f MB; at most %d MB are read.',
+                    'The file has %.0f MB; at most %d MB are accepted.',
                     strlen($text) / 1e6,
                     intdiv(self::LARGEST, 1_000_000),
                 ),
@@ -65,7 +65,7 @@ final readonly class Csv
         if ($lines > self::MOST_ROWS + 1) {
             throw new InvalidInput(
                 sprintf(
-                    'The file has about %s rows; at most %s are taken at once. Part it into several files.',
+                    'The file has about %s rows; at most %s are accepted. Split it into several files.',
                     number_format($lines),
                     number_format(self::MOST_ROWS),
                 ),
@@ -123,7 +123,7 @@ final readonly class Csv
         if (count($cells) > self::MOST_COLUMNS) {
             throw InvalidInput::at(
                 '/1',
-                sprintf('Line 1 has %d columns; at most %d are read.', count($cells), self::MOST_COLUMNS),
+                sprintf('Line 1 has %d columns; at most %d are accepted.', count($cells), self::MOST_COLUMNS),
             );
         }
         foreach ($cells as $cell) {
@@ -149,7 +149,7 @@ final readonly class Csv
             if (!mb_check_encoding($line, 'UTF-8')) {
                 throw InvalidInput::at(
                     '/' . ($n + 1),
-                    'Line ' . ($n + 1) . ' is not UTF-8. Save the file anew with the encoding UTF-8.',
+                    'Line ' . ($n + 1) . ' is not UTF-8. Save the file again with the encoding UTF-8.',
                 );
             }
         }
@@ -179,7 +179,7 @@ final readonly class Csv
         return $cell;
     }
 
-    /** Whether a spreadsheet would reckon it: it begins with = + - @ or a tab, and is no number. */
+    /** Whether a spreadsheet would calculate it: it begins with = + - @ or a tab, and is not a number. */
     private static function formula(string $cell): bool
     {
         return preg_match('/^[=+\-@\t]/', $cell) === 1 && !is_numeric(str_replace(',', '.', $cell));

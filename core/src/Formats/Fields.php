@@ -6,14 +6,14 @@ namespace EmberDusk\Formats;
 
 use EmberDusk\Values\InvalidInput;
 
-/** Typed reading of a decoded JSON object; whatever does not fit is told with its JSON Pointer. */
+/** Typed reading of a decoded JSON object; errors carry the JSON Pointer. */
 final readonly class Fields
 {
     /** @param  array<array-key, mixed>  $values */
     public function __construct(private array $values, public string $pointer = '') {}
 
     /**
-     * With these where it says nothing itself.
+     * With these as defaults.
      *
      * @param  array<array-key, mixed>  $values
      */
@@ -50,7 +50,7 @@ final readonly class Fields
             }
         }
 
-        throw $this->invalid($key, "“{$value}” is none of " . implode(', ', $allowed) . '.');
+        throw $this->invalid($key, "“{$value}” is not one of " . implode(', ', $allowed) . '.');
     }
 
     public function numberOrNull(string $key, float $least = -1e12, float $most = 1e12): ?float
@@ -81,7 +81,7 @@ final readonly class Fields
     }
 
     /**
-     * What an object says, where there is one.
+     * The object of that key, if present.
      *
      * @template T
      *
@@ -105,7 +105,7 @@ final readonly class Fields
             throw $this->invalid($key, 'A number was expected.');
         }
         if ($value < $least || $value > $most) {
-            throw $this->invalid($key, "{$value} lies outside {$this->plain($least)} to {$this->plain($most)}.");
+            throw $this->invalid($key, "{$value} is outside {$this->plain($least)} to {$this->plain($most)}.");
         }
 
         return (float) $value;

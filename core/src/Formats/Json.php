@@ -72,7 +72,7 @@ final readonly class Json
         if (strlen($text) > $largest) {
             throw new InvalidInput(
                 sprintf(
-                    'The file has %.1f MB; at most %d MB are read.',
+                    'The file has %.1f MB; at most %d MB are accepted.',
                     strlen($text) / 1e6,
                     intdiv($largest, 1_000_000),
                 ),
@@ -81,7 +81,7 @@ final readonly class Json
         $text = Utf8::bare($text);
         foreach (self::PACKED as $begins => $what) {
             if (str_starts_with($text, $begins)) {
-                throw new InvalidInput("The file is packed ({$what}). Unpack it first, then take what is in it.");
+                throw new InvalidInput("The file is packed ({$what}). Unpack it first.");
             }
         }
         try {
@@ -94,7 +94,7 @@ final readonly class Json
             );
         }
         if (!($value instanceof stdClass)) {
-            throw new InvalidInput('The file is JSON, but not an object: it should begin with {.');
+            throw new InvalidInput('The file is JSON, but not an object: it should start with {.');
         }
 
         return $value;

@@ -10,7 +10,7 @@ use Opis\JsonSchema\Errors\ValidationError;
 use Opis\JsonSchema\Validator;
 use stdClass;
 
-/** Holds a document against one of the schemas in core/schema and says where and what was expected. */
+/** Validates a document against one of the schemas in core/schema and reports the place and the expected value. */
 final class Schema
 {
     private const BASE = 'https://ember-dusk.invalid/';
@@ -94,7 +94,7 @@ final class Schema
             'required' => "“{$value('missing')}” is missing.",
             'additionalProperties' => "“{$value('properties')}” is not a field here.",
             'type' => "{$value('expected')} was expected, {$value('type')} was found.",
-            'const', 'enum' => 'The value is none of those allowed here.',
+            'const', 'enum' => 'The value is not one of those allowed here.',
             default => 'The value does not fit: ' . $error->message() . '.',
         };
 

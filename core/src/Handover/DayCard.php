@@ -6,8 +6,8 @@ namespace EmberDusk\Handover;
 
 use EmberDusk\Control\Mixing;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
@@ -15,11 +15,11 @@ use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 
-/** The card for every day: what works which light, what can be said, what goes on when the internet or the hub is down. */
+/** The client's card for daily use: which control works which light, voice commands, and what works without the internet or the hub. */
 final readonly class DayCard
 {
     /**
-     * @param  Roster  $roster  what is joined
+     * @param  Roster  $roster joined devices
      * @param  list<Event>  $log  of the run on site
      * @return list<string>
      */
@@ -85,7 +85,7 @@ final readonly class DayCard
                 str_ends_with($key, '/' . Step::STILL)
             ) {
                 $control = explode(' ', $key)[1];
-                $works[$seen === Seen::YES ? 'yes' : 'no'][] = $roster->has($control)
+                $works[$seen === Observation::YES ? 'yes' : 'no'][] = $roster->has($control)
                     ? $roster->unit($control)->called()
                     : strtoupper($control);
             }

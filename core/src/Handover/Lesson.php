@@ -8,10 +8,10 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 
-/** The lesson that is given with the card for every day: what is shown to whoever stays, by a key that a tick keeps. */
+/** The instruction given with the client's card: topics to show, by the key of their tick. */
 final readonly class Lesson
 {
-    /** @return array<string, string> what is shown, by its key */
+    /** @return array<string, string> topics by key */
     public static function of(Plan $plan, Roster $roster): array
     {
         $used = array_filter($roster->units, static fn(Unit $u): bool => $roster->wantsOf($u->id) !== []);
@@ -22,7 +22,7 @@ final readonly class Lesson
         $keeps = array_filter($used, static fn(Unit $u): bool => $u->leaflet->figure('presets') !== null);
         $first = $plan->lightName((string) (array_key_first($plan->lights) ?? array_key_first($plan->controllers)));
 
-        $says = $has(Unit::ASSISTANT) ? "What is said: “{$first} on”, “{$first} 30 percent”" : '';
+        $says = $has(Unit::ASSISTANT) ? "Voice commands: “{$first} on”, “{$first} 30 percent”" : '';
         $scenes = '';
         if ($plan->scenes !== []) {
             $scenes =
@@ -31,7 +31,8 @@ final readonly class Lesson
         }
         $accounts = '';
         if ($has(Unit::HUB, Unit::BRIDGE, Unit::ASSISTANT)) {
-            $accounts = 'Accounts belong to the client; the installer’s access is taken out and shown to be';
+            $accounts =
+                'Accounts belong to the client; the installer’s access is removed, and this is shown to the client';
         }
 
         return array_filter([
@@ -39,7 +40,7 @@ final readonly class Lesson
             'stores' => $keeps === [] ? '' : 'How a preset is stored and called',
             'says' => $says,
             'scenes' => $scenes,
-            'starts' => $plan->triggers === [] ? '' : 'What starts by itself, and how it is stopped',
+            'starts' => $plan->triggers === [] ? '' : 'Automation, and how to stop it',
             'down' => 'What still works when the network or the hub is down',
             'cut' => 'Where the supplies are switched off, and where they hide',
             'reset' => 'Where the cards to reset and the guide for a lost phone are',

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
-use EmberDusk\Checks\Checked;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\CheckList;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\CableResult;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunFigures;
@@ -13,7 +13,7 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
@@ -22,12 +22,12 @@ use EmberDusk\Plan\Scene;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
-/** The sheet that is left with the client: what was laid, what it should read, what it is called, how to recover it. */
+/** The hand-over sheet: the installation, its expected readings, its names, and recovery steps. */
 final readonly class Sheet
 {
     private const CAUTION =
         'Predicted values, not an acceptance test. %s' .
-        'This sheet says what was checked; it does not say that the installation complies with local rules.';
+        'This sheet lists what was checked. It does not state that the installation complies with local rules.';
 
     private const MAINS = 'Isolate the mains before opening a box; mains work is for a licensed person. ';
 
@@ -35,15 +35,15 @@ final readonly class Sheet
 
     /**
      * @param  list<string>  $joinLog  the last join run in words, with its times
-     * @param  list<Finding>  $findings  what was still wrong or undecided, worst first
-     * @param  list<array<string, mixed>>  $tested  as {@see Tested}
+     * @param  list<Finding>  $findings open findings, worst first
+     * @param  list<array<string, mixed>>  $tested  as {@see TestRecord}
      * @param  list<Event>  $joined  the log of the run on site
-     * @param  list<string>  $worked  what was pressed on site and answered, by control and light
+     * @param  list<string>  $worked controls tested on site that worked, by control and light
      * @param  array<string, string>  $tried  on which day and by whom that was, by control and light
      * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
     public static function of(
-        Judged $job,
+        JudgedJob $job,
         array $joinLog,
         array $findings,
         int $revision,
@@ -53,7 +53,7 @@ final readonly class Sheet
         array $tried = [],
     ): array {
         $plan = $job->plan;
-        $roster = Joinable::of($plan, new School(proves: false))->roster;
+        $roster = Joinable::of($plan, new TimingMethod(proves: false))->roster;
         $recovery = self::recovery($roster);
 
         return [
@@ -78,11 +78,11 @@ final readonly class Sheet
                 ),
             ),
             'day' => DayCard::lines($plan, $roster, $joined),
-            'hiding' => Left::hiding($plan, $roster),
-            'board' => Left::board($plan, $worked, $tried),
-            'plays' => Left::plays($plan),
-            'power' => Left::power($plan, $roster),
-            'cards' => Left::cards($roster),
+            'hiding' => HandoverFacts::hiding($plan, $roster),
+            'board' => HandoverFacts::board($plan, $worked, $tried),
+            'plays' => HandoverFacts::plays($plan),
+            'power' => HandoverFacts::power($plan, $roster),
+            'cards' => HandoverFacts::cards($roster),
             'lesson' => array_map(
                 static fn(string $key, string $says): array => ['key' => $key, 'says' => $says],
                 array_keys(Lesson::of($plan, $roster)),
@@ -91,7 +91,7 @@ final readonly class Sheet
             'recovery' => $recovery,
             'losses' => self::losses($recovery),
             'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
-            'checked' => Checked::of($plan, $findings),
+            'checked' => CheckList::of($plan, $findings),
             'caution' => sprintf(self::CAUTION, $plan->onMains() ? self::MAINS : self::BATTERY),
         ];
     }
@@ -158,13 +158,13 @@ final readonly class Sheet
         );
     }
 
-    /** Whether anything of a run is chosen: what is not there has no tables. */
+    /** Whether a run has any kit: empty runs have no tables. */
     private static function planned(Run $run): bool
     {
         return $run->strip !== null || $run->supply !== null || $run->controller !== null;
     }
 
-    /** In one line what is measured and not planned. */
+    /** Measured runs without kit, in one line. */
     private static function missing(Plan $plan): string
     {
         $names = array_map(
@@ -180,7 +180,7 @@ final readonly class Sheet
     }
 
     /** @return array<string, mixed> */
-    private static function run(Judged $job, Run $run, Roster $roster): array
+    private static function run(JudgedJob $job, Run $run, Roster $roster): array
     {
         $plan = $job->plan;
         $result = $job->result($run->id);
@@ -247,7 +247,7 @@ final readonly class Sheet
         ];
     }
 
-    /** Its supply, and the bank that a converter hangs on. */
+    /** Its supply, and the bank that a converter depends on. */
     private static function supply(Plan $plan, Run $run): ?string
     {
         $bank = $plan->supplies[$run->supply ?? '']->bank ?? null;
@@ -260,12 +260,12 @@ final readonly class Sheet
         return "{$named}, from " . self::named($bank, $plan->supply($bank)?->name());
     }
 
-    /** What drives the data of pixels. */
+    /** Source of the pixel data. */
     private static function board(Plan $plan, Run $run, Roster $roster): ?string
     {
         foreach ($plan->items as $item) {
             if ($item->on === $run->id && $plan->kit[$item->kit]->kind() === 'board') {
-                return self::named(Left::label($roster, $item->id), $plan->kit[$item->kit]->entry->name());
+                return self::named(HandoverFacts::label($roster, $item->id), $plan->kit[$item->kit]->entry->name());
             }
         }
 
@@ -279,10 +279,10 @@ final readonly class Sheet
             array_map(
                 static fn(Item $i): string => "{$i->count} x {$plan->kit[$i->kit]->entry->name()}, " .
                     ($plan->places[$i->place]->name ?? ''),
-                // What is joined is listed with its place.
+                // Joined units are listed with their place.
                 array_filter(
                     $plan->items,
-                    static fn(Item $i): bool => Left::label($roster, $i->id) === strtoupper($i->id),
+                    static fn(Item $i): bool => HandoverFacts::label($roster, $i->id) === strtoupper($i->id),
                 ),
             ),
         );
@@ -298,7 +298,7 @@ final readonly class Sheet
     }
 
     /** @return list<array<string, string>> from the bank or supply outwards, then the feeds from the run's start */
-    private static function cables(Judged $job, Run $run): array
+    private static function cables(JudgedJob $job, Run $run): array
     {
         $plan = $job->plan;
         $ways = [];
@@ -325,7 +325,7 @@ final readonly class Sheet
                 cable: $cable,
                 way: strtoupper($cable->from) . " to {$to}",
                 volts: $volts,
-                // What flows from a bank to its converter is no part of the run's circuit.
+                // The current from a bank to its converter is not in the run's circuit.
                 of: $result->cables[$cable->id] ?? ($job->cables()[$cable->id] ?? null),
             );
         }
@@ -333,8 +333,8 @@ final readonly class Sheet
         return $rows;
     }
 
-    /** @return list<array<string, string>> cables that lead to no run: to fixtures, and those that are laid for later */
-    private static function otherCables(Judged $job): array
+    /** @return list<array<string, string>> cables to no run: to fixtures, and spare ones */
+    private static function otherCables(JudgedJob $job): array
     {
         $listed = [];
         foreach (array_filter($job->plan->runs, self::planned(...)) as $run) {

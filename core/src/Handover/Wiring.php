@@ -9,7 +9,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 
-/** The wiring of a run as it was built, as SVG with the labels that hang on it: black on white, readable in print. */
+/** Wiring diagram of a run as built, as SVG with printed labels: black on white. */
 final class Wiring
 {
     public const WIDE = 680;
@@ -31,7 +31,7 @@ final class Wiring
 
     private function __construct(private readonly Plan $plan, private readonly Run $run) {}
 
-    /** What is not wired yet is not drawn. */
+    /** Unwired parts are not drawn. */
     public static function svg(Plan $plan, Run $run): string
     {
         $of = new self($plan, $run);
@@ -151,7 +151,7 @@ final class Wiring
             ', ' .
             Figure::print($cable->length, 2) .
             ' m' .
-            ($cable->reckoned ? ' (reckoned)' : '') .
+            ($cable->reckoned ? ' (calculated)' : '') .
             ($more === [] ? '' : ', ' . implode(', ', $more));
     }
 
@@ -183,7 +183,7 @@ final class Wiring
         $stands = $device?->stands;
 
         if ($stands === null) {
-            return 'where it stands was not written down';
+            return 'position not recorded';
         }
 
         return ($this->plan->places[$stands->place]->name ?? '') . ', ' . $stands->words($this->plan->terms->length);

@@ -19,7 +19,7 @@ use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Tick;
 use EmberDusk\Values\Refusal;
 
-/** A plan with what was computed of its runs, the shelf it is chosen from, and which controllers a join run has joined. */
+/** State of a job: a plan with its results, the shelf, and the joined controllers. */
 final class JobState
 {
     private ?Schedule $schedule = null;
@@ -38,7 +38,7 @@ final class JobState
      * @param  list<Offcut>  $offcuts  that lie in the van
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
-     * @param  list<string>  $worked  what was pressed on site and answered, by control and light
+     * @param  list<string>  $worked controls tested on site that worked, by control and light
      * @param  string  $zone  of the crew's clock
      * @param  list<array{id: int, entry: string, kit: string, says: string, day: string, by: string}>  $notes  of the crew about its kit
      */
@@ -64,13 +64,13 @@ final class JobState
         public readonly array $notes = [],
     ) {}
 
-    /** Parts, steps and what is left of them, worked out once and only where it is asked for. */
+    /** Parts, steps and the rest of them, calculated once and only where it is asked for. */
     public function schedule(): Schedule
     {
         return $this->schedule ??= new Schedule($this);
     }
 
-    /** What its price goes by besides the plan. */
+    /** Inputs of its price besides the plan. */
     public function basis(): Basis
     {
         return new Basis(
@@ -82,7 +82,7 @@ final class JobState
     }
 
     /**
-     * What a later room makes of it, made once.
+     * Cached derived object of a later room.
      *
      * @template T of object
      *

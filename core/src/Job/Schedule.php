@@ -19,7 +19,7 @@ use EmberDusk\Schedule\Timetable;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Values\InvalidInput;
 
-/** What Parts, Build and the quote go by: the list, the steps, and what is left of them on its days. Made once for a piece of work. */
+/** Basis of Parts, Build and the quote: the parts list, the steps, and the remaining work on its days. Made once per request. */
 final class Schedule
 {
     /** A day to begin on where there is no clock: a Monday. */
@@ -57,7 +57,7 @@ final class Schedule
         return $this->remaining ??= $this->laid($this->arrivals);
     }
 
-    /** What is wrong with the waits that were added; they count nothing then. Null where nothing is. */
+    /** Error in the added waits, which are then ignored; null if there is none. */
     public function circle(): ?string
     {
         $this->remaining();
@@ -114,11 +114,11 @@ final class Schedule
 
         throw InvalidInput::at(
             '/step',
-            'The job has no such step any more: the plan was changed. What you ticked cannot be kept.',
+            'The plan was changed: the job no longer has this step. Your tick was not saved.',
         );
     }
 
-    /** Unrounded minutes of all people together for all steps, done or not, travel and the visit to look again with them. */
+    /** Unrounded minutes of all people together for all steps, done or not, travel and the follow-up visit with them. */
     public function labour(): Labour
     {
         $basis = $this->state->basis();

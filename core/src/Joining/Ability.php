@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-/** What a control can do to a light. */
+/** Function of a control for a light. */
 enum Ability: string
 {
     case Switch = 'switch';
@@ -31,8 +31,8 @@ enum Ability: string
     }
 
     /**
-     * What a control can do to a light of the job that speaks its way: all that the light's kind has, less what its app lacks; only
-     * on, off and dimming where it sets other kinds. A phone that works a light by itself can do everything.
+     * Functions of a control for a light: all of the light's type, less those missing in its app; on, off and dimming only for other types. A phone
+     * in direct control has all functions.
      *
      * @param  Unit|null  $hub  that an assistant reads: what the hub cannot, the assistant cannot
      * @return list<self>
@@ -53,7 +53,7 @@ enum Ability: string
     }
 
     /**
-     * What a light could do and the control cannot, such as "no colour"; empty where nothing is lacking.
+     * Missing functions of the control, such as "no colour"; empty if none.
      *
      * @param  list<self>  $able
      */

@@ -29,10 +29,10 @@ final readonly class Act
     /** A light worked by a control to see what it does; the text is the light, the zone and the level. */
     public const TRY = 'try';
 
-    /** A whole gesture of the leaflet; the text is its name, with the zone behind. It comes apart into presses, holds and power. */
+    /** A whole gesture of the instructions; the text is its name, with the zone behind. It comes apart into presses, holds and power. */
     public const GESTURE = 'gesture';
 
-    /** What may be done raw. */
+    /** Acts of raw input. */
     public const HANDS = [self::ON, self::OFF, self::PRESS, self::HOLD, self::NEAR, self::TAP, self::SET, self::TRY];
 
     public function __construct(public string $kind, public string $device, public string $text = '') {}

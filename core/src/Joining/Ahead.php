@@ -7,12 +7,12 @@ namespace EmberDusk\Joining;
 use EmberDusk\Values\Refusal;
 
 /**
- * What comes next in a run on site, for each answer that can be given: sent ahead, so that a lost connection does not stop the hands. Deep
- * along what is hoped for, shallow beside it.
+ * Next steps of an on-site run for each possible answer: sent ahead, so that the run continues without a connection. Deep for the expected answer,
+ * shallow for others.
  */
 final readonly class Ahead
 {
-    /** Steps that are foreseen where all goes well, and after an answer that nobody hoped for. */
+    /** Number of steps sent ahead after the expected answer, and after others. */
     private const DEEP = 12;
 
     private const SHALLOW = 2;
@@ -63,7 +63,7 @@ final readonly class Ahead
         $work = ['work', 'work', $step->key()];
         $seen = array_map(
             static fn(string $s): array => ["saw {$s}", Event::SAW, "{$step->key()}|{$s}"],
-            $step->look === Step::LIST ? $step->picks() : [Seen::YES, ...$step->picks()],
+            $step->look === Step::LIST ? $step->picks() : [Observation::YES, ...$step->picks()],
         );
 
         return match ($step->look) {
@@ -71,8 +71,8 @@ final readonly class Ahead
             Step::END => [],
             Step::NAME => [['named', Event::NAMED, 'Name, Room']],
             Step::MEND => [
-                ['mended no', Event::MENDED, "{$step->kind}|no"],
-                ['mended yes', Event::MENDED, "{$step->kind}|yes"],
+                ['fixed no', Event::MENDED, "{$step->kind}|no"],
+                ['fixed yes', Event::MENDED, "{$step->kind}|yes"],
             ],
             Step::LIST => [['found', Event::FOUND, 'the new line'], ...$seen],
             Step::TRY => $seen,

@@ -7,9 +7,8 @@ namespace EmberDusk\Joining;
 /**
  * One line of a join run's log: when (run seconds), what, on which device, and what more there is to it.
  *
- * Done by hand: the kinds of {@see Act}. Answered: done (the step's hands are through), saw (text: step and what was seen), found (text: as
- * what the app lists it), named (text: name, room), mended (text: which fault, yes or no). Noted by
- * the guide: joined.
+ * Done by hand: the kinds of {@see Act}. Answered: done (hands finished), saw (text: step and observation), found (text: name in the app's list),
+ * named (text: name, room), fixed (text: fault, yes or no). Added by the guide: joined.
  */
 final readonly class Event
 {

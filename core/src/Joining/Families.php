@@ -69,7 +69,7 @@ final readonly class Families
     }
 
     /**
-     * A site of stand-ins for all devices.
+     * A site of simulated devices for all devices.
      *
      * @param  list<Flaw>  $flaws
      * @param  list<Trap>  $without

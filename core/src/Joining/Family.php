@@ -8,7 +8,7 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 
-/** What one family of devices brings to joining: its tasks and their steps, what can be wrong with them, and its stand-in. One folder a family. */
+/** One family of devices in joining: its tasks and steps, possible faults, and its simulated device. One folder per family. */
 interface Family
 {
     public function key(): string;
@@ -17,14 +17,14 @@ interface Family
     public function takes(string $role, string $way): bool;
 
     /**
-     * What its leaflets must give before anything of it can be joined.
+     * Required instructions before any of it can be joined.
      *
      * @return list<string> gestures, signals and figures that are missing, in words
      */
     public function missing(Unit $unit, Roster $roster): array;
 
     /**
-     * What has to be brought about for what is wanted, in an order that works.
+     * Tasks for the planned controls, in a working order.
      *
      * @return list<Task>
      */
@@ -39,7 +39,7 @@ interface Family
     public function steps(Task $task, Roster $roster, array $dropped = []): array;
 
     /**
-     * What can be wrong where a task does not go as it should.
+     * Possible faults of a failed task.
      *
      * @return list<Suspect>
      */

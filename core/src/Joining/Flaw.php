@@ -6,7 +6,7 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Values\InvalidInput;
 
-/** Something that is wrong with one device, as it is written on the command line: KIND@DEVICE. */
+/** A fault of one device, in its command-line form: KIND@DEVICE. */
 final readonly class Flaw
 {
     public function __construct(public string $code, public string $device) {}
@@ -16,7 +16,7 @@ final readonly class Flaw
     {
         if (preg_match('/^([a-z][a-z-]*)@([a-z][a-z0-9]*)$/', $text, $m) !== 1) {
             throw new InvalidInput(
-                "“{$text}” is no fault: write KIND@DEVICE, such as dead@c1; --fault=list prints all.",
+                "“{$text}” is not a fault: write KIND@DEVICE, such as dead@c1; --fault=list prints all.",
             );
         }
 

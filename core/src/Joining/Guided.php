@@ -10,11 +10,11 @@ final readonly class Guided
     /** Seconds in which a lamp answers a gesture. Common practice, no source. */
     private const ANSWERS = 4.0;
 
-    /** Seconds through the app to its search where no leaflet says: five taps. Common practice, no source. */
+    /** Seconds through the app to its search where no instructions say: five taps. Common practice, no source. */
     public const TAPS = 26.0;
 
     /**
-     * A gesture of a device's leaflet; where the leaflet gives the pattern that answers, it is looked for.
+     * A gesture of a device's instructions; where the instructions give the pattern that answers, it is looked for.
      *
      * @param  string  $name  of the gesture
      * @param  string  $signal  of the pattern
@@ -88,7 +88,7 @@ final readonly class Guided
         );
     }
 
-    /** Whether somebody has to switch its power on: what drives a load, and panels on mains. */
+    /** Whether its power must be switched on: loads, and panels on mains. */
     public static function switched(Unit $unit): bool
     {
         return $unit->lights() || $unit->role === Unit::PANEL;
@@ -137,7 +137,7 @@ final readonly class Guided
      * Something tapped in an app, and what the app or a lamp then says.
      *
      * @param  string  $key  of the app of the device
-     * @param  string  $says  what is asked of the device afterwards; empty: nothing
+     * @param  string  $says request to the device afterwards; empty: none
      * @param  Unit|null  $watch  a lamp that answers, with its signal in $says
      * @param  list<Act>  $first
      */
@@ -219,7 +219,7 @@ final readonly class Guided
     }
 
     /**
-     * What a leaflet does not give, in words.
+     * Missing instructions, as text.
      *
      * @param  array<string, string>  $needs  name of a gesture, signal or figure => what it is
      * @return list<string>
@@ -242,9 +242,9 @@ final readonly class Guided
     }
 
     /**
-     * Lights near by that must not have power while one is linked: each is heard as far as its own leaflet says.
+     * Lights near by that must not have power while one is linked: each is heard as far as its own instructions say.
      *
-     * @param  float  $else  metres where no leaflet says
+     * @param  float  $else  metres where no instructions say
      * @return list<string>
      */
     public static function near(Roster $roster, string $light, float $else): array

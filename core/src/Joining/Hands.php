@@ -6,10 +6,10 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Kit\Profiles\GesturePart;
 
-/** What hands do, taken apart into single presses, holds and power as they follow in time. */
+/** Hand actions split into single presses, holds and power switching over time. */
 final readonly class Hands
 {
-    /** Seconds between two things that hands do one after the other. Common practice, no source. */
+    /** Seconds between two things that hands do in turn. Common practice, no source. */
     private const BETWEEN = 0.5;
 
     /**

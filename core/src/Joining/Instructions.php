@@ -6,7 +6,7 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Joining\Guide\Field;
 
-/** Steps of a run as they are printed: whoever follows the words alone, with no screen, does all that the hands of the run did. */
+/** Printable steps of a run: a reader who follows the text alone does everything that the run did. */
 final readonly class Instructions
 {
     public function __construct(private Roster $roster) {}

@@ -7,13 +7,13 @@ namespace EmberDusk\Joining;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Place;
 
-/** What of a job can be joined, and what cannot and why. */
+/** Joinable units of a job, and the reasons for the others. */
 final readonly class Joinable
 {
-    /** @param  list<Blocked>  $blocked */
+    /** @param  list<JoinBlock>  $blocked */
     private function __construct(public Roster $roster, public array $blocked) {}
 
-    public static function of(Plan $plan, School $school = new School()): self
+    public static function of(Plan $plan, TimingMethod $school = new TimingMethod()): self
     {
         $roster = RosterOfPlan::of($plan, $school);
         $blocked = [];
@@ -46,7 +46,7 @@ final readonly class Joinable
         return $this->roster->wants !== [];
     }
 
-    /** What to do first where nothing can be joined. */
+    /** First step if nothing can be joined. */
     public function lacking(): string
     {
         $first = $this->blocked[0] ?? null;
@@ -57,17 +57,17 @@ final readonly class Joinable
         return "{$first->title}. {$first->detail}";
     }
 
-    private static function reason(Unit $unit, Roster $roster): ?Blocked
+    private static function reason(Unit $unit, Roster $roster): ?JoinBlock
     {
         if ($unit->role === Unit::PHONE) {
             return null;
         }
         if ($unit->family === '') {
-            return new Blocked(
-                Blocked::NO_FAMILY,
+            return new JoinBlock(
+                JoinBlock::NO_FAMILY,
                 $unit->id,
                 "{$unit->label()} cannot be joined here",
-                'Nobody has written how such a device joins: follow its leaflet, and note what you did in the log.',
+                'This tool has no joining steps for such a device: follow its instructions, and note what you did in the log.',
                 new Place('kit', $unit->item),
             );
         }
@@ -77,20 +77,20 @@ final readonly class Joinable
         );
         if ($wanted === []) {
             if ($unit->lights()) {
-                return new Blocked(
-                    Blocked::NO_CONTROL,
+                return new JoinBlock(
+                    JoinBlock::NO_CONTROL,
                     $unit->id,
-                    "Nothing in this job works {$unit->called()}",
-                    'No hub, remote, panel, bridge or phone of the job speaks its way and sets its kind. Choose one at Kit.',
+                    "No control for {$unit->called()} in this job",
+                    'No hub, remote, panel, bridge or phone of the job supports its radio and its light type. Choose one at Kit.',
                     new Place('kit', $unit->item),
                 );
             }
 
-            return new Blocked(
-                Blocked::NO_LIGHT,
+            return new JoinBlock(
+                JoinBlock::NO_LIGHT,
                 $unit->id,
-                "{$unit->called()} has nothing to work",
-                'No light of the job speaks its way, or none whose kind it can set. Take it out, or choose another.',
+                "{$unit->called()} has no light to control",
+                'No light of the job speaks its way, or none whose kind it can set. Remove it, or choose another.',
                 new Place('kit', $unit->item),
             );
         }
@@ -108,13 +108,13 @@ final readonly class Joinable
             return null;
         }
 
-        return new Blocked(
-            Blocked::NO_LEAFLET,
+        return new JoinBlock(
+            JoinBlock::NO_LEAFLET,
             $unit->id,
-            "The leaflet of {$unit->called()} is not on the shelf",
+            "Instructions of {$unit->called()} are missing on the shelf",
             'Missing: ' .
                 implode(', ', array_unique($missing)) .
-                '. Type it on the shelf from the leaflet in its box, then bring the job’s copy up to date.',
+                '. Enter them on the shelf from the instructions in the box, then update the job’s copy.',
             new Place('kit', $unit->item),
         );
     }
@@ -123,7 +123,7 @@ final readonly class Joinable
      * Lights that a control has no room for: more than its zones, or than it holds.
      *
      * @param  list<Want>  $wants
-     * @return array{list<Want>, list<Blocked>}
+     * @return array{list<Want>, list<JoinBlock>}
      */
     private static function room(Roster $roster, array $wants): array
     {
@@ -141,8 +141,8 @@ final readonly class Joinable
                 continue;
             }
             $wants = array_values(array_filter($wants, static fn(Want $w): bool => !in_array($w, $over, true)));
-            $blocked[] = new Blocked(
-                $unit->zones > 0 ? Blocked::ZONES : Blocked::FULL,
+            $blocked[] = new JoinBlock(
+                $unit->zones > 0 ? JoinBlock::ZONES : JoinBlock::FULL,
                 $unit->id,
                 sprintf(
                     $unit->zones > 0 ? '%s has %d zones for %d lights' : '%s has room for %d of %d lights',
@@ -154,7 +154,7 @@ final readonly class Joinable
                     implode(', ', array_map(static fn(Want $w): string => $roster->unit($w->light)->called(), $over)) .
                     ($unit->zones > 0
                         ? '. Let two lights share a zone, or choose one with more zones.'
-                        : '. Choose one that holds more, or take old entries out of it.'),
+                        : '. Choose one with more room, or delete old entries in it.'),
                 new Place('kit', $unit->item),
             );
         }

@@ -15,12 +15,12 @@ use EmberDusk\Values\OutOfTurn;
 use EmberDusk\Values\Refusal;
 
 /**
- * A join run: its log so far, what may be done next, and what comes about by itself. In a rehearsal stand-ins answer; on site the hands are
- * real, and what is seen is what somebody says.
+ * A join run: its log, the allowed next actions, and automatic events. In a rehearsal simulated devices respond; on site the hands are real and a
+ * person enters observations.
  */
 final class LiveRun
 {
-    /** Steps that are answered by what was seen. */
+    /** Steps answered by an observation. */
     private const LOOKS = [Step::LAMP, Step::SAYS, Step::LIST, Step::LIGHTS, Step::TRY];
 
     /** @var list<Event> */
@@ -33,7 +33,7 @@ final class LiveRun
     /**
      * @param  list<Task>  $tasks  in their order
      * @param  list<Event>  $log  in the order of time
-     * @param  list<Flaw>  $flaws  what is wrong with the stand-ins
+     * @param  list<Flaw>  $flaws faults of the simulated devices
      * @param  list<Rule>  $dropped
      * @param  list<Trap>  $without
      */
@@ -69,10 +69,10 @@ final class LiveRun
     }
 
     /**
-     * Notes what has just been joined, once a run.
+     * Records a newly joined device, once per run.
      *
      * @param  list<Event>  $events
-     * @return list<Event> with what was noted
+     * @return list<Event> including the added ones
      */
     private function noted(array $events): array
     {
@@ -104,9 +104,9 @@ final class LiveRun
     }
 
     /**
-     * Puts into the log what has come about by itself: a new line in an app's list.
+     * Logs automatic events: a new entry in an app's list.
      *
-     * @return list<Event> what was added
+     * @return list<Event> added events
      */
     public function settle(float $now): array
     {
@@ -128,9 +128,9 @@ final class LiveRun
     }
 
     /**
-     * Something done or answered now, after all that came about by itself.
+     * Logs an action or answer now, after all automatic events.
      *
-     * @return list<Event> what was added by it
+     * @return list<Event> added events
      *
      * @throws Refusal when the device or the kind is unknown, or when nothing was asked that this would answer
      */
@@ -148,7 +148,7 @@ final class LiveRun
             return $this->add([new Event($at, $kind, $device, $text)]);
         }
         if (!in_array($kind, Event::ANSWERS, true)) {
-            throw InvalidInput::at('/kind', "“{$kind}” is nothing that is done or said here.");
+            throw InvalidInput::at('/kind', "“{$kind}” is not a step or an answer here.");
         }
 
         return $this->answer($this->next($now), $kind, $device, $at, $text);
@@ -161,7 +161,7 @@ final class LiveRun
         $fits = match ($kind) {
             Event::DONE => ($step->look === Step::HAND || $step->acts !== []) && $text === $step->key(),
             Event::SAW => in_array($this->progress->asked($key)?->look, self::LOOKS, true) &&
-                in_array($seen, Seen::ALL, true),
+                in_array($seen, Observation::ALL, true),
             Event::NAMED => $step->look === Step::NAME && $device === $step->device,
             Event::MENDED => $step->look === Step::MEND &&
                 $device === $step->device &&
@@ -173,7 +173,7 @@ final class LiveRun
             throw OutOfTurn::at('/kind', 'The run has moved on: that answers an earlier step.');
         }
         if ($kind === Event::FOUND && trim($text) === '') {
-            throw InvalidInput::at('/name', 'Say as what the app lists it, such as “Light 1”.');
+            throw InvalidInput::at('/name', 'Type its name in the app’s list, such as “Light 1”.');
         }
         $new = [new Event($at, $kind, $device, $text)];
         if ($kind === Event::NAMED) {
@@ -190,9 +190,9 @@ final class LiveRun
     }
 
     /**
-     * The hands of the step that is asked for now, as the leaflet has them; where nothing is looked for, that answers it.
+     * The hands of the step that is asked for now, as the instructions have them; where nothing is looked for, that answers it.
      *
-     * @return list<Event> what was added
+     * @return list<Event> added events
      *
      * @throws OutOfTurn
      */
@@ -211,17 +211,17 @@ final class LiveRun
     }
 
     /**
-     * Something of a stand-in is looked at, and put right where it is wrong.
+     * Something of a simulated device is looked at, and fixed where it is wrong.
      *
      * @param  string  $code  as in {@see Flaws::suspects()}
-     * @return list<Event> what was added: it was so, or it was not
+     * @return list<Event> added events: yes or no
      *
-     * @throws Refusal on site, or when that is nothing that could be looked at
+     * @throws Refusal on site, or when that has no function that could be looked at
      */
     public function inspect(string $device, string $code, float $now): array
     {
         if ($this->site === null || !isset(Flaws::suspects($this->roster)["{$code}@{$device}"])) {
-            throw InvalidInput::at('/text', "“{$code}” is nothing that can be looked at there.");
+            throw InvalidInput::at('/text', "“{$code}” cannot be checked there.");
         }
         $this->settle($now);
         $was = $this->site->has($code, $device) ? 'yes' : 'no';
@@ -234,7 +234,7 @@ final class LiveRun
         return max($now, $this->log === [] ? 0.0 : $this->log[count($this->log) - 1]->at);
     }
 
-    /** The stand-ins as they are now; null on site, where nothing of the real devices is known but what somebody says. */
+    /** The simulated devices now; null on site, where only entered observations are known. */
     public function site(): ?Site
     {
         return $this->site;

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Source;
 use EmberDusk\Survey\TapeNotes;
 
-/** What joining a job needs first: tools, power, phone and accounts, the network, old pairings. Asked before a window runs out over it. */
+/** Preparations for joining: tools, power, phone and accounts, the network, old pairings. Checked before any time window runs. */
 final readonly class Needs
 {
     /** Metres above the floor from which a ladder is needed. Common practice, no source. */
@@ -68,7 +68,7 @@ final readonly class Needs
             $needs[] = new Need(
                 'pin',
                 'A pin for the hole of ' . self::labels($holes),
-                'A straightened paper clip does.',
+                'A straightened paper clip will do.',
             );
         }
         $boards = $roster->of(Unit::BOARD);
@@ -76,7 +76,7 @@ final readonly class Needs
             $needs[] = new Need(
                 'lead',
                 'A data lead for ' . self::labels($boards),
-                'One that carries data: many only charge. Try it beforehand.',
+                'One that carries data: many only charge. Test it before the visit.',
             );
         }
         $high = array_filter($roster->units, static function (Unit $u) use ($plan): bool {
@@ -89,7 +89,7 @@ final readonly class Needs
             $needs[] = new Need(
                 'ladder',
                 'A ladder for ' . self::labels($high),
-                'Somebody holds it; the phone stays in a pocket while you climb.',
+                'A second person holds it; keep the phone in a pocket while you climb.',
             );
         }
 
@@ -106,7 +106,7 @@ final readonly class Needs
             $bound === []
                 ? 'Apps loaded and up to date before you leave; battery full.'
                 : self::labels($bound) .
-                    ' are bound to one phone: it must be the one that stays. Apps loaded beforehand, battery full, disturbance put back after.',
+                    ' are bound to one phone: use the client’s. Load the apps in advance, charge the battery; switch notifications back on afterwards.',
         );
     }
 
@@ -141,7 +141,7 @@ final readonly class Needs
         return new Need(
             'network',
             'The network’s name, in the 2.4 GHz band, for ' . self::labels($on),
-            'The client types its password. Not the guest network: it keeps devices apart.',
+            'The client types its password. Do not use the guest network: it isolates devices.',
         );
     }
 
@@ -163,7 +163,7 @@ final readonly class Needs
         return new Need(
             'listed',
             'Old entries in the client’s hub: ' . implode(', ', $names),
-            'Ask which stay. What goes is deleted in its app before anything is reset.',
+            'Ask which ones stay. Delete the others in the app before you reset anything.',
         );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-/** What happens to a job one day, and the steps back: derived by the same order as the first join, from what is left and what is new. */
+/** Later events of a job, with recovery steps: derived by the order of the first join from the remaining and new devices. */
 final readonly class Recovery
 {
     public const PHONE = 'phone';
@@ -26,7 +26,7 @@ final readonly class Recovery
     /**
      * @param  string  $what  one of the above
      * @param  string  $says  what need not be done
-     * @param  list<Flaw>  $flaws  what has changed in the devices
+     * @param  list<Flaw>  $flaws changed states of the devices
      */
     private function __construct(
         public string $what,
@@ -36,7 +36,7 @@ final readonly class Recovery
         public array $flaws = [],
     ) {}
 
-    /** @return list<self> what can happen to these devices; each with something to do */
+    /** @return list<self> possible events for these devices; each has steps */
     public static function all(Roster $roster): array
     {
         $all = [self::phone($roster), self::router($roster), self::address($roster), ...self::hubs($roster)];
@@ -46,7 +46,7 @@ final readonly class Recovery
             }
         }
 
-        // Whoever has lost a phone looks for it here, whether anything has to be done or not.
+        // The person who has lost a phone looks for it here, whether anything has to be done or not.
         return array_values(
             array_filter(
                 $all,
@@ -56,13 +56,13 @@ final readonly class Recovery
         );
     }
 
-    /** The way back, worked through against the stand-ins: every control that was concerned is pressed at its end. */
+    /** The recovery, rehearsed on simulated devices: all affected controls are tested at its end. */
     public function rehearsed(int $seed = 1): Rehearsal
     {
         return Rehearsal::run($this->roster, $seed, $this->flaws);
     }
 
-    /** @return list<string> what is done, in its order; none where nothing has to be */
+    /** @return list<string> steps in order; none if nothing is needed */
     public function steps(): array
     {
         if ($this->roster->wants === []) {
@@ -72,7 +72,7 @@ final readonly class Recovery
         $steps = [];
         $last = '';
         foreach ($this->rehearsed()->trail as [, $step]) {
-            // What a board holds already is not given to it again.
+            // Settings that a board still has are not entered again.
             $held = $this->what === self::ADDRESS && in_array($step->kind, self::HELD, true);
             if (!$held && $step->look !== Step::TRY) {
                 $text = $words->of($step);
@@ -81,12 +81,12 @@ final readonly class Recovery
             }
         }
 
-        return [...$steps, 'Press every control of it: on, off, 10 %, 80 %.'];
+        return [...$steps, 'Test every control: on, off, 10 %, 80 %.'];
     }
 
     private static function phone(Roster $roster): self
     {
-        // What lives in one phone is lost with it; whatever any phone may work asks for its app and account only.
+        // Settings stored in one phone are lost with it; units that work with any phone only need their app and account.
         $gone = static fn(Want $w): bool => $w->control === Roster::PHONE ||
             $roster->unit($w->control)->family === 'receiver';
         $reset = array_column(array_filter($roster->wants, $gone), 'light');
@@ -96,7 +96,7 @@ final readonly class Recovery
             'The phone is lost',
             $roster->of(Unit::HUB) + $roster->of(Unit::BRIDGE) === []
                 ? 'Install the app of each light on the new phone; remotes and panels go on working.'
-                : 'Hubs and bridges that work with any phone: install the app on the new one and sign in with the client’s account; nothing is joined again.',
+                : 'Hubs and bridges that work with any phone: install the app on the new one and sign in with the client’s account; nothing has to be joined again.',
             self::with(
                 $roster,
                 // A light that is reset has lost its remotes and panels as well.
@@ -128,7 +128,7 @@ final readonly class Recovery
 
         return new self(
             self::ADDRESS,
-            'A board does not open at its address any more',
+            'The page of a board no longer opens',
             'It is on, and its network is: the router has given it another address, often after days without power.',
             self::with($roster, static fn(Want $w): bool => in_array($w->light, $boards, true), []),
             array_map(static fn(string $b): Flaw => new Flaw(self::MOVED, $b), $boards),
@@ -144,7 +144,7 @@ final readonly class Recovery
             $all[] = new self(
                 self::HUB,
                 "{$hub->called()} is replaced",
-                'Entries, names, rooms and scenes are made anew in its app; lights that it never held are not touched.',
+                'Create entries, names, rooms and scenes again in its app; other lights are not affected.',
                 self::with(
                     $roster,
                     static fn(Want $w): bool => in_array($w->light, $lights, true),
@@ -178,7 +178,7 @@ final readonly class Recovery
             self::CONTROLLER,
             "{$light->called()} is replaced",
             ($app === [] ? '' : 'Delete its old entry in the app first. ') .
-                'Remotes and panels keep their network and their other lights: they are not reset.',
+                'Do not reset remotes and panels: they keep their network and their other lights.',
             self::with(
                 new Roster($units, $roster->wants, $roster->school),
                 static fn(Want $w): bool => $w->light === $light->id,
@@ -209,7 +209,7 @@ final readonly class Recovery
 
     /**
      * @param  callable(Want): bool  $concerns
-     * @param  list<string>  $used  units that still belong to what is gone
+     * @param  list<string>  $used units that still belong to the lost one
      */
     private static function with(Roster $roster, callable $concerns, array $used): Roster
     {
@@ -223,6 +223,6 @@ final readonly class Recovery
             $units[$id] = in_array($id, $used, true) ? $unit->used() : $unit->fresh();
         }
 
-        return new Roster($units, $wants, new School(proves: false));
+        return new Roster($units, $wants, new TimingMethod(proves: false));
     }
 }

@@ -13,7 +13,7 @@ use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\StandIn\Trap;
 use EmberDusk\Values\NoSolution;
 
-/** Works a join run through with a pair of simulated hands that follow the guide, and eyes that see what the stand-ins show. */
+/** Works a join run through with a pair of simulated hands that follow the guide, and eyes that see what the simulated devices show. */
 final readonly class Rehearsal
 {
     /** Seconds from reading a step to doing it. */
@@ -23,9 +23,9 @@ final readonly class Rehearsal
 
     /**
      * @param  array<string, string>  $tried  what each control does at the end, by control and light
-     * @param  list<string>  $found  keys of the faults that were named and put right
-     * @param  array<string, string>  $aside  what is not explained, by task
-     * @param  list<array{float, Step}>  $trail  what was asked, and when
+     * @param  list<string>  $found  keys of the faults that were named and fixed
+     * @param  array<string, string>  $aside unexplained failures, by task
+     * @param  list<array{float, Step}>  $trail steps with their times
      */
     private function __construct(
         public LiveRun $run,
@@ -39,7 +39,7 @@ final readonly class Rehearsal
 
     public function works(): bool
     {
-        return array_filter($this->tried, static fn(string $s): bool => $s !== Seen::YES) === [];
+        return array_filter($this->tried, static fn(string $s): bool => $s !== Observation::YES) === [];
     }
 
     /**
@@ -68,11 +68,11 @@ final readonly class Rehearsal
             without: $without,
             chooser: $chooser,
         );
-        $site = $run->site() ?? throw new NoSolution('A rehearsal needs stand-ins.');
+        $site = $run->site() ?? throw new NoSolution('A rehearsal needs simulated devices.');
         $now = 0.0;
         $trail = [];
         for ($n = 0; $n < self::MOST_STEPS; $n++) {
-            // What is asked is what stands there once the hands are ready.
+            // The step is read when the hands are ready.
             $run->settle($now += self::REACTION);
             $step = $run->next($now);
             if ($step->look === Step::END) {
@@ -91,7 +91,7 @@ final readonly class Rehearsal
             $now = self::answer($run, $site, $step, $now, $errs);
         }
 
-        throw new NoSolution('The rehearsal comes to no end: see the log of a live run.');
+        throw new NoSolution('The rehearsal does not end: see the log of a live run.');
     }
 
     /** @return float when the answer was given */
@@ -124,7 +124,7 @@ final readonly class Rehearsal
                     return $at;
                 }
                 if ($errs) {
-                    $seen = $seen === Seen::YES ? Seen::NOTHING : Seen::YES;
+                    $seen = $seen === Observation::YES ? Observation::NOTHING : Observation::YES;
                 }
                 $run->act(Event::SAW, $device, $at, $step->key() . '|' . $seen);
 
@@ -132,7 +132,7 @@ final readonly class Rehearsal
         }
     }
 
-    /** @return array{float, string} when, and what was seen; empty where there is nothing to say */
+    /** @return array{float, string} time and observation; empty if none */
     private static function see(LiveRun $run, Site $site, Step $step, float $now): array
     {
         $before = self::lit($site, $now);
@@ -148,7 +148,7 @@ final readonly class Rehearsal
         switch ($step->look) {
             case Step::TRY:
                 if ($step->kind === Step::RETURNS) {
-                    return [$now + 2.0, $site->isLit($step->watches) ? Seen::YES : Seen::NOTHING];
+                    return [$now + 2.0, $site->isLit($step->watches) ? Observation::YES : Observation::NOTHING];
                 }
                 [, $control, $light] = explode(' ', $step->task);
                 foreach ($run->roster->wantsOf($control) as $want) {
@@ -157,7 +157,7 @@ final readonly class Rehearsal
                     }
                 }
 
-                return [$now, Seen::NOTHING];
+                return [$now, Observation::NOTHING];
             case Step::LIST:
                 for ($at = $now; $at < $now + $step->waits; $at += 1.0) {
                     if ($run->settle($at) !== [] || $run->next($at)->look !== Step::LIST) {
@@ -165,7 +165,7 @@ final readonly class Rehearsal
                     }
                 }
 
-                return [$at, Seen::NOTHING];
+                return [$at, Observation::NOTHING];
             case Step::LIGHTS:
                 $run->settle($acted + 0.5);
                 $changed = array_keys(array_diff_assoc(self::lit($site, $acted + 0.5), $before));
@@ -173,9 +173,9 @@ final readonly class Rehearsal
                 return [
                     $acted + 1.0,
                     match (true) {
-                        $changed === [$step->watches] => Seen::YES,
-                        $changed === [] => Seen::NOTHING,
-                        default => Seen::ELSEWHERE,
+                        $changed === [$step->watches] => Observation::YES,
+                        $changed === [] => Observation::NOTHING,
+                        default => Observation::ELSEWHERE,
                     },
                 ];
             case Step::SAYS:
@@ -183,7 +183,7 @@ final readonly class Rehearsal
 
                 return [
                     $acted + $step->waits,
-                    $site->device($step->watches)->says($step->signal) ? Seen::YES : Seen::NOTHING,
+                    $site->device($step->watches)->says($step->signal) ? Observation::YES : Observation::NOTHING,
                 ];
             default:
                 return self::lamp($run, $site, $step, $from, $acted);
@@ -197,7 +197,7 @@ final readonly class Rehearsal
         for ($at = $acted; $at <= $until + 0.5; $at += 0.5) {
             $run->settle($at);
             if (in_array($step->signal, $site->device($step->watches)->shown($from, $at), true)) {
-                return [$at + ($step->expect?->seconds() ?? 0.0), Seen::YES];
+                return [$at + ($step->expect?->seconds() ?? 0.0), Observation::YES];
             }
             foreach ($site->devices() as $id => $device) {
                 if (
@@ -206,12 +206,12 @@ final readonly class Rehearsal
                     in_array($step->signal, $device->shown($from, $at), true) &&
                     $step->kind === 'link'
                 ) {
-                    return [$at + 1.0, Seen::ELSEWHERE];
+                    return [$at + 1.0, Observation::ELSEWHERE];
                 }
             }
         }
 
-        return [$until, Seen::NOTHING];
+        return [$until, Observation::NOTHING];
     }
 
     /** When hands last did something to a device. */

@@ -6,13 +6,13 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Values\InvalidInput;
 
-/** All devices that take part in a job's joins, what is wanted of them, and how far they are from each other. */
+/** All devices of a job's joins, the planned controls, and the distances between them. */
 final readonly class Roster
 {
-    /** Metres a second of somebody who walks through a site. Common practice, no source. */
+    /** Walking speed on site, m/s. Common practice, no source. */
     public const WALKS = 1.0;
 
-    /** Metres from one place to another, and between things of one place whose spots nobody has measured: assumed. */
+    /** Assumed metres between places, and within a place without measurements. */
     private const AWAY = 12.0;
 
     private const NEARBY = 3.0;
@@ -24,7 +24,11 @@ final readonly class Roster
      * @param  array<string, Unit>  $units  by id
      * @param  list<Want>  $wants
      */
-    public function __construct(public array $units, public array $wants, public School $school = new School()) {}
+    public function __construct(
+        public array $units,
+        public array $wants,
+        public TimingMethod $school = new TimingMethod(),
+    ) {}
 
     /** @throws InvalidInput */
     public function unit(string $id): Unit
@@ -88,7 +92,7 @@ final readonly class Roster
         return hypot($a->at[0] - $b->at[0], $a->at[1] - $b->at[1]);
     }
 
-    /** Floors between two things; none where nobody has said. */
+    /** Floors between two things; 0 if unknown. */
     public function floors(string $one, string $other): int
     {
         $a = $this->units[$one]->floor ?? null;
@@ -123,7 +127,7 @@ final readonly class Roster
         );
     }
 
-    /** The same with a device of which nobody knows any more that it is new. */
+    /** The same with one device treated as used. */
     public function doubting(string $id): self
     {
         $unit = $this->units[$id] ?? null;
@@ -135,7 +139,7 @@ final readonly class Roster
         return new self([...$this->units, $id => $unit->used()], $this->wants, $this->school);
     }
 
-    public function in(School $school): self
+    public function in(TimingMethod $school): self
     {
         return new self($this->units, $this->wants, $school);
     }

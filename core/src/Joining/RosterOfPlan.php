@@ -18,7 +18,7 @@ use WeakMap;
 /** The devices of a plan that take part in joining, and which control is to work which light: every one that can, in its own place first. */
 final class RosterOfPlan
 {
-    /** What the controls beside the chains are called: letter before the number, and role. */
+    /** Labels of the other controls: letter before the number, and role. */
     private const CONTROLS = [
         'remote' => ['r', Unit::REMOTE],
         'panel' => ['p', Unit::PANEL],
@@ -38,7 +38,7 @@ final class RosterOfPlan
 
     private function __construct(private readonly Plan $plan) {}
 
-    public static function of(Plan $plan, School $school): Roster
+    public static function of(Plan $plan, TimingMethod $school): Roster
     {
         // Plans never change, and every check of names, limits and reach asks for the same devices.
         /** @var WeakMap<Plan, Roster>|null $known */
@@ -61,7 +61,7 @@ final class RosterOfPlan
         $reader->items();
         $reader->add(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''));
 
-        return new Roster($reader->units, (new Wanted($plan, $reader->units))->all());
+        return new Roster($reader->units, (new PlannedControls($plan, $reader->units))->all());
     }
 
     private function add(Unit $unit): void
@@ -259,7 +259,7 @@ final class RosterOfPlan
     }
 
     /**
-     * The first way that somebody here knows how to join.
+     * The first way with a known family.
      *
      * @param  list<string>  $speaks
      */

@@ -6,7 +6,7 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Kit\Profiles\Signal;
 
-/** What is to be done and looked for now: where, what, why, what should be seen, how long there is, what if not. */
+/** The current step: action, place, reason, expected observation, time window, and advice on failure. */
 final readonly class Step
 {
     /** Only done; nothing is looked for. */
@@ -29,7 +29,7 @@ final readonly class Step
     /** A control is pressed and the light looked at: on, off, 10 %, 80 %, colour. */
     public const TRY = 'try';
 
-    /** Something is looked at that may be wrong, and put right if it is. */
+    /** Something is looked at that may be wrong, and fixed if it is. */
     public const MEND = 'mend';
 
     public const END = 'end';
@@ -42,8 +42,8 @@ final readonly class Step
     /**
      * @param  string  $task  id of the task that it belongs to
      * @param  string  $kind  which step of the task
-     * @param  string  $look  what is asked: one of the above
-     * @param  string  $device  whose lane it stands in
+     * @param  string  $look kind of question: one of the above
+     * @param  string  $device device of its lane
      * @param  string  $at  unit beside which the hands are; empty: where they are, phone in hand
      * @param  string  $where  in words
      * @param  list<Act>  $acts  what the hands do
@@ -95,25 +95,31 @@ final readonly class Step
         return "{$this->task}/{$this->kind}";
     }
 
-    /** @return list<string> what else may be seen where it is looked for; as in {@see Seen} */
+    /** @return list<string> what else may be seen where it is looked for; as in {@see Observation} */
     public function picks(): array
     {
         return match ($this->look) {
             self::LAMP => $this->kind === 'link'
-                ? [Seen::ELSEWHERE, Seen::OTHER, Seen::SEVERAL, Seen::NOTHING]
-                : [Seen::OTHER, Seen::SEVERAL, Seen::NOTHING],
-            self::LIGHTS => [Seen::ELSEWHERE, Seen::NOTHING],
+                ? [Observation::ELSEWHERE, Observation::OTHER, Observation::SEVERAL, Observation::NOTHING]
+                : [Observation::OTHER, Observation::SEVERAL, Observation::NOTHING],
+            self::LIGHTS => [Observation::ELSEWHERE, Observation::NOTHING],
             self::TRY => match ($this->kind) {
-                self::RETURNS => [Seen::DIM, Seen::NOTHING],
-                self::STILL => [Seen::NOTHING],
-                default => [Seen::WRONG, Seen::PART, Seen::DIM, Seen::ELSEWHERE, Seen::NOTHING],
+                self::RETURNS => [Observation::DIM, Observation::NOTHING],
+                self::STILL => [Observation::NOTHING],
+                default => [
+                    Observation::WRONG,
+                    Observation::PART,
+                    Observation::DIM,
+                    Observation::ELSEWHERE,
+                    Observation::NOTHING,
+                ],
             },
-            self::SAYS, self::LIST => [Seen::NOTHING],
+            self::SAYS, self::LIST => [Observation::NOTHING],
             default => [],
         };
     }
 
-    /** What is answered where it is seen as expected. */
+    /** Label of the answer for the expected observation. */
     public function yes(): string
     {
         return match ($this->look) {
@@ -121,8 +127,8 @@ final readonly class Step
             self::LIGHTS => 'Yes, that strip',
             self::TRY => match ($this->kind) {
                 self::RETURNS => 'It is lit again',
-                self::STILL => 'It still does',
-                default => 'It does all of it',
+                self::STILL => 'It still works',
+                default => 'All of it works',
             },
             default => 'Yes',
         };

@@ -96,13 +96,13 @@ final readonly class Task
         );
     }
 
-    /** Whether it is one of those that are tried once more when all works. */
+    /** Whether it is one of the final proofs. */
     public function proves(): bool
     {
         return in_array($this->what, self::PROOFS, true);
     }
 
-    /** Whether it only tries what others have brought about. */
+    /** Whether it only tests earlier tasks. */
     public function tries(): bool
     {
         return $this->what === self::ACCEPT || $this->proves();

@@ -8,7 +8,7 @@ use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Plan\Source;
 use EmberDusk\Values\Copies;
 
-/** One device that takes part in joining: what it is, how it behaves, where it is and what it hangs on. */
+/** One device that takes part in joining: what it is, how it behaves, where it is and what it depends on. */
 final readonly class Unit
 {
     use Copies;
@@ -41,7 +41,7 @@ final readonly class Unit
      * @param  string  $role  one of the above
      * @param  string  $family  key of the family that knows its behaviour
      * @param  string  $way  its way of control, as on the shelf
-     * @param  array{float, float}|null  $at  metres in its place; null while nobody has measured
+     * @param  array{float, float}|null  $at metres in its place; null until measured
      * @param  string  $switch  what switches its power: units with the same one go on and off together; empty for batteries and plugs
      * @param  string  $kind  of light
      * @param  list<string>  $sets  kinds of light that it can set
@@ -52,7 +52,7 @@ final readonly class Unit
      * @param  bool  $fixed  it cannot be carried
      * @param  string  $item  id that it has in the plan
      * @param  string  $member  the network in which it is already, and stays
-     * @param  int|null  $floor  0 is the ground floor; null while nobody has said
+     * @param  int|null  $floor 0 is the ground floor; null if unknown
      * @param  Source  $source  where it takes its power from
      * @param  string  $returns  what it is meant to do when its power returns, in words
      */

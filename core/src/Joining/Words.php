@@ -9,7 +9,7 @@ use EmberDusk\Plan\Source;
 /** Tasks and lines of the log in words. */
 final readonly class Words
 {
-    /** What follows the name of a control that has zones; 0 is none. */
+    /** Suffix of a control with zones; 0 means none. */
     public static function zone(int $zone): string
     {
         if ($zone === 0) {
@@ -28,27 +28,27 @@ final readonly class Words
             Task::SETUP => "Setting up {$device}",
             Task::JOIN => $task->other === Roster::PHONE ? "Joining {$device}" : "Joining {$device} to {$other}",
             Task::LINK => "Linking {$device}" . self::zone($task->zone) . " to {$other}",
-            Task::READ => "Letting {$device} read {$other}",
+            Task::READ => "Linking {$device} to {$other}",
             Task::MAINS => "{$device} " .
                 ($roster->has($task->device) ? $roster->unit($task->device)->source : Source::Mains)->cycled(),
-            Task::CLOSED => "Working {$other} by {$device} with covers closed",
-            default => "Working {$other} by {$device}" . self::zone($task->zone),
+            Task::CLOSED => "Testing {$other} by {$device} with covers closed",
+            default => "Testing {$other} by {$device}" . self::zone($task->zone),
         };
     }
 
-    /** What is said where nothing that could explain a failing step was found: some answer was wrong. */
+    /** Message when no fault explains a failing step: an answer was wrong. */
     public static function unfitting(Step $step): string
     {
-        return "Those answers do not fit together: “{$step->title}” comes to nothing, and everything that would explain it was said " .
-            'to be fine. The whole once more, from its beginning.';
+        return "These answers contradict each other: “{$step->title}” fails, and every possible cause was reported " .
+            'as fine. Repeat the sequence from the start.';
     }
 
-    /** @param  list<string>  $excluded  what was looked at, and was not so */
+    /** @param  list<string>  $excluded checked and excluded causes */
     public static function unexplained(Task $task, Roster $roster, array $excluded): string
     {
         return self::task($task, $roster) .
             ' is not explained' .
-            ($excluded === [] ? '' : ': looked at, and not so, were “' . implode('”, “', $excluded) . '”') .
+            ($excluded === [] ? '' : ': already checked: “' . implode('”, “', $excluded) . '”') .
             '.';
     }
 
@@ -91,7 +91,7 @@ final readonly class Words
         return array_values($lines);
     }
 
-    /** One line of a log; empty for what says nothing to people. */
+    /** One line of a log; empty for internal events. */
     public static function of(Event $e, ?Roster $roster): string
     {
         $name = strtoupper($e->device);
@@ -106,10 +106,10 @@ final readonly class Words
             Act::TAP => self::tapped($name, $e->text),
             Act::SET => "{$name}: {$e->text}",
             Event::SAW => self::seen($first, $last, $roster),
-            Event::FOUND => "The app lists “{$e->text}”",
+            Event::FOUND => "In the app’s list: “{$e->text}”",
             Event::NAMED => "{$name} named: " . rtrim($e->text, ', '),
             Event::MENDED => $last === 'yes'
-                ? "{$name}: " . self::fault($first) . ', put right'
+                ? "{$name}: " . self::fault($first) . ', fixed'
                 : "{$name}: " . self::fault($first) . '? No',
             Event::JOINED => "{$name} is joined",
             'missed' => "Window missed. {$e->text}",
@@ -120,8 +120,8 @@ final readonly class Words
             'saw-joined' => "{$name} flashed: joined",
             'saw-nothing' => "{$name}: nothing seen",
             'saw-other' => "{$name}: another pattern seen",
-            'identified' => "{$name} is the one that answered",
-            'not-identified' => "{$name} did not answer: another light",
+            'identified' => "{$name} responded",
+            'not-identified' => "{$name} did not respond: another light",
             default => '',
         };
     }
@@ -179,7 +179,7 @@ final readonly class Words
             default => "{$device}, " . self::fault($kind),
         };
 
-        return "{$tried}: " . Seen::words($seen);
+        return "{$tried}: " . Observation::words($seen);
     }
 
     /** A key with its dashes as words. */

@@ -45,7 +45,7 @@ final readonly class Bank
         return array_map(static fn(float $volts): float => $volts * $share, array_values(self::TWELVE));
     }
 
-    /** Whether a converter takes the bank's volts at all times and makes those that are wanted. */
+    /** Whether a converter accepts the bank's volts at all times and gives the wanted volts. */
     public function suits(Converter $converter): bool
     {
         [$lowest, , $charging] = $this->volts();

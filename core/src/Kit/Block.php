@@ -12,7 +12,7 @@ use EmberDusk\Formats\Fields;
  */
 final readonly class Block implements Powers
 {
-    /** Ohm of a 12 V row where the leaflet is silent (common practice, no source). */
+    /** Ohm of a 12 V row where the instructions are silent (common practice, no source). */
     private const OHMS = 0.008;
 
     /** Hours of the current that a bank keeps up without harm (common practice, no source). */
@@ -58,7 +58,7 @@ final readonly class Block implements Powers
             $at[$state] = $given ?? ($lead ? $at[$state] : $volts);
         }
         if ($at['lowest'] > $at['nominal'] || $at['nominal'] > $at['charging']) {
-            throw $f->invalid('restVolts', 'A block lies between empty and on charge: empty, at rest, on charge rise.');
+            throw $f->invalid('restVolts', 'The volts must rise from empty to at rest to on charge.');
         }
 
         return new self(

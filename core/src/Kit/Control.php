@@ -7,13 +7,13 @@ namespace EmberDusk\Kit;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Profiles\Behaviour;
 
-/** What a hand works lights by: remote, panel, bridge, assistant, phone or server; the ways it speaks and the kinds of light it can set. */
+/** A control for lights: remote, panel, bridge, assistant, phone or server; its radios and the light types that it can set. */
 final readonly class Control implements Entry
 {
     /**
      * @param  list<string>  $speaks  ways of control
      * @param  list<string>  $sets  kinds of light
-     * @param  Behaviour  $profile  how it resets, joins, links and searches, as far as its leaflet is typed
+     * @param  Behaviour  $profile  how it resets, joins, links and searches, as far as its instructions are typed
      * @param  int  $zones  0 where it has none
      */
     public function __construct(

@@ -10,18 +10,18 @@ use EmberDusk\Kit\Profiles\Behaviour;
 /** A dimming controller with switched returns: its limits, its resistances, how it resets and joins. */
 final readonly class Controller implements Entry
 {
-    /** What a hand has to set before power comes on. */
+    /** Settings to make before power-on. */
     private const SET_BY_HAND = ['switch', 'jumper'];
 
     private const MODES = ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'];
 
     /**
      * @param  float  $commonOhms  from the supply's + to the common output
-     * @param  Behaviour|null  $profile  how it resets and joins; null while nobody has typed its leaflet, and of what joins nothing
+     * @param  Behaviour|null  $profile how it resets and joins; null without instructions, and for units that do not join
      * @param  string  $family  its way of control
      * @param  list<string>  $modes  kinds of light that it can drive
      * @param  string  $setBy  what tells it which: none, switch, jumper or app
-     * @param  string  $setting  how, in its leaflet's words
+     * @param  string  $setting  how, in its instructions's words
      * @param  bool  $repeats  whether it copies the channels of a strip that it continues, from a supply of its own
      * @param  bool  $groundsApart  whether its input is parted from its supply
      * @param  bool  $sharesChannels  whether its duties add up to one at full
@@ -118,7 +118,7 @@ final readonly class Controller implements Entry
         return in_array($this->setBy, self::SET_BY_HAND, true);
     }
 
-    /** Watts that it can carry at so many volts: its total amps count, whatever the volts. */
+    /** Rated watts at the given volts, from its total amps. */
     public function wattsAt(float $volts): float
     {
         return $this->totalAmps * $volts;

@@ -9,7 +9,7 @@ use EmberDusk\Formats\Fields;
 /** Makes steady volts of a battery's: input range, output, rated amps, the least load it regulates at. */
 final readonly class Converter implements Powers
 {
-    /** Ohm at its output where the leaflet is silent (common practice, no source). */
+    /** Ohm at its output where the instructions are silent (common practice, no source). */
     private const OHMS = 0.01;
 
     public function __construct(
@@ -38,7 +38,7 @@ final readonly class Converter implements Powers
             idleAmps: $f->numberOr('idleAmps', 0, 0, 2),
         );
         if ($converter->inputMost <= $converter->inputLeast) {
-            throw $f->invalid('inputMost', 'The input range ends before it begins.');
+            throw $f->invalid('inputMost', 'The input range ends below its start.');
         }
 
         return $converter;

@@ -9,10 +9,10 @@ use EmberDusk\Formats\Fields;
 /** A module that dims fixtures: phase-cut by watts, 0-10 V by the current of its control line, DALI by addresses and bus current. */
 final readonly class Dimmer implements Entry
 {
-    /** What each kind of module is called, and how the fixtures on it are dimmed. */
+    /** Label of each kind of module, and the dimming method of its fixtures. */
     public const DIMS = ['phasecut' => 'phase-cut', 'analog' => '0-10 V', 'dali' => 'dali'];
 
-    /** @param  bool|null  $sinks  whether its control line takes the current of the fixtures; null where nobody says */
+    /** @param  bool|null  $sinks whether its control line sinks the fixtures' current; null if unknown */
     private function __construct(
         private string $id,
         private string $name,

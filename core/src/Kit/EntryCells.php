@@ -47,7 +47,7 @@ final readonly class EntryCells
             Kinds::of($cells['kind'] ?? '') ??
             throw InvalidInput::at(
                 '/kind',
-                '“' . ($cells['kind'] ?? '') . '” is none of ' . implode(', ', array_keys(Kinds::all())) . '.',
+                '“' . ($cells['kind'] ?? '') . '” is not one of ' . implode(', ', array_keys(Kinds::all())) . '.',
             );
         $entry = ['kind' => $kind->kind, 'id' => $cells['id'] ?? '', 'name' => $cells['name'] ?? ''];
         foreach (array_diff_key($cells, array_flip(self::HEAD)) as $key => $cell) {
@@ -97,13 +97,13 @@ final readonly class EntryCells
     {
         $no = static fn(string $expected): Refusal => InvalidInput::at(
             "/{$field->key}",
-            "“{$cell}” is no {$expected}.",
+            "“{$cell}” is not a {$expected}.",
         );
 
         return match ($field->type) {
             'number' => self::decimal($cell) ?? throw $no('number'),
             'whole' => preg_match('/^\d+$/', $cell) === 1 ? (int) $cell : throw $no('whole number'),
-            'flag' => ['yes' => true, 'no' => false][mb_strtolower($cell)] ?? throw $no('yes or no'),
+            'flag' => ['yes' => true, 'no' => false][mb_strtolower($cell)] ?? throw $no('yes-or-no value'),
             'choices' => self::words($cell),
             'numbers', 'signal' => array_map(
                 static fn(string $w): float => self::decimal($w) ?? throw $no('list of numbers'),

@@ -57,7 +57,7 @@ final readonly class Facts
     }
 
     /**
-     * Facts of an entry as written, of whatever kind.
+     * Facts of an entry as written, for every kind.
      *
      * @param  array<array-key, mixed>  $written
      * @return list<string>

@@ -6,10 +6,10 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 
-/** A fixture: watts, how it is dimmed, and for one that hangs on a low-voltage supply the volts below which its converter gives up. */
+/** A fixture: watts, how it is dimmed, and for one that depends on a low-voltage supply the volts below which its converter gives up. */
 final readonly class Fixture implements Entry
 {
-    /** Of its volts, where the leaflet is silent (common practice, no source). */
+    /** Of its volts, where the instructions are silent (common practice, no source). */
     private const LEAST = 0.75;
 
     private function __construct(
@@ -49,7 +49,7 @@ final readonly class Fixture implements Entry
         return $this->name;
     }
 
-    /** Whether it hangs on a supply of the job by a cable of its own. */
+    /** Whether it depends on a supply of the job by a cable of its own. */
     public function lowVoltage(): bool
     {
         return $this->dim === 'supply';

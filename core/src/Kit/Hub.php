@@ -13,7 +13,7 @@ final readonly class Hub implements Entry
     /**
      * @param  list<string>  $speaks  ways of control
      * @param  list<string>  $sets  kinds of light that its app can set
-     * @param  int|null  $lights  that it holds at most; null where its leaflet does not say
+     * @param  int|null  $lights  that it holds at most; null where its instructions do not say
      */
     public function __construct(
         private string $id,

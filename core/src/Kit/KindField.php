@@ -12,10 +12,10 @@ use EmberDusk\Values\Refusal;
 final readonly class KindField
 {
     /**
-     * @param  string  $key  with dots for what lies inside an object: profile.presses
+     * @param  string  $key with dots inside an object: profile.presses
      * @param  string  $type  text, number, whole, flag, choice, choices, numbers, signal (of a lamp), gesture or channels
      * @param  list<string>  $choices
-     * @param  Rating|null  $rates  how it is judged; null for what is no limit
+     * @param  Rating|null  $rates the rule that judges it; null if it is no limit
      * @param  bool  $fact  whether it is a figure that limits nothing
      */
     private function __construct(
@@ -104,7 +104,7 @@ final readonly class KindField
     {
         foreach ($in->strings($key) as $n => $one) {
             if (!in_array($one, $this->choices, true)) {
-                throw $in->invalid("{$key}/{$n}", "“{$one}” is none of " . implode(', ', $this->choices) . '.');
+                throw $in->invalid("{$key}/{$n}", "“{$one}” is not one of " . implode(', ', $this->choices) . '.');
             }
         }
     }

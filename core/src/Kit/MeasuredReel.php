@@ -14,7 +14,7 @@ final readonly class MeasuredReel
     private function __construct(public array $written, public Strip $strip) {}
 
     /**
-     * @param  array<array-key, mixed>  $written  the entry as it is on the shelf
+     * @param  array<array-key, mixed>  $written the shelf entry
      *
      * @throws \EmberDusk\Values\Refusal when it is no strip, or the figures cannot be of one
      */
@@ -24,7 +24,7 @@ final readonly class MeasuredReel
         $entry['reel'] = ['length' => $length, 'amps' => $amps, 'startVolts' => $startVolts, 'endVolts' => $endVolts];
         $read = Shelf::entry(new Fields($entry));
         if (!($read instanceof Strip)) {
-            throw InvalidInput::at('/kit', 'Only strip comes on a reel that can be measured.');
+            throw InvalidInput::at('/kit', 'Only strip can be measured on its reel.');
         }
 
         return new self($entry, $read);

@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 
-/** What one cut length of a pixel strip draws: amps of all colours at full, idle amps, volts of turn-on and of full current. */
+/** Current of one cut length of a pixel strip: amps of all colours at full, idle amps, turn-on volts and volts of full current. */
 final readonly class PixelGroup
 {
     private function __construct(
@@ -35,7 +35,7 @@ final readonly class PixelGroup
             bits: $f->whole('bits', 24, 32),
         );
         if ($group->full <= $group->turnOn) {
-            throw $f->invalid('fullVolts', 'Full current comes at more volts than the turn-on.');
+            throw $f->invalid('fullVolts', 'Full current needs more volts than the turn-on.');
         }
 
         return $group;

@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 
-/** What the shelf asks for a piece, a metre or a length, and in which currency; none is the job's own. */
+/** Shelf price of a piece, metre or length, and its currency; none means the job's own. */
 final readonly class Price
 {
     private function __construct(public float $amount, public string $currency) {}

@@ -10,13 +10,13 @@ use EmberDusk\Survey\Copper;
 /**
  * Ohm per metre of a strip's rails: as told, from their copper (rho / (w t)), or from one measured reel.
  *
- * The reel: fed at its start, everything on. Its groups take current in proportion to the volts above a bend E, so
- * along it y = u - E obeys y'' = r g y, hence y(0)/y(L) = cosh(kL) and the current at the start I = k y(L) sinh(kL) / r
- * (the ladder's closed form). r is the loop: + and the returns side by side.
+ * The reel, fed at its start, all on. Its groups draw current in proportion to the volts above a bend E, so along it y = u - E obeys y'' = r g y,
+ * hence y(0)/y(L) = cosh(kL) and the current at the start I = k y(L) sinh(kL) / r (the ladder's closed form). r is the loop: + and the returns in
+ * parallel.
  */
 final readonly class Rails
 {
-    /** @param  bool  $copper  reckoned from copper at 20 °C, so that a warmer job makes it more */
+    /** @param  bool  $copper  calculated from copper at 20 °C, so that a warmer job makes it more */
     private function __construct(
         public float $plus,
         public float $return,
@@ -65,7 +65,7 @@ final readonly class Rails
         $length = $reel->number('length', 0.5, 100);
         $k = acosh(($start - $bend) / ($end - $bend)) / $length;
         $loop = ($k * ($end - $bend) * sinh($k * $length)) / $reel->number('amps', 0.01, 60);
-        // All channels on: + carries all, each return its share. Alike unless the + rail is told.
+        // All channels on: + carries all, each return its share. Equal unless the + rail is given.
         $plus = $f->numberOrNull('plusRail', 1e-4, 10) ?? $loop / (1 + 1 / $channels);
         $return = ($loop - $plus) * $channels;
         if ($return < 1e-4) {

@@ -26,7 +26,7 @@ final readonly class Shelf
             Kinds::of($f->string('kind', 40)) ??
             throw $f->invalid(
                 'kind',
-                '“' . $f->string('kind', 40) . '” is none of ' . implode(', ', array_keys(Kinds::all())) . '.',
+                '“' . $f->string('kind', 40) . '” is not one of ' . implode(', ', array_keys(Kinds::all())) . '.',
             );
         if (preg_match('/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/', $f->string('id')) !== 1 || strlen($f->string('id')) > 40) {
             throw $f->invalid(
@@ -118,7 +118,7 @@ final readonly class Shelf
     {
         $kind = is_string($entry['kind'] ?? null) ? Kinds::of($entry['kind']) : null;
         if ($kind === null) {
-            throw InvalidInput::at('/kind', 'The kind is none of ' . implode(', ', array_keys(Kinds::all())) . '.');
+            throw InvalidInput::at('/kind', 'The kind is not one of ' . implode(', ', array_keys(Kinds::all())) . '.');
         }
         Schema::check(Json::object(Json::compact($entry)), "shelf#/\$defs/{$kind->kind}");
 
@@ -126,7 +126,7 @@ final readonly class Shelf
     }
 
     /**
-     * Same content, same hash, whatever the order of the keys.
+     * Same content, same hash, for any order of the keys.
      *
      * @param  array<array-key, mixed>  $entry
      */

@@ -22,7 +22,7 @@ final readonly class Strip implements Entry
      * @param  float  $returnRail  ohm per metre, each channel
      * @param  non-empty-list<Channel>  $channels
      * @param  string  $common  side that its channels share: plus or minus
-     * @param  float|null  $railAmps  that its rails may carry away from one feed, where the leaflet says so
+     * @param  float|null  $railAmps rail rating for one feed, if in the instructions
      */
     public function __construct(
         private string $id,
@@ -109,7 +109,7 @@ final readonly class Strip implements Entry
                 throw $f->invalid(
                     "channels/{$n}/ledVolts",
                     sprintf(
-                        '%d LEDs of %.2f V leave nothing of %.1f V for the resistor.',
+                        '%d LEDs of %.2f V leave no voltage of %.1f V for the resistor.',
                         $strip->leds,
                         $channel->ledVolts ?? 0.0,
                         $strip->volts,
@@ -121,7 +121,7 @@ final readonly class Strip implements Entry
             throw $f->invalid(
                 'ledVolts',
                 sprintf(
-                    '%d LEDs of %.2f V leave nothing of %.1f V for the resistor: fewer LEDs or lower volts.',
+                    '%d LEDs of %.2f V leave no voltage of %.1f V for the resistor: fewer LEDs or lower volts.',
                     $strip->leds,
                     $strip->ledVolts,
                     $strip->volts,
@@ -132,7 +132,7 @@ final readonly class Strip implements Entry
         return $strip;
     }
 
-    /** Whether it is switched by a controller's channels; pixels switch themselves and hang on the supply. */
+    /** Whether it is switched by a controller's channels; pixels switch themselves and depend on the supply. */
     public function switched(): bool
     {
         return $this->pixels === null;

@@ -18,8 +18,8 @@ final readonly class Supply implements Powers
      * @param  float|null  $inrushAmps  when it is switched on
      * @param  float|null  $derateAbove  °C of air above which it carries less
      * @param  float|null  $ampHours  of a battery
-     * @param  bool  $overloadStated  whether the leaflet says what it keeps up, or it is assumed
-     * @param  float|null  $plateVa  volt-amperes of its output on the nameplate, where they stand there
+     * @param  bool  $overloadStated  whether the instructions say what it keeps up, or it is assumed
+     * @param  float|null  $plateVa volt-amperes of its output, if on the nameplate
      */
     public function __construct(
         private string $id,
@@ -41,7 +41,7 @@ final readonly class Supply implements Powers
         $this->emf = $emf ?? $volts;
     }
 
-    /** Limit 1.1 and sustained overload 1.5 times the rating where the leaflet is silent (docs/model.md 4 and 7). */
+    /** Limit 1.1 and sustained overload 1.5 times the rating where the instructions are silent (docs/model.md 4 and 7). */
     public static function read(Fields $f): self
     {
         $rated = $f->number('ratedAmps', 0.01, 200);

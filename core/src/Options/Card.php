@@ -57,13 +57,13 @@ final readonly class Card
                 new Input('P', $of, $watts, 'W', path: 'solver: all supplies, or the box of a set'),
                 new Input(
                     'h',
-                    'lit a day, as the job says',
+                    'lit per day, as set in the job',
                     $plan->terms->hoursADay,
                     'h',
                     path: 'plan.terms.hoursADay',
                 ),
             ],
-            assumption: 'Everything at full all that time; the supply’s own losses are not in it.',
+            assumption: 'All at full for that time; without the supply’s own losses.',
         );
     }
 
@@ -186,7 +186,7 @@ final readonly class Card
         );
     }
 
-    /** @return list<Finding> what stops or warns, and what is to be set before it works; lengths are measured once it is taken */
+    /** @return list<Finding> stops, warnings and required settings; lengths are measured after the choice */
     private static function beforeBuying(Trial $trial): array
     {
         return array_values(
@@ -206,7 +206,7 @@ final readonly class Card
             return '';
         }
 
-        return sprintf(', carries %.1f m of this strip', ControllerAmps::metres($strip, $controller));
+        return sprintf(', enough for %.1f m', ControllerAmps::metres($strip, $controller));
     }
 
     private static function words(Run $run, Requirement $requirement): string

@@ -11,7 +11,7 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 
-/** What can work a light, and how far: all of it, on, off and dimming only, or not at all. */
+/** Controls available for a light, and their extent: all of it, on, off and dimming only, or none. */
 final readonly class ControlReach
 {
     public const ALL = 'all';

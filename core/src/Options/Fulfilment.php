@@ -28,7 +28,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 
-/** The kit of the shelf that fulfils a requirement at least cost: what is asked of each follows from the strip and the run. */
+/** The cheapest kit of the shelf for a requirement: the demand on each part follows from the strip and the run. */
 final readonly class Fulfilment
 {
     /** W/m that are wanted for each kind of light (common practice, no source: main light about 10 W/m, accent light less). */
@@ -142,7 +142,7 @@ final readonly class Fulfilment
             ) ??
             throw new NoSolution(
                 sprintf(
-                    'No cable on the shelf has %d cores that carry the %.1f A that the supply keeps up.',
+                    'No cable on the shelf has %d cores for the supply’s overload current of %.1f A.',
                     $cores,
                     $overload,
                 ),

@@ -9,7 +9,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
-/** One option as a column: its kit, its figures by row, what can work it, what speaks against it, and what takes it over. */
+/** One option as a column: its kit, its figures by row, its controls, its problems, and the change that chooses it. */
 final readonly class OptionCard
 {
     /** Rows of figures, and whether more is better there. */

@@ -21,7 +21,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 
-/** What feeds an option: a supply where there is mains, else the bank that was surveyed, by its tap or through a converter. */
+/** Power of an option: a supply on mains, else the surveyed bank, by a tap or through a converter. */
 final readonly class OptionPower
 {
     /** Of a bank's nominal volts that it reaches on charge, and what resistor-limited strip then takes (common practice, no source). */

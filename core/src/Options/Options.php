@@ -12,7 +12,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
 
-/** The options of a run side by side: those that were set, or six that ask the usual questions. */
+/** The options of a run for comparison: those set by the user, or six default ones. */
 final readonly class Options
 {
     /** @return list<Requirement> */
@@ -48,13 +48,13 @@ final readonly class Options
         );
     }
 
-    /** @return list<array<string, mixed>> as in app/Screens/Kit/kit.json, $defs/optionCard; the best of a row is told where they differ */
+    /** @return list<array<string, mixed>> as in app/Screens/Kit/kit.json, $defs/optionCard; the best of a row is marked where they differ */
     public static function of(Plan $plan, Run $run, Basis $basis): array
     {
         $promise = new Promise($plan, $basis);
         $shelf = $basis->shelf;
         if ($run->parts > 1) {
-            // Options are for the run as it was measured, whatever it is cut into now.
+            // Options are for the measured run, regardless of its current split.
             $first = array_filter(
                 $plan->runs,
                 static fn(Run $r): bool => $r->place === $run->place && $r->word === $run->word && $r->part === 1,

@@ -7,7 +7,7 @@ namespace EmberDusk\Options;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Plan\Requirement;
 
-/** What can be asked of an option, with the answers that a requirement may have, in the words of the trade. */
+/** Questions of an option, with the possible answers of a requirement. */
 final readonly class Questions
 {
     private const VOLTS = [12, 24, 5];
@@ -21,7 +21,7 @@ final readonly class Questions
         'room' => 'main light',
         'mood' => 'accent light',
         'shelf' => 'the shelf',
-        'owned' => 'what is owned first',
+        'owned' => 'client’s kit first',
         'set' => 'a ready-made set',
     ];
 
@@ -57,7 +57,7 @@ final readonly class Questions
                 'choices' => array_map(
                     static fn(float|int $cap): array => [
                         'value' => $cap,
-                        'text' => $cap === 1 ? 'everything full' : sprintf('a limit of %d %%', 100 * $cap),
+                        'text' => $cap === 1 ? 'all at full' : sprintf('a limit of %d %%', 100 * $cap),
                     ],
                     self::CAPS,
                 ),

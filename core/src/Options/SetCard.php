@@ -22,7 +22,7 @@ use EmberDusk\Values\Input;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 
-/** The ready-made set: what its box says. Of its light along the run the box says nothing, so nothing is computed. */
+/** The ready-made set, with the data on its box. The box gives no light along the run, so none is calculated. */
 final readonly class SetCard
 {
     /** Supply and receiver are fixed; plugs take no more than the loose test. */
@@ -49,7 +49,7 @@ final readonly class SetCard
         $take = Together::payload(
             words: "{$best->entry->name()} taken for " . ucfirst($run->word),
             changes: [
-                // What was chosen for the run goes.
+                // The kit chosen for the run is removed.
                 SplitRun::payload(run: $run->id, parts: 1),
                 SetItem::payload(kit: $best->entry->id(), place: $run->place, count: 1, on: $run->id),
             ],
@@ -67,8 +67,8 @@ final readonly class SetCard
             requirement: $requirement,
             kit: [
                 $best->entry->name(),
-                'Fed at one end only: its box does not say how bright the far end is' .
-                ($f->has('extends') && $f->flag('extends') ? '' : '. It cannot be made longer'),
+                'Fed at one end only: its box does not state the light at the far end' .
+                ($f->has('extends') && $f->flag('extends') ? '' : '. It cannot be extended'),
             ],
             figures: [
                 'load' => new Figure(
@@ -94,13 +94,13 @@ final readonly class SetCard
                             path: "shelf.{$best->entry->id()}.metres",
                         ),
                     ],
-                    assumption: 'As its box says.',
+                    assumption: 'As stated on its box.',
                 ),
                 'quote' => $promise->of($after)->figure(),
                 'joints' => Card::count('Joints', 0, 'factory plugs only'),
                 'boxes' => Card::count('To hide', 2, 'supply and receiver'),
                 'cost' => new Figure(
-                    label: 'Cost of what is chosen',
+                    label: 'Cost of this choice',
                     value: ($costs->piece($best) + $costs->work('supply', self::UNITS) + $costs->work('loose', 1.0)) /
                         UnitCosts::COIN,
                     unit: $currency,
@@ -118,10 +118,10 @@ final readonly class SetCard
                         new Input('t', 'plugging together and a test', $test, 'min', 'the table of times: loose'),
                         new Input('r', 'an hour', $plan->terms->hourRate, $currency, 'plan.terms.hourRate'),
                     ],
-                    assumption: 'Without mark-up and tax, and without sticking, which no choice moves.',
+                    assumption: 'Without mark-up and tax, and without sticking, which no choice changes.',
                 ),
                 'hours' => new Figure(
-                    label: 'Hours of what is chosen',
+                    label: 'Hours for this choice',
                     value: ($fixing + $test) / 60,
                     unit: 'h',
                     decimals: 1,
@@ -130,10 +130,10 @@ final readonly class SetCard
                         new Input('f', 'fixing supply and receiver', $fixing, 'min', 'the table of times: supply'),
                         new Input('t', 'plugging together and a test', $test, 'min', 'the table of times: loose'),
                     ],
-                    assumption: 'One person; what no choice moves, such as sticking, is not in it.',
+                    assumption: 'One person; without work that no choice changes, such as sticking.',
                     source: 'common practice, no source',
                 ),
-                'energy' => Card::energy($plan, $watts, 'as its box says'),
+                'energy' => Card::energy($plan, $watts, 'as stated on its box'),
             ],
             reach: ControlReach::of(
                 plan: $plan,

@@ -25,11 +25,11 @@ final readonly class SplitWay
         public string $refused = '',
     ) {}
 
-    /** @return list<self> those that a run of its kind may have; the first leaves it as it is drawn */
+    /** @return list<self> splits for a run of its kind; the first is the current layout */
     public static function all(Plan $plan, Run $run, int $parts, ShelfSource $shelf): array
     {
         $ways = [
-            new self('now', 'As it is drawn', null),
+            new self('now', 'Current layout', null),
             new self(
                 'parts',
                 $parts === 2 ? 'Halves side by side' : "{$parts} parts side by side",
@@ -49,7 +49,7 @@ final readonly class SplitWay
         $first = $run->parts > 1 || $run->zones !== [] ? BackTogether::first($plan, $run) : null;
         $how = $plan->splits[$first->id ?? '']->how ?? '';
 
-        // As it is split already is as it is drawn.
+        // The current split equals the current layout.
         return array_values(
             array_filter(
                 $ways,
@@ -77,7 +77,7 @@ final readonly class SplitWay
             $kit === null ? null : SplitRepeater::payload(run: $run->id, kit: $kit->entry->id()),
             $kit === null
                 ? sprintf(
-                    'The shelf has no repeater of %d channels for %g V. Take one down there first.',
+                    'The shelf has no repeater of %d channels for %g V. Add one there first.',
                     count($strip->channels ?? []),
                     $strip->volts ?? 0.0,
                 )

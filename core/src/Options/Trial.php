@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Options;
 
 use EmberDusk\Checks\Findings;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
@@ -21,7 +21,7 @@ use EmberDusk\Values\Finding;
 /** A requirement put into the plan and solved on the real run: fed at as few points as hold the limits, or else as even as it gets. */
 final readonly class Trial
 {
-    /** Where a part is fed, fewest joints first. */
+    /** Feed points of a part, fewest joints first. */
     private const FEEDS = [[0.0], [0.5], [0.0, 1.0], [0.0, 0.5, 1.0]];
 
     /**
@@ -61,7 +61,7 @@ final readonly class Trial
     }
 
     /**
-     * A plan as it is, solved on all parts of a run.
+     * A plan solved for all parts of a run.
      *
      * @throws \EmberDusk\Values\Refusal when it cannot be solved
      */
@@ -128,7 +128,7 @@ final readonly class Trial
             findings: Findings::about(
                 $plan,
                 array_keys($results),
-                Registry::check(Judged::plan($plan, $results), Registry::circuit()),
+                Registry::check(JudgedJob::plan($plan, $results), Registry::circuit()),
             ),
             feeds: $feeds,
         );

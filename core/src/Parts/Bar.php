@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
-/** One reel, length or offcut with what is cut from it, in millimetres. */
+/** One reel, length or offcut with its cuts, in millimetres. */
 final readonly class Bar
 {
     /**

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
-/** Lengths filled one after the other, the longest piece that is left in each, every way to fill up the rest, as long as the waste of all may allow it. */
+/** Lengths filled in turn, the longest piece that is left in each, every way to fill up the rest, as long as the waste of all may allow it. */
 final class Completion
 {
     /** Ways that are looked at. */

@@ -7,8 +7,8 @@ namespace EmberDusk\Parts;
 /**
  * Which piece is cut from which stock length: fewest bought lengths, which is least waste. Whole millimetres.
  *
- * Best fit with the longest first, then rounded patterns of the relaxed problem (Gilmore and Gomory), then every way to fill
- * one length after the other as long as the waste allows (bin completion); a bound tells whether fewer could do.
+ * Best fit with the longest first, then rounded patterns of the relaxed problem (Gilmore and Gomory), then every way to fill one length after
+ * another within the allowed waste (bin completion); a bound shows whether fewer are possible.
  */
 final readonly class CutList
 {

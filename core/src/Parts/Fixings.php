@@ -8,7 +8,7 @@ use EmberDusk\Plan\Bends;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** What holds, cleans and seals a run, from the way it is mounted. */
+/** Fixing, cleaning and sealing of a run, from its mounting. */
 final readonly class Fixings
 {
     /** Metres between anchors: 0.6 to 0.9 (common practice, no source). */
@@ -17,10 +17,10 @@ final readonly class Fixings
     /** Metres between ties under what moves (common practice, no source). */
     private const TIE = 0.3;
 
-    /** Metres between pads under what comes off again (common practice, no source). */
+    /** Metres between pads of removable parts (common practice, no source). */
     private const PAD = 0.3;
 
-    public function __construct(private Plan $plan, private Uses $uses, private Wanted $wanted) {}
+    public function __construct(private Plan $plan, private Uses $uses, private PartsDemand $wanted) {}
 
     public function of(Run $run): void
     {
@@ -55,18 +55,18 @@ final readonly class Fixings
                 group: 'Fixing',
                 count: ceil($metres / self::PAD),
                 unit: 'piece',
-                why: sprintf('%s comes off again: a pad every %.1f m', $name, self::PAD),
+                why: sprintf('%s is removable: a pad every %.1f m', $name, self::PAD),
                 run: $run,
             );
         }
-        // What does not go into profile holds by its own adhesive.
+        // Strip without profile is held by its adhesive.
         if (!in_array('profile', $run->mounting, true)) {
             $this->want(
                 use: 'alcohol',
                 group: 'Cleaning',
                 count: $metres,
                 unit: 'm',
-                why: "{$name}, what it sticks to is cleaned",
+                why: "{$name}, surface cleaned",
                 run: $run,
             );
         }
@@ -91,7 +91,7 @@ final readonly class Fixings
             );
         } elseif ($seal === 'silicone' || $this->plan->damp($run)) {
             if ($this->plan->damp($run)) {
-                $why = "{$name} lies damp: its ends are sealed";
+                $why = "{$name} is in a damp place: ends sealed";
             } else {
                 $why = "{$name}: its ends are sealed";
             }

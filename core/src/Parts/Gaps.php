@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Parts;
 
 /**
- * A first guess where some pieces may be parted: whole ones as they are cut without them; then each into the smallest
- * gap that holds it, or over the largest.
+ * A first guess if some pieces may be divided: whole pieces as cut without them; then each into the smallest gap that fits, or over the largest.
  */
 final readonly class Gaps
 {
@@ -16,8 +15,8 @@ final readonly class Gaps
      * @param  list<int>  $offcuts  mm
      * @param  int  $bought  lengths that are bought
      * @param  int  $kerf  mm of a cut, as in Jointed
-     * @return array{list<array{int, list<array{int, int, int}>}>, int}|null lengths with what is cut from them as in Jointed, joints;
-     *     null where the cuts leave too little
+     * @return array{list<array{int, list<array{int, int, int}>}>, int}|null lengths with their cuts as in Jointed, joints; null if the cuts leave
+     *     too little
      */
     public static function of(Cuts $fixed, array $parted, int $stock, array $offcuts, int $bought, int $kerf): ?array
     {

@@ -13,7 +13,7 @@ final class JointSearch
     /** @var array<int, int> how many lengths are left, by mm */
     private array $stock;
 
-    /** @var array<string, array<int, int>> how many pieces are left by mm, longest first: whole ones and those that may be parted */
+    /** @var array<string, array<int, int>> remaining pieces by mm, longest first: whole ones and divisible ones */
     private array $left;
 
     /**
@@ -27,7 +27,7 @@ final class JointSearch
     /** The number that the parts of one piece share. */
     private int $parts = Jointed::UNCUT;
 
-    /** @var array<string, true> what is left where no way goes on */
+    /** @var array<string, true> the rest where no way goes on */
     private array $dead = [];
 
     /**
@@ -44,7 +44,7 @@ final class JointSearch
         krsort($this->left['parted']);
     }
 
-    /** Of what is filled: one fewer than the parts of each piece. */
+    /** Joints so far: one fewer than the parts of each piece. */
     public function joints(): int
     {
         $parts = [];
@@ -86,7 +86,7 @@ final class JointSearch
     }
 
     /**
-     * Goes on with what is left of a piece in another length: all of it, or filled up with whole pieces and carried on.
+     * Goes on with the rest of a piece in another length: all of it, or filled up with whole pieces and carried on.
      *
      * @param  array{int, int}  $of  mm of the whole and the number of its parts
      */
@@ -123,7 +123,7 @@ final class JointSearch
     }
 
     /**
-     * Fills an open length behind what is carried into it: it ends there, or a piece is parted at its end.
+     * Fills an open length behind its carried piece: it ends there, or a piece is divided at its end.
      *
      * @param  array{int, int}  $of  mm of the whole and the number of its parts
      * @param  array{int, int}|null  $with  mm of a piece that must be in it, and whether it may be parted
@@ -197,7 +197,7 @@ final class JointSearch
         return $ways;
     }
 
-    /** Millimetres of all lengths that are left, without what is still to be cut. */
+    /** Remaining millimetres of all lengths, minus the uncut pieces. */
     private function slack(): int
     {
         $slack = 0;
@@ -213,7 +213,7 @@ final class JointSearch
         return $slack;
     }
 
-    /** Whether what is left does not fit, was tried before, or too much was looked at. The same is not gone into twice. */
+    /** Whether the rest does not fit, was tried before, or too much was looked at. The same is not gone into twice. */
     private function hopeless(int $carried, int $joints): bool
     {
         $key = json_encode([$this->stock, $this->left, $carried, $joints], JSON_THROW_ON_ERROR);

@@ -7,12 +7,12 @@ namespace EmberDusk\Parts;
 /**
  * Pieces of which some may be made of several: the fewest bought lengths, then the fewest joints.
  *
- * What may be parted fills what the others leave, so lengths are as few as the others or the sum need. Lengths that joints hold
- * together need one joint fewer than there are of them, so joints are few where the lengths fall into many groups: every way
- * to fill one length after the other with fewer joints than a first guess has is looked at.
+ * Divisible pieces fill the gaps, so the number of lengths follows from the others or from the sum. Lengths connected by joints need one joint fewer
+ * than their number, so joints are few if the lengths fall into many groups: every way to fill one length after another with fewer joints than a
+ * first guess is tried.
  *
- * Where a saw takes something at every cut, lengths and pieces are given with one cut more than they are long: n pieces and
- * the n - 1 cuts between them fit a length when their sum fits. A piece that is parted has a cut more with every part.
+ * With a saw kerf, lengths and pieces are given with one kerf added: n pieces and the n - 1 cuts between them fit a length when their sum fits. A
+ * divided piece has one more cut per part.
  */
 final readonly class Jointed
 {
@@ -29,8 +29,8 @@ final readonly class Jointed
      * @param  list<int>  $parted  mm
      * @param  list<int>  $offcuts  mm
      * @param  int  $kerf  mm of a cut, which everything else has on top
-     * @return array{list<array{int, list<array{int, int, int}>}>, int, int, bool} lengths with what is cut from them,
-     *     as in $filled; how many are bought; joints; whether fewer of either are known to be impossible
+     * @return array{list<array{int, list<array{int, int, int}>}>, int, int, bool} lengths with their cuts, as in $filled; number bought; joints;
+     *     whether fewer of either are proven impossible
      */
     public static function of(array $whole, array $parted, int $stock, array $offcuts, int $kerf = 0): array
     {
@@ -53,7 +53,7 @@ final readonly class Jointed
             if ($guess !== null) {
                 break;
             }
-            // What only just suffices by its sum may not when the saw has had its share; no length ends in more than one joint.
+            // A sum that just suffices may fail with the kerf; no length ends in more than one joint.
             $search = new JointSearch(kerf: $kerf, stock: $lies($bought), whole: $whole, parted: $parted);
             if ($search->group(count($lies($bought)))) {
                 $guess = [$search->filled, $search->joints()];

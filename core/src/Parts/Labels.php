@@ -34,7 +34,7 @@ final readonly class Labels
                     'lines' => array_values(
                         array_filter([
                             $plan->kit[$unit->kit]->entry->name(),
-                            'for ' . implode(', ', $runs) . ($name === '' ? '' : ", said as “{$name}”"),
+                            'for ' . implode(', ', $runs) . ($name === '' ? '' : ", voice name “{$name}”"),
                             $unit->where() === '' ? '' : "at {$unit->where()}",
                         ]),
                     ),

@@ -50,7 +50,7 @@ final readonly class Lengths
             }
             foreach ($lists as [$kit, $group, $sections, $joints]) {
                 if ($kit === null) {
-                    $lacking[] = "{$group}: {$run->name()} goes into profile";
+                    $lacking[] = "{$group}: {$run->name()} in profile";
 
                     continue;
                 }
@@ -100,7 +100,7 @@ final readonly class Lengths
 
     /**
      * @param  list<float>  $offcuts  metres that lie in the van
-     * @param  list<Piece>|null  $others  pieces instead of those that the plan asks for
+     * @param  list<Piece>|null  $others pieces instead of the planned ones
      */
     public function cut(string $id, array $offcuts, ?array $others = null): StockCut
     {

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
-/** What is left over of a reel or a length and lies in the van. */
+/** Offcut of a reel or a length in the van. */
 final readonly class Offcut
 {
     /**

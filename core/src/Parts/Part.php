@@ -8,7 +8,7 @@ namespace EmberDusk\Parts;
 final readonly class Part
 {
     /**
-     * @param  string  $key  what marks of it go by: its shelf id
+     * @param  string  $key key of its marks: its shelf id
      * @param  float  $count  that the plan asks for, without spares
      * @param  string  $unit  m, piece, or what it is counted in
      * @param  int  $spare  more of them to take along
@@ -16,7 +16,7 @@ final readonly class Part
      * @param  array<string, float>  $why  what for and for which run, with how much of the count
      * @param  float|null  $price  of one that is bought, in the job's currency; null where it cannot be said
      * @param  float  $owned  that the client has already
-     * @param  list<string>  $runs  ids of those that it is for
+     * @param  list<string>  $runs ids of its runs
      * @param  string  $foreign  currency of the shelf's price where the job has no rate for it
      * @param  float  $lead  days from order to door
      * @param  float  $each  how much of the unit one that is bought holds
@@ -42,7 +42,7 @@ final readonly class Part
         public string $priced,
     ) {}
 
-    /** Pieces, reels or lengths that are paid: those that the client has count nothing. */
+    /** Pieces, reels or lengths to pay: the client's own are free. */
     public function paid(): float
     {
         return max(0.0, $this->buy - $this->owned);

@@ -23,9 +23,9 @@ final readonly class PartsList
      * @param  list<Part>  $parts
      * @param  list<StockCut>  $cuts
      * @param  list<Run>  $bare  runs without a strip: nothing of them is in the list
-     * @param  list<string>  $lacking  what is wanted and the shelf has nothing for, by group, with the reason
+     * @param  list<string>  $lacking needs that the shelf does not cover, by group, with the reason
      * @param  array<string, int>  $joined  places at which the strip itself is joined, by run
-     * @param  Lengths  $lengths  what is cut
+     * @param  Lengths  $lengths pieces to cut
      */
     private function __construct(
         public array $parts,
@@ -39,7 +39,7 @@ final readonly class PartsList
     /** @param  array<string, list<float>>  $offcuts  metres that lie in the van, by shelf id */
     public static function of(Plan $plan, ShelfSource $shelf, array $offcuts = []): self
     {
-        $wanted = new Wanted($plan);
+        $wanted = new PartsDemand($plan);
         $uses = new Uses($shelf);
         $fixings = new Fixings($plan, $uses, $wanted);
         $lengths = Lengths::of($plan, $shelf);
@@ -157,11 +157,11 @@ final readonly class PartsList
         return null;
     }
 
-    /** @param  list<string>  $runs  that hang on it */
+    /** @param  list<string>  $runs  that depend on it */
     private static function cable(
         Plan $plan,
         Uses $uses,
-        Wanted $wanted,
+        PartsDemand $wanted,
         LaidCable $cable,
         int $joints,
         array $runs,
@@ -223,7 +223,7 @@ final readonly class PartsList
     private static function joints(
         Plan $plan,
         Uses $uses,
-        Wanted $wanted,
+        PartsDemand $wanted,
         ?KitSnapshot $joint,
         int $count,
         string $why,

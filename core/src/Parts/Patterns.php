@@ -14,7 +14,7 @@ final readonly class Patterns
 
     private const TINY = 1e-9;
 
-    /** Where fractions are rounded up: the best of these is kept. */
+    /** Thresholds for rounding up fractions: the best result is kept. */
     private const ROUNDINGS = [1.0, 0.95, 0.85, 0.7, 0.5];
 
     /**
@@ -99,7 +99,7 @@ final readonly class Patterns
         );
     }
 
-    /** Whole lengths from the patterns, what is left over by best fit. */
+    /** Whole lengths from the patterns, the rest by best fit. */
     public function rounded(): Cuts
     {
         $best = BestFit::of($this->pieces($this->wanted), $this->stock);
@@ -168,7 +168,7 @@ final readonly class Patterns
     }
 
     /**
-     * The pattern whose pieces are worth most: a knapsack over millimetres, each size as often as it is wanted.
+     * The most valuable pattern: a knapsack over millimetres, each size as often as needed.
      *
      * @param  list<int>  $sizes
      * @param  list<int>  $wanted

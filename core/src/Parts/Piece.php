@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
-/** What is to be cut: how long, what for, and whether it may be made of several. */
+/** A piece to cut: its length, its purpose, and whether it may be joined from several. */
 final readonly class Piece
 {
     /**

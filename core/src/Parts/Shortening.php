@@ -26,7 +26,7 @@ final readonly class Shortening
     /**
      * The least change that saves more than a tenth of the line; null where there is none.
      *
-     * @param  Part  $part  the line of what is cut
+     * @param  Part  $part the line of the cut material
      * @param  list<float>  $offcuts  metres
      */
     public static function of(Lengths $lengths, StockCut $cut, Part $part, array $offcuts): ?self
@@ -48,7 +48,7 @@ final readonly class Shortening
         uasort($pieces, static fn(Piece $a, Piece $b): int => $b->mm <=> $a->mm);
         $best = null;
         foreach (array_slice($pieces, 0, self::TRIED, true) as $n => $piece) {
-            // Up to what is better than the best so far.
+            // Up to the best result so far.
             $most = (int) floor(min(self::SMALL[0], self::SMALL[1] * $piece->mm) / $unit + 1e-6);
             if ($best !== null) {
                 $most = min($most, (int) round((1000 * $best->metres) / $unit) - 1);

@@ -7,9 +7,9 @@ namespace EmberDusk\Parts;
 use LogicException;
 
 /**
- * What is cut from stock of one kind: reels, lengths and offcuts with their pieces named.
+ * Cuts from stock of one kind: reels, lengths and offcuts with their named pieces.
  *
- * It is reckoned in whole units from cut mark to cut mark, as a mark need not lie on a whole millimetre.
+ * It is calculated in whole units from cut mark to cut mark, as a mark need not lie on a whole millimetre.
  */
 final readonly class StockCut
 {
@@ -39,9 +39,9 @@ final readonly class StockCut
     /**
      * @param  float  $stock  mm of one bought length
      * @param  list<Piece>  $wanted
-     * @param  list<float>  $offcuts  mm, what lies in the van already
+     * @param  list<float>  $offcuts mm, offcuts in the van
      * @param  float  $unit  mm from cut mark to cut mark
-     * @param  int  $kerf  mm that a saw takes at every cut, of what is cut to the millimetre
+     * @param  int  $kerf saw kerf in mm, for parts cut to the millimetre
      */
     public static function of(
         string $kit,
@@ -122,13 +122,13 @@ final readonly class StockCut
         )[3];
     }
 
-    /** Millimetres that are left over of what is bought and of the offcuts that are used. */
+    /** Waste in mm of the bought lengths and the used offcuts. */
     public function left(): int
     {
         return array_sum(array_map(static fn(Bar $b): int => $b->left, $this->bars));
     }
 
-    /** @return list<int> mm of what is left over and worth keeping */
+    /** @return list<int> mm of the rest and worth keeping */
     public function kept(): array
     {
         return array_values(
@@ -139,7 +139,7 @@ final readonly class StockCut
         );
     }
 
-    /** Millimetres of an offcut up to its last cut mark: what is behind it is lost. */
+    /** Length of an offcut up to its last cut mark: the rest is lost. */
     public function usable(float $mm): int
     {
         return (int) round(floor($mm / $this->unit + 1e-6) * $this->unit);

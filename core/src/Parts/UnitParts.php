@@ -13,7 +13,7 @@ use EmberDusk\Survey\TapeNotes;
 /** Supplies, controllers, hubs, modules and fixtures of the parts list, and mains cable to supplies. */
 final readonly class UnitParts
 {
-    public static function add(Plan $plan, Uses $uses, Wanted $wanted): void
+    public static function add(Plan $plan, Uses $uses, PartsDemand $wanted): void
     {
         self::units($plan, $wanted);
         self::mains($plan, $uses, $wanted);
@@ -22,7 +22,7 @@ final readonly class UnitParts
     }
 
     /** A plate where something is taken out. */
-    private static function blanks(Plan $plan, Uses $uses, Wanted $wanted): void
+    private static function blanks(Plan $plan, Uses $uses, PartsDemand $wanted): void
     {
         foreach ($plan->places as $place) {
             foreach (TapeNotes::read($place->notes)->site->present as $present) {
@@ -32,14 +32,14 @@ final readonly class UnitParts
                         group: 'Fixing',
                         count: $present->count,
                         unit: 'piece',
-                        why: "where {$present->what} are taken out, {$place->name}",
+                        why: "replaces {$present->what}, {$place->name}",
                     );
                 }
             }
         }
     }
 
-    private static function items(Plan $plan, Wanted $wanted): void
+    private static function items(Plan $plan, PartsDemand $wanted): void
     {
         foreach ($plan->items as $id => $item) {
             $kit = $plan->kit[$item->kit] ?? null;
@@ -67,7 +67,7 @@ final readonly class UnitParts
         }
     }
 
-    private static function units(Plan $plan, Wanted $wanted): void
+    private static function units(Plan $plan, PartsDemand $wanted): void
     {
         $hangs = [];
         foreach ($plan->runs as $run) {
@@ -111,8 +111,8 @@ final readonly class UnitParts
         }
     }
 
-    /** Cable from the nearest outlet to a supply that does not stand at one. */
-    private static function mains(Plan $plan, Uses $uses, Wanted $wanted): void
+    /** Cable from the nearest outlet to a supply away from outlets. */
+    private static function mains(Plan $plan, Uses $uses, PartsDemand $wanted): void
     {
         foreach ($plan->supplies as $id => $supply) {
             $way = MainsWay::of($plan, $supply);

@@ -11,7 +11,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** What on a shelf serves a purpose: the first that does. */
+/** The first shelf entry for a purpose. */
 final readonly class Uses
 {
     /** Sizes that supplies are connected with (common practice, no source). */
@@ -25,7 +25,7 @@ final readonly class Uses
         return $this->first('consumable', static fn(Fields $f): bool => $f->has('use') && $f->string('use') === $use);
     }
 
-    /** What joins two cores where nobody chose a joint. */
+    /** Default joint of two cores. */
     public function joint(): ?KitSnapshot
     {
         return $this->first('connector', static fn(Fields $f): bool => $f->string('joint') === 'solder');

@@ -6,7 +6,7 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
 
-/** What was decided by hand about one light and one way of control: whether it answers, and in which zone. What nobody decided follows from kit and place. */
+/** Manual decision about one light and one control: whether it is planned, and its zone. Undecided pairs follow from kit and place. */
 final readonly class Answer
 {
     /** Zones that a control may have. */

@@ -18,7 +18,7 @@ final readonly class Assembly
     /** Empty: silicone where it stays damp, nothing elsewhere. */
     public const SEALS = ['', 'silicone', 'glue'];
 
-    /** Empty: to measure where it goes into profile, after fixing elsewhere. */
+    /** Empty: to measure where it in profile, after fixing elsewhere. */
     public const CUTS = ['', 'after', 'before'];
 
     /**

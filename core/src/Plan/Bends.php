@@ -6,7 +6,7 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Survey\TapeNotes;
 
-/** Where a run goes round corners, up or down: rigid lengths end there. */
+/** Bends of a run, left, right, up or down: rigid lengths end there. */
 final readonly class Bends
 {
     /** Metres from an end or another bend within which it is none. */

@@ -8,15 +8,15 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Survey\Site\Box;
 
-/** What stands in a box and what still fits: each unit in some way round, all together with room for air and leads. */
+/** Contents of a box and the units that still fit: each in some orientation, all together with room for air and leads. */
 final readonly class BoxRoom
 {
     /** Share of a box's room that units may take: the rest is air, bends and joints (common practice, no source). */
     public const FULL = 0.6;
 
     /**
-     * @param  array<string, KitSnapshot>  $units  that stand in it, by device
-     * @param  array{float, float, float}|null  $size  metres; null while nobody has measured
+     * @param  array<string, KitSnapshot>  $units its units, by device
+     * @param  array{float, float, float}|null  $size metres; null until measured
      */
     private function __construct(public array $units, public ?array $size) {}
 
@@ -33,7 +33,7 @@ final readonly class BoxRoom
         return new self($units, $box->size);
     }
 
-    /** Of what is known; null while nobody has measured the box. */
+    /** From known units; null until the box is measured. */
     public function share(): ?float
     {
         if ($this->size === null) {

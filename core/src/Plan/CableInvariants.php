@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-/** What holds for the cables and feeds of every plan: where they begin and end. */
+/** Invariants of the cables and feeds of every plan: their ends. */
 final readonly class CableInvariants
 {
     public static function feeds(Plan $plan): void
@@ -19,11 +19,15 @@ final readonly class CableInvariants
         Invariants::need(
             $groups <= Invariants::MOST_GROUPS,
             '/runs',
-            sprintf('The runs have %d groups together; at most %d are computed.', $groups, Invariants::MOST_GROUPS),
+            sprintf(
+                'The runs have %d groups together; at most %d can be calculated.',
+                $groups,
+                Invariants::MOST_GROUPS,
+            ),
         );
         $seen = [];
         foreach (array_values($plan->feeds) as $n => $feed) {
-            Invariants::need(isset($plan->runs[$feed->run]), "/feeds/{$n}/run", "There is no run “{$feed->run}”.");
+            Invariants::need(isset($plan->runs[$feed->run]), "/feeds/{$n}/run", "No run “{$feed->run}”.");
             Invariants::need(
                 $feed->pad <= $last[$feed->run],
                 "/feeds/{$n}/pad",
@@ -38,7 +42,7 @@ final readonly class CableInvariants
         }
     }
 
-    /** Cables go from a supply or a controller, through splices or straight, to a controller or a feed of the runs that hang on it. */
+    /** Cables go from a supply or a controller, through splices or straight, to a controller or a feed of the runs that depend on it. */
     public static function cables(Plan $plan): void
     {
         $ends = [];
@@ -48,19 +52,19 @@ final readonly class CableInvariants
                     isset($plan->controllers[$cable->from]) ||
                     isset($plan->splices[$cable->from]),
                 "/cables/{$n}/from",
-                "There is no “{$cable->from}” that a cable could begin at.",
+                "No “{$cable->from}” that a cable could start at.",
             );
             $root = $plan->root($cable->from);
             Invariants::need(
                 $root !== null,
                 "/cables/{$n}/from",
-                "What “{$cable->from}” hangs on is not a supply or a controller.",
+                "“{$cable->from}” is not connected to a supply or a controller.",
             );
             if (isset($plan->splices[$cable->to])) {
                 Invariants::need(
                     $cable->to !== $cable->from,
                     "/cables/{$n}/to",
-                    'A cable goes somewhere else than it begins.',
+                    'A cable must end at another place than it starts.',
                 );
 
                 continue;
@@ -85,7 +89,7 @@ final readonly class CableInvariants
             Invariants::need(
                 $trunk || $tail || $lamp || $input,
                 "/cables/{$n}/to",
-                'A cable goes from a run’s supply to its controller, from that to one of its feeds, from a supply ' .
+                'A cable runs from a run’s supply to its controller, from that to one of its feeds, from a supply ' .
                     "to fixtures or from a bank to its converter, not from “{$cable->from}” to “{$cable->to}”.",
             );
             Invariants::need(!isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");

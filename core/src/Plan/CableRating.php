@@ -8,12 +8,12 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Survey\TapeNotes;
 
 /**
- * What a cable may carry where it lies (docs/model.md 7): a flexible one by its table; what lies there already, thick sizes
- * and rigid cores as fixed cable by how they are laid; less where the air is warm.
+ * Ampacity of a cable as laid (docs/model.md 7): flexible cable by its table; existing legs, thick sizes and rigid cores as fixed cable by
+ * installation method; reduced for warm air.
  */
 final readonly class CableRating
 {
-    /** °C of air that the tables are for, where nobody has said another. */
+    /** °C of air of the tables, the default. */
     public const AMBIENT = 30.0;
 
     /** Factors for air warmer than 30 °C, BS 7671 table 4B1 (from memory); between two the warmer one counts. */
@@ -35,7 +35,7 @@ final readonly class CableRating
     /**
      * @param  float|null  $amps  null where the tables do not hold it
      * @param  bool  $hot  whether the air is warmer than table 4B1 goes; its last factor counts then
-     * @param  bool  $asks  whether nobody has said how it is laid, though that decides
+     * @param  bool  $asks whether the unknown installation method decides
      */
     private function __construct(
         public ?float $amps,
@@ -85,7 +85,7 @@ final readonly class CableRating
         return self::of($plan, $laid)->amps ?? 0.0;
     }
 
-    /** What the air of a place leaves of a rating; above the table its last factor. */
+    /** Derating factor for air temperature; above the table its last factor. */
     public static function factor(float $air): float
     {
         foreach (self::AIR as $celsius => $factor) {
@@ -108,7 +108,7 @@ final readonly class CableRating
         return min($amps, $cable->conductor->fixedAmps('wall') ?? $amps);
     }
 
-    /** What is left of a rating where so many loaded cables lie in a bundle. */
+    /** Derating factor for loaded cables in a bundle. */
     private static function bundled(int $cables): float
     {
         $last = array_key_last(self::BUNDLED);

@@ -12,12 +12,12 @@ final readonly class Device
     use Copies;
 
     /**
-     * @param  string|null  $setting  the kind of light that its switch or jumper is set to; null while nobody has looked
+     * @param  string|null  $setting the light type of its switch or jumper; null if unknown
      * @param  int  $series  blocks of a battery
      * @param  int  $parallel  rows of a battery
-     * @param  Standing|null  $stands  where; null while nobody has said
+     * @param  Standing|null  $stands position; null if unknown
      * @param  string|null  $bank  of a converter: the bank that it takes its power from
-     * @param  bool  $there  it is there already: nobody buys it or fixes it
+     * @param  bool  $there existing: neither bought nor fixed
      * @param  bool  $used  it was in use before: it may belong to another network
      */
     public function __construct(
@@ -73,7 +73,7 @@ final readonly class Device
         return $this->withChanged(used: $used);
     }
 
-    /** Where it is hidden, in words; empty while nobody has said. */
+    /** Its position as text; empty if unknown. */
     public function where(): string
     {
         return $this->stands?->words() ?? '';

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Json;
 
-/** Which items differ between two plans, and putting some of them back as they were. */
+/** Items that differ between two plans, and restoring some of them. */
 final readonly class Difference
 {
     /** @return list<string> "list/id" of every item that is not the same in both */
@@ -25,7 +25,7 @@ final readonly class Difference
     }
 
     /**
-     * The newest plan with some items as they are in another one (absent there: absent).
+     * The newest plan with some items restored from another one (absent there: absent).
      *
      * @param  list<string>  $items
      *

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 /** Fixtures of one kind at one place: so many together, on a cable of their own or under a dimming module. */
 final readonly class Fitting
 {
-    /** @param  string|null  $module  device id of what dims them; null for those that hang on a supply */
+    /** @param  string|null  $module device id of its dimming module; null for those on a supply */
     public function __construct(
         public string $id,
         public string $kit,

@@ -17,7 +17,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
-/** What holds in every plan whatever made it: names, references and counts. */
+/** Invariants of every plan: names, references and counts. */
 final readonly class Invariants
 {
     /** Most groups of all runs of a job together. */
@@ -39,25 +39,21 @@ final readonly class Invariants
         );
         self::need(mb_strlen($plan->client) <= 80, '/client', 'The client has at most 80 letters.');
         foreach (array_values($plan->runs) as $n => $run) {
-            self::need(isset($plan->places[$run->place]), "/runs/{$n}/place", "There is no place “{$run->place}”.");
+            self::need(isset($plan->places[$run->place]), "/runs/{$n}/place", "No place “{$run->place}”.");
             self::kit($plan, $run->strip, Strip::class, "/runs/{$n}/strip");
             self::need(
                 $run->supply === null || isset($plan->supplies[$run->supply]),
                 "/runs/{$n}/supply",
-                "There is no supply “{$run->supply}”.",
+                "No supply “{$run->supply}”.",
             );
             self::need(
                 $run->controller === null || isset($plan->controllers[$run->controller]),
                 "/runs/{$n}/controller",
-                "There is no controller “{$run->controller}”.",
+                "No controller “{$run->controller}”.",
             );
         }
         foreach (array_values($plan->options) as $n => $requirement) {
-            self::need(
-                isset($plan->runs[$requirement->run]),
-                "/options/{$n}/run",
-                "There is no run “{$requirement->run}”.",
-            );
+            self::need(isset($plan->runs[$requirement->run]), "/options/{$n}/run", "No run “{$requirement->run}”.");
         }
         foreach (array_keys($plan->owned) as $n => $id) {
             self::need(isset($plan->kit[$id]), "/owned/{$n}/id", "The job's kit has no “{$id}”.");
@@ -66,7 +62,7 @@ final readonly class Invariants
             self::need(isset($plan->kit[$id]), "/spares/{$n}/id", "The job's kit has no “{$id}”.");
         }
         foreach (array_values($plan->makings) as $n => $making) {
-            self::need(isset($plan->runs[$making->id]), "/makings/{$n}/id", "There is no run “{$making->id}”.");
+            self::need(isset($plan->runs[$making->id]), "/makings/{$n}/id", "No run “{$making->id}”.");
             foreach (['profile' => $making->profile, 'diffuser' => $making->diffuser] as $kind => $id) {
                 self::need(
                     $id === null || ($plan->kit[$id]->written['kind'] ?? '') === $kind,
@@ -101,11 +97,11 @@ final readonly class Invariants
         }
         self::banks($plan);
         foreach (array_values($plan->items) as $n => $item) {
-            self::need(isset($plan->places[$item->place]), "/items/{$n}/place", "There is no place “{$item->place}”.");
+            self::need(isset($plan->places[$item->place]), "/items/{$n}/place", "No place “{$item->place}”.");
             self::need(
                 in_array($plan->kit[$item->kit]->written['kind'] ?? '', Item::KINDS, true),
                 "/items/{$n}/kit",
-                "The job's kit has no “{$item->kit}” that stands beside the runs.",
+                "The job's kit has no “{$item->kit}” among the other items.",
             );
         }
         self::names($plan);
@@ -116,7 +112,7 @@ final readonly class Invariants
         CableInvariants::feeds($plan);
         CableInvariants::cables($plan);
         foreach (array_keys($plan->lights) as $n => $id) {
-            self::need(isset($plan->controllers[$id]), "/lights/{$n}/id", "There is no controller “{$id}”.");
+            self::need(isset($plan->controllers[$id]), "/lights/{$n}/id", "No controller “{$id}”.");
         }
     }
 
@@ -131,7 +127,7 @@ final readonly class Invariants
         }
     }
 
-    /** A converter hangs on a bank of blocks, and on nothing else. */
+    /** A converter depends on a bank of blocks, and on nothing else. */
     private static function banks(Plan $plan): void
     {
         foreach (array_values($plan->supplies) as $n => $unit) {
@@ -143,7 +139,7 @@ final readonly class Invariants
         }
     }
 
-    /** What becomes a node's name is there once and keeps clear of the netlist's own names. */
+    /** Ids that become node names are unique and differ from the netlist's own names. */
     private static function names(Plan $plan): void
     {
         $seen = [];
@@ -164,15 +160,11 @@ final readonly class Invariants
     {
         foreach (array_values($plan->fixtures) as $n => $fitting) {
             self::kit($plan, $fitting->kit, Fixture::class, "/fixtures/{$n}/kit");
-            self::need(
-                isset($plan->places[$fitting->place]),
-                "/fixtures/{$n}/place",
-                "There is no place “{$fitting->place}”.",
-            );
+            self::need(isset($plan->places[$fitting->place]), "/fixtures/{$n}/place", "No place “{$fitting->place}”.");
             self::need(
                 $fitting->module === null || isset($plan->modules[$fitting->module]),
                 "/fixtures/{$n}/module",
-                "There is no module “{$fitting->module}”.",
+                "No module “{$fitting->module}”.",
             );
         }
     }
@@ -185,7 +177,7 @@ final readonly class Invariants
                 self::need(
                     isset($plan->controllers[$of]) || isset($plan->runs[$of]),
                     "/scenes/{$n}/levels",
-                    "There is no controller or run “{$of}”.",
+                    "No controller or run “{$of}”.",
                 );
             }
         }
@@ -198,7 +190,7 @@ final readonly class Invariants
         }
     }
 
-    /** Shows and triggers play what the job has; what is said of a light is said of one that is there. */
+    /** Shows and triggers refer to scenes and lights of the job. */
     private static function played(Plan $plan): void
     {
         $lights = $plan->controllers + $plan->runs + $plan->items;
@@ -213,11 +205,11 @@ final readonly class Invariants
                 self::need(
                     isset($plan->scenes[$step->scene]),
                     "/shows/{$n}/steps/{$k}/scene",
-                    "There is no scene “{$step->scene}”.",
+                    "No scene “{$step->scene}”.",
                 );
             }
             foreach ($show->lights as $k => $light) {
-                self::need(isset($lights[$light]), "/shows/{$n}/lights/{$k}", "There is no light “{$light}”.");
+                self::need(isset($lights[$light]), "/shows/{$n}/lights/{$k}", "No light “{$light}”.");
             }
         }
         foreach (array_values($plan->triggers) as $n => $trigger) {
@@ -226,11 +218,11 @@ final readonly class Invariants
                     isset($plan->scenes[$trigger->plays]) ||
                     isset($plan->shows[$trigger->plays]),
                 "/triggers/{$n}/plays",
-                "There is no scene or show “{$trigger->plays}”.",
+                "No scene or show “{$trigger->plays}”.",
             );
         }
         foreach (array_keys($plan->tunings) as $n => $id) {
-            self::need(isset($lights[$id]), "/tunings/{$n}/id", "There is no light “{$id}”.");
+            self::need(isset($lights[$id]), "/tunings/{$n}/id", "No light “{$id}”.");
         }
     }
 

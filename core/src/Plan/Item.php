@@ -30,12 +30,12 @@ final readonly class Item
         'fork',
     ];
 
-    /** Kinds that the client has already: nobody buys them. */
+    /** Kinds that the client has already: not bought. */
     public const CLIENTS_OWN = ['phone'];
 
     /**
      * @param  string|null  $on  what it goes with: a run for a set or a board, a supply for modules, a cable for a plug or a fork
-     * @param  Standing|null  $stands  where; null while nobody has said, or where it is carried
+     * @param  Standing|null  $stands position; null if unknown, or if carried
      * @param  bool  $used  it was in use before: it may belong to another network
      */
     public function __construct(

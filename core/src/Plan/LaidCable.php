@@ -13,17 +13,17 @@ final readonly class LaidCable
 {
     use Copies;
 
-    /** How it is laid, in the survey's words; empty while nobody has said. */
+    /** Installation method in the survey's words; empty if unknown. */
     public const LAID = ['', ...CableLeg::LAID];
 
     /**
-     * @param  bool  $reckoned  true while the length is reckoned along the run and nobody has measured it
+     * @param  bool  $reckoned true for a calculated length that was not measured
      * @param  string|null  $joint  connector at both ends, a shelf id; null where they are soldered
      * @param  string|null  $fuse  at its start, a shelf id
      * @param  string  $laid  of LAID
      * @param  string|null  $switch  in-line switch in it, a shelf id
      * @param  string  $leg  name of the leg in the notes that it is part of; empty where it is none
-     * @param  bool  $existing  it is part of a leg that lies there already: nobody buys it
+     * @param  bool  $existing part of an existing leg: not bought
      */
     public function __construct(
         public string $id,

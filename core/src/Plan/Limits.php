@@ -6,7 +6,7 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
 
-/** What the job is judged by (docs/model.md 1, 4, 6). Shares of one; degrees Celsius. */
+/** Limits of the job (docs/model.md 1, 4, 6). Shares of one; degrees Celsius. */
 final readonly class Limits
 {
     public function __construct(

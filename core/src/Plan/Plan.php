@@ -214,7 +214,7 @@ final readonly class Plan
         return null;
     }
 
-    /** What the cables to a run's feeds begin at: its controller, or for pixels its supply. */
+    /** Start of the cables to a run's feeds: its controller, or for pixels its supply. */
     public function origin(Run $run): ?string
     {
         if ($this->strip($run->strip)?->switched() === false) {
@@ -268,7 +268,7 @@ final readonly class Plan
     }
 
     /**
-     * Without answers of what is gone.
+     * Without answers about deleted units.
      *
      * @param  array<string, Answer>  $answers
      * @param  array<string, mixed>  $there  by id

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use DateTimeZone;
 use EmberDusk\Formats\Fields;
 
-/** Where on earth a job is, by whose clock it lives, and whether it travels on public roads. */
+/** Location of a job, its time zone, and whether it uses public roads. */
 final readonly class Position
 {
     /**

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Values\Copies;
 
-/** An option for a run, said by what is wanted; which kit of the shelf fulfils it is found anew each time. */
+/** An option for a run, by requirement; the matching kit of the shelf is found each time. */
 final readonly class Requirement
 {
     use Copies;

@@ -13,7 +13,7 @@ final readonly class Run
 {
     use Copies;
 
-    /** What can be kept from proposals. */
+    /** Parts that a proposal may not change. */
     public const PINS = ['feeds', 'cables', 'kit'];
 
     /**
@@ -26,7 +26,7 @@ final readonly class Run
      * @param  int  $part  which of the equal parts that the measured run is cut into, each with a controller of its own
      * @param  float  $cap  share of full load that the supply is sized for
      * @param  list<int>  $zones  pads where the + rail is cut and the returns are not, so that two supplies never meet
-     * @param  list<string>  $pins  what a proposal leaves as it is: feeds, cables, kit
+     * @param  list<string>  $pins parts that a proposal may not change: feeds, cables, kit
      * @param  bool  $capChecked  whether the limit that the cap needs was set in the controller and checked
      */
     public function __construct(
@@ -57,7 +57,7 @@ final readonly class Run
         }
         $jumps = $r->numbers('jumps', 0.0, 1000);
         if (count($jumps) !== count($sections) - 1) {
-            throw $r->invalid('jumps', 'There is one jump fewer than sections.');
+            throw $r->invalid('jumps', 'There must be one jump fewer than sections.');
         }
 
         return new self(
@@ -87,7 +87,7 @@ final readonly class Run
         $mounting = $r->strings('mounting');
         foreach ($mounting as $n => $one) {
             if (!in_array($one, RunNote::MOUNTINGS, true)) {
-                throw $r->invalid("mounting/{$n}", "“{$one}” is none of " . implode(', ', RunNote::MOUNTINGS) . '.');
+                throw $r->invalid("mounting/{$n}", "“{$one}” is not one of " . implode(', ', RunNote::MOUNTINGS) . '.');
             }
         }
 
@@ -139,13 +139,13 @@ final readonly class Run
         return $this->withChanged(sections: $sections, jumps: $jumps);
     }
 
-    /** As the notes describe it; as nobody has described it without a note. */
+    /** With the mounting from the notes; without a note it is unknown. */
     public function described(?RunNote $note): self
     {
         return $this->withChanged(mounting: $note->mounting ?? [], light: $note->light ?? '', height: $note?->height);
     }
 
-    /** With what the notes say of another part of it. */
+    /** With the mounting of another part of it. */
     public function notedAs(self $part): self
     {
         return $this->withChanged(mounting: $part->mounting, light: $part->light, height: $part->height);
@@ -191,7 +191,7 @@ final readonly class Run
     }
 
     /**
-     * One of several equal parts, with all that was chosen for the whole.
+     * One of several equal parts, with the kit of the whole.
      *
      * @param  non-empty-list<float>  $sections
      * @param  list<float>  $jumps

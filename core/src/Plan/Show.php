@@ -8,8 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Values\Copies;
 
 /**
- * What goes on by itself once it is started: scenes one after another with their times, colours by chance, a colour that runs over the
- * lights one after another, or lights that follow sound.
+ * A show: scenes in turn with their times, random colours, a colour running across the lights, or lights that follow sound.
  */
 final readonly class Show
 {
@@ -24,16 +23,16 @@ final readonly class Show
     public const SOUND = 'sound';
 
     public const KINDS = [
-        self::LIST => 'scenes one after another',
-        self::RANDOM => 'colours by chance',
-        self::WASH => 'a colour that runs over the lights',
+        self::LIST => 'scenes in turn',
+        self::RANDOM => 'random colours',
+        self::WASH => 'a colour running across the lights',
         self::SOUND => 'lights that follow sound',
     ];
 
     public const WAYS = [
         'forth' => 'from the first to the last',
         'back' => 'from the last to the first',
-        'both' => 'there and back',
+        'both' => 'back and forth',
     ];
 
     /** Seconds of a step at most: a day. */
@@ -42,7 +41,7 @@ final readonly class Show
     /** Most steps, rounds and shows. */
     public const MOST = 100;
 
-    /** It goes on until something else is wanted. */
+    /** It continues until something else starts. */
     public const ENDLESS = 0;
 
     /**
@@ -51,7 +50,7 @@ final readonly class Show
      * @param  float  $every  seconds from one change to the next, of every kind but a list
      * @param  string  $way  of a colour that runs
      * @param  int  $rounds  0 goes on and on
-     * @param  string  $leader  the light that the others follow, as where one controller hears the sound; empty: all are told at once
+     * @param  string  $leader the light that the others follow, such as the controller with the microphone; empty: all start together
      */
     public function __construct(
         public string $id,

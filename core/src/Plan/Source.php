@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-/** Where a device takes its power from; every caution about it follows from this. */
+/** Power source of a device; all cautions follow from it. */
 enum Source: string
 {
     case Mains = 'mains';
@@ -18,7 +18,7 @@ enum Source: string
     /** A cell of its own, as in a remote. */
     case Cell = 'cell';
 
-    /** Caution before somebody touches the terminals of what hangs on it; empty for a cell. */
+    /** Caution before touching its terminals; empty for a cell. */
     public function isolate(): string
     {
         return match ($this) {
@@ -35,14 +35,14 @@ enum Source: string
     {
         return match ($this) {
             self::Mains
-                => 'Supply off before a lead is moved. Mains wiring is for a licensed person; local rules decide.',
+                => 'Switch the supply off before you move a lead. Mains wiring is for a licensed person; local rules decide.',
             self::Battery => 'Isolate the bank before a lead is moved, and cover its posts.',
             self::Vehicle => 'Key off before a lead is moved.',
             self::Cell => '',
         };
     }
 
-    /** How the power of all that hangs on it is switched off and on, as a step. */
+    /** Step to switch the power of all its loads off and on. */
     public function cycle(): string
     {
         return match ($this) {
@@ -58,9 +58,9 @@ enum Source: string
     {
         return match ($this) {
             self::Mains
-                => 'Ask before you do: clocks, machines and other people hang on it. Work on mains wiring is for a licensed person.',
-            self::Battery => 'Ask before you do: pumps, alarms and charts may hang on it. Cover the posts.',
-            self::Vehicle => 'Only while it stands still.',
+                => 'Ask before you do: clocks, machines and other people depend on it. Work on mains wiring is for a licensed person.',
+            self::Battery => 'Ask before you do: pumps, alarms and charts may depend on it. Cover the posts.',
+            self::Vehicle => 'Only while it is parked.',
             self::Cell => '',
         };
     }

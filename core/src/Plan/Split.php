@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Values\Copies;
 
-/** What a run was before it was split: put back together it is just that again. The id is that of the run, which its first part keeps. */
+/** State of a run before its split, to restore it. The id is that of the run, kept by its first part. */
 final readonly class Split
 {
     use Copies;

@@ -9,7 +9,7 @@ use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Point;
 use EmberDusk\Survey\TapeSheet;
 
-/** Where a unit stands: in a place of the job, at a surveyed outlet or in a box, or at a measured point of a wall. */
+/** Position of a unit: a place of the job, at a surveyed outlet or in a box, or at a measured point of a wall. */
 final readonly class Standing
 {
     /**
@@ -17,7 +17,7 @@ final readonly class Standing
      * @param  string  $spot  name of an outlet, spur, box or battery of the place; empty at a wall
      * @param  int|null  $wall  number of the leg of the tape notes that it is measured along, from 0
      * @param  float  $at  metres from that leg's start
-     * @param  float|null  $up  metres above the floor; null as the spot says, or while nobody has measured
+     * @param  float|null  $up metres above the floor; null for the spot's height, or if not measured
      */
     public function __construct(
         public string $place,
@@ -51,7 +51,7 @@ final readonly class Standing
         ];
     }
 
-    /** Where that is on the sheet of its place; null while the notes do not have it. */
+    /** Its point on the sheet of its place; null if the notes do not have it. */
     public function on(TapeSheet $sheet): ?Point
     {
         if ($this->wall === null) {

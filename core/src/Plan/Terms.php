@@ -10,19 +10,19 @@ use EmberDusk\Kit\Price;
 use EmberDusk\Survey\Length;
 
 /**
- * How a job is written and reckoned: lengths, wire sizes, currency, an hour's price, how long the light burns a day, mark-up on
- * parts and tax as shares, the way there and back, whether there is a visit to look again.
+ * Units and terms of a job: lengths, wire sizes, currency, hourly rate, hours of light per day, mark-up on parts and tax as shares, travel,
+ * follow-up visit.
  */
 final readonly class Terms
 {
-    /** Minutes of a way there and back at most: a day. */
+    /** Minutes of a way back and forth at most: a day. */
     private const LONGEST = 1440;
 
     /**
      * @param  array<string, float>  $rates  what one unit of another currency is worth in the job's own, by its code
-     * @param  float  $travelMinutes  there and back, of each person
-     * @param  float  $travelCost  of each way there and back: fuel, parking
-     * @param  bool  $again  whether somebody comes after some weeks to look again
+     * @param  float  $travelMinutes  back and forth, of each person
+     * @param  float  $travelCost  of each way back and forth: fuel, parking
+     * @param  bool  $again whether a follow-up visit is planned
      */
     public function __construct(
         public string $length = Length::METRIC,
@@ -87,7 +87,7 @@ final readonly class Terms
         ];
     }
 
-    /** What the shelf asks, in the job's currency; null when the shelf does not say, or in a currency without a rate. */
+    /** Shelf price in the job's currency; null without a price, or without a rate for its currency. */
     public function price(KitSnapshot $kit): ?float
     {
         $price = Price::of(new Fields($kit->written));
@@ -102,7 +102,7 @@ final readonly class Terms
         return $price->amount * $rate;
     }
 
-    /** The currency of a price that cannot be reckoned, as the job has no rate for it. */
+    /** The currency of a price that cannot be calculated, as the job has no rate for it. */
     public function foreign(KitSnapshot $kit): ?string
     {
         $price = Price::of(new Fields($kit->written));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-/** A plan without what leads nowhere and what nothing uses any more. */
+/** Clean-up of a plan: removes dead ends and unused units. */
 trait TidyPlan
 {
     /** Without splices that lead nowhere any more, and the cables to them. */
@@ -26,7 +26,7 @@ trait TidyPlan
     }
 
     /**
-     * Without those of these supplies and controllers that nothing hangs on any more.
+     * Without those of these supplies and controllers that are no longer used.
      *
      * @param  list<string>  $units  ids
      */
@@ -121,7 +121,7 @@ trait TidyPlan
     }
 
     /**
-     * What runs were before they were split, of those that still are.
+     * States before a split, of runs that are still split.
      *
      * @param  array<string, Split>  $splits
      * @param  array<string, Run>  $runs
@@ -143,7 +143,7 @@ trait TidyPlan
         foreach ($this->runs as $run) {
             $used[$run->strip ?? ''] = true;
         }
-        // What runs are put back together from is part of the plan.
+        // The state before a split is part of the plan.
         foreach ($this->splits as $split) {
             $used[$split->run->strip ?? ''] = true;
             foreach ($split->cables as $cable) {

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Values\Copies;
 
-/** What starts a scene or a show, or puts everything out: the clock, the sun, somebody who is there, a key that is pressed, a wire of a vehicle. */
+/** A trigger of a scene, a show or switching off: clock, sun, presence, key press, vehicle wire. */
 final readonly class Trigger
 {
     use Copies;
@@ -23,10 +23,10 @@ final readonly class Trigger
     public const PUSH = 'push';
 
     public const BY = [
-        self::CLOCK => 'at a time of day',
+        self::CLOCK => 'at a set time',
         self::SUNRISE => 'by sunrise',
         self::SUNSET => 'by sunset',
-        self::PRESENCE => 'while somebody is there',
+        self::PRESENCE => 'on presence',
         self::PUSH => 'push-button',
         'key' => 'key of the vehicle on',
         'brake' => 'brake',
@@ -50,7 +50,7 @@ final readonly class Trigger
     public const LEAST = 9;
 
     /**
-     * @param  string  $on  where somebody is, or which button: a word of one's own
+     * @param  string  $on place of the sensor or name of the button, free text
      * @param  list<int>  $days  1 is Monday (ISO 8601); empty: every day
      * @param  int  $minutes  from midnight, or after sunrise or sunset; before them below 0
      * @param  string  $plays  scene or show, or {@see NOTHING}

@@ -7,14 +7,13 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Fields;
 
 /**
- * How a light is set up for every day: the curve of its dimming and what it does when its power returns. What is empty is as it came.
- * The id is the controller's or the board's.
+ * Settings of a light: dimming curve and power-on behaviour. Empty means factory setting. The id is the controller's or the board's.
  */
 final readonly class Tuning
 {
-    /** What is in words: an app's share of full light becomes a duty by it. */
+    /** Curve as text: turns an app's level into a duty. */
     public const CURVES = [
-        'linear' => 'as it is said',
+        'linear' => 'as sent',
         'square' => 'square law',
         'dali' => 'logarithmic, as DALI',
         'lightness' => 'even to the eye',
@@ -28,11 +27,11 @@ final readonly class Tuning
 
     public const POWER = [
         self::OFF => 'stays off',
-        self::LAST => 'as it was before',
-        self::LEVEL => 'a level of its own',
+        self::LAST => 'last level',
+        self::LEVEL => 'set level',
     ];
 
-    /** @param  float  $level  share of full light at which it comes up, where its state is a level of its own */
+    /** @param  float  $level  share of full light at which it comes up, where its state is set level */
     public function __construct(
         public string $id,
         public string $curve = '',
@@ -57,11 +56,11 @@ final readonly class Tuning
         return ['id' => $this->id, 'curve' => $this->curve, 'powerOn' => $this->powerOn, 'level' => $this->level];
     }
 
-    /** What it is wanted to do when its power returns, in words; empty where nobody has said. */
+    /** Planned power-on behaviour as text; empty if not set. */
     public function returns(): string
     {
         if ($this->powerOn === self::LEVEL) {
-            return sprintf('comes up at %d %%', (int) round(100 * $this->level));
+            return sprintf('switches on at %d %%', (int) round(100 * $this->level));
         }
 
         return self::POWER[$this->powerOn] ?? '';

@@ -94,7 +94,7 @@ final readonly class Upgrades
     }
 
     /**
-     * 3 to 4: how each cable is laid, which nobody had said.
+     * 3 to 4: installation method of each cable, unknown before.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>
@@ -105,8 +105,7 @@ final readonly class Upgrades
     }
 
     /**
-     * 4 to 5: what runs were before they were split; where units stand; the way there and back, and the visit to look
-     * again, which older jobs did not reckon with: their price stays.
+     * 4 to 5: what runs were before they were split; where units stand; the way back and forth, and the follow-up visit, which older jobs did not calculate with: their price stays.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>
@@ -115,7 +114,7 @@ final readonly class Upgrades
     {
         $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
 
-        // A box or outlet was known by its name alone: it is of the place of whatever hangs on the unit.
+        // A box or outlet had only a name: it belongs to the place of the unit's run.
         $places = [];
         if (is_array($document['runs'] ?? null)) {
             foreach ($document['runs'] as $run) {
@@ -163,8 +162,7 @@ final readonly class Upgrades
     }
 
     /**
-     * 5 to 6: what was in use before, which nobody had said, where pieces of kit beside the chains stand, and what was decided by hand about
-     * lights and their controls.
+     * 5 to 6: used devices (unknown before), positions of other items, and manual decisions about controls.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>
@@ -222,7 +220,7 @@ final readonly class Upgrades
         ] + $document;
     }
 
-    /** @return array<string, mixed> terms as they are where nobody has set them, as far as versions 1 and 2 went */
+    /** @return array<string, mixed> default terms, as far as versions 1 and 2 had them */
     private static function usual(): array
     {
         return array_diff_key((new Terms())->write(), ['travelMinutes' => 0, 'travelCost' => 0, 'again' => 0]);

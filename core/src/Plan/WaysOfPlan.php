@@ -23,7 +23,7 @@ trait WaysOfPlan
         return null;
     }
 
-    /** The supply or controller that a cable's begin hangs on, through however many splices; null when it hangs on nothing, or in a circle. */
+    /** The supply or controller that a cable's begin depends on, through however many splices; null when it is not connected, or in a circle. */
     public function root(string $from): ?string
     {
         for ($n = 0; isset($this->splices[$from]); $n++) {
@@ -51,7 +51,7 @@ trait WaysOfPlan
     }
 
     /**
-     * The cables on the way to a feed, a controller or a splice, from its own back to the device that they hang on.
+     * The cables on the way to a feed, a controller or a splice, from its own back to the device that they depend on.
      *
      * @return array<string, LaidCable> by id
      */
@@ -104,7 +104,7 @@ trait WaysOfPlan
     }
 
     /**
-     * The supplies that a run hangs on: those at which the cables to its feeds begin, through a controller or straight.
+     * The supplies that a run depends on: those at which the cables to its feeds begin, through a controller or straight.
      *
      * @return list<string> ids
      */
@@ -182,7 +182,7 @@ trait WaysOfPlan
         return null;
     }
 
-    /** Where a device of the plan takes its power from: a supply, what hangs on one, a fixture under a module, kit beside the runs. */
+    /** Power source of a device in the plan: a supply, its loads, a fixture under a module, other items. */
     public function sourceOf(string $id): Source
     {
         $control = $this->kit[$this->items[$id]->kit ?? '']->entry ?? null;
@@ -208,7 +208,7 @@ trait WaysOfPlan
         return Source::Mains;
     }
 
-    /** @return list<Source> what the supplies, modules and panels of the job hang on, each once; mains of a job without any */
+    /** @return list<Source> what the supplies, modules and panels of the job depend on, each once; mains of a job without any */
     public function sources(): array
     {
         $sources = [];
@@ -223,7 +223,7 @@ trait WaysOfPlan
         return $sources === [] ? [Source::Mains] : array_values($sources);
     }
 
-    /** Whether anything of the job hangs on mains. */
+    /** Whether anything of the job depends on mains. */
     public function onMains(): bool
     {
         return in_array(Source::Mains, $this->sources(), true);
@@ -249,7 +249,7 @@ trait WaysOfPlan
         return null;
     }
 
-    /** Whether all that a run hangs on are batteries and converters: nothing of it is near mains. */
+    /** Whether a run is fed by batteries and converters only: no mains nearby. */
     public function onBattery(Run $run): bool
     {
         $supplies = array_filter(
@@ -263,7 +263,7 @@ trait WaysOfPlan
     }
 
     /**
-     * The units that a run hangs on: its supplies, the banks of those that are converters, its controller.
+     * Units of a run: its supplies, the banks of converters among them, its controller.
      *
      * @return list<string> ids
      */
@@ -281,7 +281,7 @@ trait WaysOfPlan
     }
 
     /**
-     * The cables that a run hangs on: those to its feeds, to its controller and from a bank to its converter.
+     * The cables that a run depends on: those to its feeds, to its controller and from a bank to its converter.
      *
      * @return array<string, LaidCable> by id
      */
@@ -329,7 +329,7 @@ trait WaysOfPlan
         return $this->cable($cable->kit)?->conductor->ohms($metres, $this->limits->cableCelsius) ?? 0.0;
     }
 
-    /** What people call a light: the name that it was given, the run that it lights, or its label. */
+    /** Label of a light for people: its name, its run, or its id. */
     public function lightName(string $id): string
     {
         if (isset($this->lights[$id])) {

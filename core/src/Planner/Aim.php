@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-/** What a search makes least; cost breaks its ties. */
+/** Objective of a search; cost breaks ties. */
 enum Aim: string
 {
     case Cost = 'cheapest';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-/** Other proposals for what was found: the most even among the ways to feed it, the fewest joints, the fewest hidden boxes; cost breaks ties. */
+/** Alternatives to the result: the most even feeding, the fewest joints, the fewest hidden boxes; cost breaks ties. */
 final readonly class Alternatives
 {
     /** Layouts that are solved to find one with few joints or boxes for one set of runs. */
@@ -17,7 +17,7 @@ final readonly class Alternatives
 
     /**
      * @param  list<Group>  $groups
-     * @return array<string, list<Tried>>
+     * @return array<string, list<LayoutTrial>>
      */
     public static function of(array $groups): array
     {
@@ -31,7 +31,7 @@ final readonly class Alternatives
             foreach ($groups as $group) {
                 $all['most even'] = [
                     ...$all['most even'] ?? [],
-                    ...array_map(static fn(Tried $t): Tried => self::even($group, $t), $group->parts),
+                    ...array_map(static fn(LayoutTrial $t): LayoutTrial => self::even($group, $t), $group->parts),
                 ];
             }
         } catch (Stopped) {
@@ -41,7 +41,7 @@ final readonly class Alternatives
         return $all;
     }
 
-    /** @return list<Tried> */
+    /** @return list<LayoutTrial> */
     private static function aimed(Group $group, Aim $aim): array
     {
         if (!$group->few() || !$group->complete()) {
@@ -51,7 +51,7 @@ final readonly class Alternatives
         $other->solve();
         if (
             $other->complete() &&
-            $other->rank() < array_sum(array_map(static fn(Tried $t): int => $t->rank($aim), $group->parts))
+            $other->rank() < array_sum(array_map(static fn(LayoutTrial $t): int => $t->rank($aim), $group->parts))
         ) {
             return $other->parts;
         }
@@ -64,7 +64,7 @@ final readonly class Alternatives
      *
      * @throws Stopped
      */
-    private static function even(Group $group, Tried $found): Tried
+    private static function even(Group $group, LayoutTrial $found): LayoutTrial
     {
         $best = $found;
         for ($round = 0; $round < ($group->few() ? self::ROUNDS : 1); $round++) {
@@ -92,7 +92,7 @@ final readonly class Alternatives
     }
 
     /** @return list<Layout> */
-    private static function better(Group $group, Tried $tried): array
+    private static function better(Group $group, LayoutTrial $tried): array
     {
         $tables = $group->search->tables;
         $layouts = [];

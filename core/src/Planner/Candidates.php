@@ -227,7 +227,7 @@ final class Candidates
     }
 
     /**
-     * What is pinned stays where it is.
+     * Pinned units keep their position.
      *
      * @param  non-empty-list<Run>  $runs
      * @return list<string>

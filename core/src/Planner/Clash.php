@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-/** The smallest set of limits that nothing holds together: every layout breaks one of them. */
+/** The smallest set of limits that no layout meets the limits together: every layout breaks one of them. */
 final readonly class Clash
 {
     /**

@@ -20,9 +20,8 @@ use EmberDusk\Plan\CutMarks;
 use EmberDusk\Values\Refusal;
 
 /**
- * What one way to feed a run does at the highest, a middle and the lowest volts that a hub may have in any layout that holds
- * the limits, under the best controller: lower volts can improve evenness, so only what fails at all of them is hopeless.
- * The least amps and the least drop of the three hold in every layout too.
+ * Bounds of a feed pattern at the highest, a middle and the lowest volts of its hub in any valid layout, under the best controller: lower volts can
+ * improve evenness, so only a failure at all of them excludes it. The least amps and the least drop of the three hold in every layout too.
  */
 final readonly class FeedBound
 {

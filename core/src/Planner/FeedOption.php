@@ -33,7 +33,7 @@ final readonly class FeedOption
         return $this->pattern === Feeding::HALVES;
     }
 
-    /** @return array{pads: string, tail: string} what was decided */
+    /** @return array{pads: string, tail: string} the decisions */
     public function decision(): array
     {
         return ['pads' => $this->pattern, 'tail' => $this->tails[0]->entry->id()];

@@ -10,8 +10,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
 /**
- * Where a run can be fed: its start, its end, both, the middle, two to six equal shares at (2j-1)/(2k) of its length, as
- * two halves cut apart with a feed at each outer end; each a fixed list of pads.
+ * Feed patterns of a run: its start, its end, both, the middle, two to six equal shares at (2j-1)/(2k) of its length, or two halves cut apart with a
+ * feed at each outer end; each a fixed list of pads.
  */
 final readonly class Feeding
 {

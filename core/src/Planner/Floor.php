@@ -10,8 +10,8 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Run;
 
 /**
- * What no layout of some runs can be below, whoever shares with whom: the least feeding of each run, and units by the
- * watt at the best price, as if they could be bought in slices.
+ * Lower bound of the cost of any layout of some runs, with any sharing: the cheapest feeding of each run, and units by the watt at the best price,
+ * as if sold in slices.
  */
 final readonly class Floor
 {

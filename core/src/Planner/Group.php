@@ -20,10 +20,10 @@ final class Group
     /** Layouts that are solved for each run alone, where there are many. */
     private const ALONE = 150;
 
-    /** @var array<string, Found> by the runs' ids */
+    /** @var array<string, SearchResult> by the runs' ids */
     private array $found = [];
 
-    /** @var list<Tried> the best so far, complete or not */
+    /** @var list<LayoutTrial> the best so far, complete or not */
     public array $parts = [];
 
     public int $bound = 0;
@@ -68,7 +68,7 @@ final class Group
 
     /**
      * Something that holds for every run that has nothing yet, without looking for the cheapest: thick cable, the plain
-     * patterns one after the other.
+     * patterns in turn.
      *
      * @throws Stopped
      */
@@ -77,11 +77,11 @@ final class Group
         if ($this->parts === []) {
             $done = [];
         } else {
-            $done = array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts));
+            $done = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $this->parts));
         }
         foreach ($this->runs as $run) {
             if (!in_array($run->id, $done, true) && !in_array('kit', $run->pins, true)) {
-                foreach (Plain::of($this->search->tables, $run) as $layout) {
+                foreach (SimpleLayouts::of($this->search->tables, $run) as $layout) {
                     $tried = $this->search->try($layout, [$run]);
                     if ($tried->judge->holds()) {
                         $this->parts[] = $tried;
@@ -96,7 +96,7 @@ final class Group
     public function complete(): bool
     {
         return $this->parts !== [] &&
-            count(array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $this->parts))) ===
+            count(array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $this->parts))) ===
                 count($this->runs);
     }
 
@@ -116,21 +116,21 @@ final class Group
 
     public function rank(): int
     {
-        return array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $this->parts));
+        return array_sum(array_map(fn(LayoutTrial $t): int => $t->rank($this->aim), $this->parts));
     }
 
-    /** @return list<Tried> cheaper layouts that do not hold */
+    /** @return list<LayoutTrial> cheaper layouts that do not hold */
     public function cheaper(): array
     {
-        return array_merge(...array_map(static fn(Found $f): array => $f->cheaper, array_values($this->found)));
+        return array_merge(...array_map(static fn(SearchResult $f): array => $f->cheaper, array_values($this->found)));
     }
 
     /**
-     * What was found for one set of runs.
+     * Search result for one set of runs.
      *
      * @param  non-empty-list<Run>  $runs
      */
-    public function best(array $runs, int $most = Search::MOST, int $limit = PHP_INT_MAX): Found
+    public function best(array $runs, int $most = Search::MOST, int $limit = PHP_INT_MAX): SearchResult
     {
         return $this->found[self::name($runs)] ??= $this->search->best(
             runs: $runs,
@@ -176,13 +176,14 @@ final class Group
     }
 
     /**
-     * @param  list<Tried>|null  $best
+     * @param  list<LayoutTrial>|null  $best
      * @param  list<non-empty-list<Run>>  $sets
-     * @return list<Tried>|null
+     * @return list<LayoutTrial>|null
      */
     private function lesser(?array $best, array $sets): ?array
     {
-        $rank = $best !== null ? array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $best)) : PHP_INT_MAX;
+        $rank =
+            $best !== null ? array_sum(array_map(fn(LayoutTrial $t): int => $t->rank($this->aim), $best)) : PHP_INT_MAX;
         $floor = 0;
         $least = [];
         foreach ($sets as $set) {
@@ -199,7 +200,7 @@ final class Group
         }
         $parts = [];
         foreach ($sets as $n => $set) {
-            // With the others at their least, what is left of the best so far is all that this one may come to.
+            // The best so far minus the lower bounds of the others: the budget of this one.
             $found = $this->best(
                 $set,
                 $this->most,
@@ -211,7 +212,7 @@ final class Group
             }
             $parts[] = $found->best;
         }
-        $sum = array_sum(array_map(fn(Tried $t): int => $t->rank($this->aim), $parts));
+        $sum = array_sum(array_map(fn(LayoutTrial $t): int => $t->rank($this->aim), $parts));
         if ($sum < $rank || ($best !== null && $sum === $rank && self::key($parts) < self::key($best))) {
             return $parts;
         }
@@ -220,7 +221,7 @@ final class Group
     }
 
     /**
-     * What the runs of a set come to each on its own: joined for more is of no use.
+     * Cost of the runs of a set separately: sharing must not cost more.
      *
      * @param  non-empty-list<Run>  $set
      */
@@ -263,20 +264,23 @@ final class Group
     }
 
     /**
-     * @param  list<Tried>  $parts
-     * @return list<Tried> by their first runs
+     * @param  list<LayoutTrial>  $parts
+     * @return list<LayoutTrial> by their first runs
      */
     private function inOrder(array $parts): array
     {
         $at = array_flip(array_map(static fn(Run $r): string => $r->id, $this->runs));
-        usort($parts, static fn(Tried $a, Tried $b): int => $at[$a->layout->runs()[0]] <=> $at[$b->layout->runs()[0]]);
+        usort(
+            $parts,
+            static fn(LayoutTrial $a, LayoutTrial $b): int => $at[$a->layout->runs()[0]] <=> $at[$b->layout->runs()[0]],
+        );
 
         return $parts;
     }
 
-    /** @param  list<Tried>  $parts */
+    /** @param  list<LayoutTrial>  $parts */
     private static function key(array $parts): string
     {
-        return implode(',', array_map(static fn(Tried $t): string => $t->key, $parts));
+        return implode(',', array_map(static fn(LayoutTrial $t): string => $t->key, $parts));
     }
 }

@@ -6,7 +6,7 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\Cable\Drop;
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Light\Evenness;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Checks\Registry;
@@ -24,7 +24,7 @@ use EmberDusk\Values\Severity;
 /** A plan held against the job's limits: solved whole at full light, nominal values, each figure rounded to 1e-4 of its unit. */
 final readonly class Judge
 {
-    /** What has no measure counts as so many times its limit. */
+    /** Penalty factor for failures without a measure. */
     private const FAR = 10.0;
 
     /**
@@ -35,7 +35,7 @@ final readonly class Judge
 
     /**
      * @param  list<Run>  $runs  of one island
-     * @param  bool  $whole  with a feed open too where something is broken already: all that is to be told, not only whether it holds
+     * @param  bool  $whole continue with open feeds after a failure, to report everything
      */
     public static function of(Plan $plan, array $runs, bool $whole = false): self
     {
@@ -83,7 +83,7 @@ final readonly class Judge
     }
 
     /**
-     * What the checks stop, and what they only warn of where its cure is the planner's to decide.
+     * Stops of the checks, and warnings that the planner can resolve.
      *
      * @param  array<string, RunResult|FixtureResult>  $results
      * @param  list<Check>  $checks
@@ -91,7 +91,7 @@ final readonly class Judge
      */
     private static function broken(Plan $plan, array $results, array $checks): array
     {
-        $job = Judged::plan($plan, $results);
+        $job = JudgedJob::plan($plan, $results);
         $broken = [];
         foreach ($checks as $check) {
             $binds = array_column($check->rules(), 'binds', 'code');

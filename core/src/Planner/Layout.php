@@ -68,7 +68,7 @@ final readonly class Layout
         );
     }
 
-    /** The decisions as JSON: ties go by it. */
+    /** The decisions as JSON, to break ties. */
     public function key(): string
     {
         return Json::compact([
@@ -92,7 +92,7 @@ final readonly class Layout
         );
     }
 
-    /** What it makes of a plan. */
+    /** Applies the layout to a plan. */
     public function built(Plan $plan, Tables $tables, ShelfSource $shelf): Plan
     {
         return Catalogue::make(WireRuns::payload([$this->wires($tables)]), $shelf)->apply($plan);
@@ -177,7 +177,7 @@ final readonly class Layout
         return $tables->priced->fuse($capacity);
     }
 
-    /** In words: what stands where and how each run is fed. */
+    /** Description: positions and feeding of each run. */
     public function words(Plan $plan): string
     {
         $size = static fn(KitSnapshot $f): string => $f->entry instanceof Cable

@@ -7,7 +7,7 @@ namespace EmberDusk\Planner;
 use EmberDusk\Plan\Routes\LegEnd;
 use EmberDusk\Plan\Routes\LegWay;
 
-/** A leg as it is used from a place: which end is fed, and how much new cable leads to it. */
+/** Use of a leg from a place: the fed end, and the new cable to it. */
 final readonly class LegUse
 {
     public function __construct(public LegWay $leg, public LegEnd $near, public LegEnd $far, public float $lead) {}

@@ -25,7 +25,7 @@ final class Merging
     /**
      * The pair that could save most.
      *
-     * @param  list<Tried>  $parts
+     * @param  list<LayoutTrial>  $parts
      * @return array{int, int}|null null when none could save anything
      */
     public function most(array $parts): ?array
@@ -49,7 +49,7 @@ final class Merging
     }
 
     /** @throws Stopped */
-    public function join(Tried $one, Tried $two): ?Tried
+    public function join(LayoutTrial $one, LayoutTrial $two): ?LayoutTrial
     {
         foreach (array_slice($this->ways["{$one->key} {$two->key}"] ?? [], 0, self::MOST) as $layout) {
             $tried = $this->search->try(
@@ -66,7 +66,7 @@ final class Merging
     }
 
     /** @return list<Layout> that cost less than apart */
-    private function ways(Tried $one, Tried $two): array
+    private function ways(LayoutTrial $one, LayoutTrial $two): array
     {
         $tables = $this->search->tables;
         $runs = $this->runs([...$one->layout->runs(), ...$two->layout->runs()]);

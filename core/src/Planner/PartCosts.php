@@ -13,7 +13,7 @@ use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\RunUnits;
 use EmberDusk\Rates\UnitCosts;
 
-/** What each part of a run takes by itself, whole or in halves, and how many cores of a cable are joined to it. */
+/** Separate loads of each part of a run, whole or in halves, and the number of joined cores. */
 final class PartCosts
 {
     /** @var array<string, array<int, array{int, int}>> cost and joints by run, whole and in halves */

@@ -19,7 +19,7 @@ final readonly class Planner
     private const GRACE = 80;
 
     /**
-     * @param  list<string>  $runs  ids; those that cannot be planned are named in the proposal
+     * @param  list<string>  $runs ids; unplannable ones are named in the proposal
      * @param  list<string>  $keep  of Run::PINS, kept for all of them on top of what each has pinned
      */
     public static function of(
@@ -88,7 +88,7 @@ final readonly class Planner
     }
 
     /**
-     * What the stop left without anything gets something plain, as far as a few solves go.
+     * After a stop, runs without a result get a simple layout, within a few solves.
      *
      * @param  list<Group>  $groups
      */
@@ -115,7 +115,7 @@ final readonly class Planner
     }
 
     /**
-     * Why a run is left as it is; null when it can be planned.
+     * Reason why a run is left unchanged; null if it can be planned.
      *
      * @param  list<string>  $keep
      */
@@ -138,7 +138,7 @@ final readonly class Planner
                 => 'is repeated into another run',
             $run->zones !== [] => 'is fed from several supplies',
             $spliced !== [] && (in_array('feeds', $keep, true) || in_array('feeds', $run->pins, true))
-                => 'hangs on taps that are kept',
+                => 'is fed by taps that stay',
             default => null,
         };
     }

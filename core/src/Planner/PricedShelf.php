@@ -10,7 +10,7 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 
-/** What the shelf has with a price, the least dear first. What has no price is not proposed. */
+/** Shelf entries with a price, cheapest first. Entries without a price are not proposed. */
 final class PricedShelf
 {
     /** @var array<int, list<KitSnapshot>> by cores */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-/** Counts what was solved, tells whoever looks on, and ends the search when it is asked to. */
+/** Counts solves, reports progress, and ends the search on request. */
 final class Progress
 {
     public int $solved = 0;
@@ -13,7 +13,7 @@ final class Progress
 
     private int $grace = 0;
 
-    /** @param  (callable(int, string): bool)|null  $look  told how many were solved and what is being planned; true ends the search */
+    /** @param  (callable(int, string): bool)|null  $look receives the number of solves and the current subject; true ends the search */
     public function __construct(private $look = null) {}
 
     /** @throws Stopped */

@@ -14,10 +14,10 @@ use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 
-/** What the planner found: the cheapest that holds every limit, why nothing cheaper does, alternatives, and how sure it is. */
+/** Result of the planner: the cheapest valid layout, why cheaper ones fail, alternatives, and the proven gap. */
 final readonly class Proposal
 {
-    /** Cheaper ones whose fault is told. */
+    /** Number of cheaper failing layouts that are reported. */
     private const REASONS = 4;
 
     private const LIMITS = [
@@ -26,13 +26,13 @@ final readonly class Proposal
         'evenness' => 'evenness',
         'seam' => 'the seam',
         'drop' => 'volts lost',
-        'cable' => 'what the cables may carry',
+        'cable' => 'cable ampacity',
         'cores' => 'the cores of the cables',
-        'rail' => 'what the strip’s rails carry',
-        Broken::OTHER => 'what a check stops',
+        'rail' => 'rail rating',
+        Broken::OTHER => 'a stop by a check',
     ];
 
-    /** @var list<Tried> one for each supply */
+    /** @var list<LayoutTrial> one for each supply */
     public array $parts;
 
     public int $bound;
@@ -41,9 +41,9 @@ final readonly class Proposal
 
     /**
      * @param  list<Group>  $groups
-     * @param  array<string, array{list<string>, Tried|null, bool}>  $clashes  by runs: the limits that clash, the nearest, whether all was tried
+     * @param  array<string, array{list<string>, LayoutTrial|null, bool}>  $clashes  by runs: the limits that clash, the nearest, whether all was tried
      * @param  array<string, string>  $left  why a run was not planned
-     * @param  array<string, list<Tried>>  $alternatives
+     * @param  array<string, list<LayoutTrial>>  $alternatives
      */
     public function __construct(
         private Plan $plan,
@@ -71,13 +71,13 @@ final readonly class Proposal
 
     public function cost(): int
     {
-        return array_sum(array_map(static fn(Tried $t): int => $t->cost, $this->parts));
+        return array_sum(array_map(static fn(LayoutTrial $t): int => $t->cost, $this->parts));
     }
 
     /**
      * The change that makes it so.
      *
-     * @param  list<Tried>  $parts
+     * @param  list<LayoutTrial>  $parts
      */
     public function change(array $parts): ?ChangePayload
     {
@@ -87,14 +87,14 @@ final readonly class Proposal
 
         return WireRuns::payload(
             words: 'Proposal taken: ' . mb_substr($this->label($parts), 0, 150),
-            supplies: array_map(fn(Tried $t): SupplyWires => $t->layout->wires($this->tables($t)), $parts),
+            supplies: array_map(fn(LayoutTrial $t): SupplyWires => $t->layout->wires($this->tables($t)), $parts),
         );
     }
 
     /**
-     * What it makes of the plan.
+     * Applies it to the plan.
      *
-     * @param  list<Tried>  $parts
+     * @param  list<LayoutTrial>  $parts
      */
     public function built(array $parts): Plan
     {
@@ -127,7 +127,7 @@ final readonly class Proposal
     public function toArray(): array
     {
         $promise = new Promise($this->plan, $this->basis);
-        $nearest = array_values(array_filter(array_map(static fn(array $c): ?Tried => $c[1], $this->clashes)));
+        $nearest = array_values(array_filter(array_map(static fn(array $c): ?LayoutTrial => $c[1], $this->clashes)));
         $parts = $this->parts;
 
         $found = $parts !== [] ? $this->way($parts, $promise) : null;
@@ -161,7 +161,7 @@ final readonly class Proposal
                 array_values($this->left),
             ),
             'cheaper' => array_map(
-                fn(Tried $t): array => [
+                fn(LayoutTrial $t): array => [
                     'label' => $this->label([$t]),
                     'cost' => MovingFigures::of($this->plan, $t->cost)->toArray(),
                     'broken' => $t->judge->words(),
@@ -173,15 +173,15 @@ final readonly class Proposal
             'gap' => $gap,
             'solved' => $this->solved,
             'stopped' => $this->stopped,
-            'drawn' => Drawn::of($this->plan, $this, $this->basis)?->toArray(),
+            'drawn' => CurrentLayout::of($this->plan, $this, $this->basis)?->toArray(),
         ];
     }
 
-    /** @return list<Tried> */
+    /** @return list<LayoutTrial> */
     private function cheaper(): array
     {
         $all = array_merge(...array_map(static fn(Group $g): array => $g->cheaper(), $this->groups));
-        usort($all, static fn(Tried $a, Tried $b): int => [$b->cost, $a->key] <=> [$a->cost, $b->key]);
+        usort($all, static fn(LayoutTrial $a, LayoutTrial $b): int => [$b->cost, $a->key] <=> [$a->cost, $b->key]);
 
         return array_slice($all, 0, self::REASONS);
     }
@@ -195,8 +195,8 @@ final readonly class Proposal
                 $others[] = [
                     'name' => $name,
                     'same' =>
-                        array_map(static fn(Tried $t): string => $t->key, $parts) ===
-                        array_map(static fn(Tried $t): string => $t->key, $this->parts),
+                        array_map(static fn(LayoutTrial $t): string => $t->key, $parts) ===
+                        array_map(static fn(LayoutTrial $t): string => $t->key, $this->parts),
                     'way' => $this->way($parts, $promise),
                 ];
             }
@@ -206,7 +206,7 @@ final readonly class Proposal
     }
 
     /**
-     * @param  list<Tried>  $parts
+     * @param  list<LayoutTrial>  $parts
      * @return array<string, mixed>
      */
     private function way(array $parts, Promise $promise): array
@@ -215,33 +215,33 @@ final readonly class Proposal
         $runs = self::wired(
             $made,
             $this->plan,
-            ...array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $parts)),
+            ...array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts)),
         );
         $moving = Costing::moving($made, $this->basis, $runs);
         $change = $promise->of($made);
 
         return [
-            'parts' => array_map(fn(Tried $t): string => $t->layout->words($this->plan), $parts),
+            'parts' => array_map(fn(LayoutTrial $t): string => $t->layout->words($this->plan), $parts),
             'cost' => MovingFigures::cost($made, $moving)->toArray(),
             'quote' => $change->figure()->toArray(),
             'joints' => $moving->joints(),
             'boxes' => $moving->boxes(),
             'evenness' => sprintf(
                 '%.2f',
-                min(array_map(static fn(Tried $t): float => $t->judge->evenness, $parts) ?: [0.0]),
+                min(array_map(static fn(LayoutTrial $t): float => $t->judge->evenness, $parts) ?: [0.0]),
             ),
             'bill' => $change->toArray(),
             'take' => $this->change($parts)?->toArray() ?? [],
         ];
     }
 
-    /** @param  list<Tried>  $parts */
+    /** @param  list<LayoutTrial>  $parts */
     private function label(array $parts): string
     {
-        return implode('; ', array_map(fn(Tried $t): string => $t->layout->words($this->plan), $parts));
+        return implode('; ', array_map(fn(LayoutTrial $t): string => $t->layout->words($this->plan), $parts));
     }
 
-    private function tables(Tried $tried): Tables
+    private function tables(LayoutTrial $tried): Tables
     {
         foreach ($this->groups as $group) {
             if (

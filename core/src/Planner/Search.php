@@ -26,7 +26,7 @@ final class Search
     /** How many that do not hold are kept to tell why. */
     private const REASONS = 3;
 
-    /** @var array<string, Tried> by the decisions */
+    /** @var array<string, LayoutTrial> by the decisions */
     private array $tried = [];
 
     /** @var array<string, FeedBound> by the way of feeding */
@@ -60,7 +60,7 @@ final class Search
         int $limit = PHP_INT_MAX,
         int $most = self::MOST,
         bool $rough = false,
-    ): Found {
+    ): SearchResult {
         $nearest = null;
         $cheaper = [];
         $bound = 0;
@@ -77,7 +77,7 @@ final class Search
                 $this->watch->look(self::names($runs));
             }
             if ($bound > $limit || $seen > self::SEEN) {
-                return new Found(
+                return new SearchResult(
                     best: null,
                     nearest: $nearest,
                     bound: $bound,
@@ -101,7 +101,7 @@ final class Search
                 continue;
             }
             if ($count++ >= $most) {
-                return new Found(
+                return new SearchResult(
                     best: null,
                     nearest: $nearest,
                     bound: $bound,
@@ -111,7 +111,7 @@ final class Search
             }
             $tried = $this->try($layout, $runs);
             if ($tried->judge->holds()) {
-                return new Found(
+                return new SearchResult(
                     best: $tried,
                     nearest: $nearest,
                     bound: $bound,
@@ -127,14 +127,20 @@ final class Search
             }
         }
 
-        return new Found(best: null, nearest: $nearest, bound: $bound, exact: true, cheaper: array_values($cheaper));
+        return new SearchResult(
+            best: null,
+            nearest: $nearest,
+            bound: $bound,
+            exact: true,
+            cheaper: array_values($cheaper),
+        );
     }
 
     /**
      * The limits of which no layout holds all: the fewest, and the first of those; with the nearest layout.
      *
      * @param  non-empty-list<Run>  $runs
-     * @return array{list<string>, Tried|null, bool} limits, nearest, whether every layout was tried
+     * @return array{list<string>, LayoutTrial|null, bool} limits, nearest, whether every layout was tried
      *
      * @throws Stopped
      */
@@ -166,13 +172,13 @@ final class Search
      *
      * @throws Stopped
      */
-    public function try(Layout $layout, array $runs): Tried
+    public function try(Layout $layout, array $runs): LayoutTrial
     {
         $key = $layout->key();
         if (!isset($this->tried[$key])) {
             $this->watch->step(self::names($runs));
             $made = $layout->built($this->alone($runs), $this->tables, $this->shelf);
-            $this->tried[$key] = new Tried(
+            $this->tried[$key] = new LayoutTrial(
                 layout: $layout,
                 judge: Judge::of($made, array_values($made->runs)),
                 cost: $layout->cost($this->tables),

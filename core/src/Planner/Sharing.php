@@ -11,7 +11,7 @@ use EmberDusk\Plan\Run;
 final readonly class Sharing
 {
     /**
-     * Runs that are planned together: they could share a supply. Runs whose kit is pinned stay with those that share theirs.
+     * Groups of runs that are planned together: they could share a supply. Runs with pinned kit stay with their sharers.
      *
      * @param  list<Run>  $runs
      * @return list<non-empty-list<Run>> in the order of the ids

@@ -7,7 +7,7 @@ namespace EmberDusk\Planner;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 
-/** A shelf with one supply more, which nobody can buy: a hub that holds its volts. */
+/** A shelf with one ideal supply added: a hub of constant volts. */
 final readonly class ShelfWithIdeal implements ShelfSource
 {
     public function __construct(private ShelfSource $shelf, private KitSnapshot $hub) {}

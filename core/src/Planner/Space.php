@@ -6,7 +6,7 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\KitSnapshot;
 
-/** Lists of what can be chosen once it is settled who shares what and where it stands; a place in it is one number for each list. */
+/** Lists of choices once sharing and positions are fixed; a point is one number per list. */
 final readonly class Space
 {
     /**

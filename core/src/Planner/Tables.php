@@ -27,7 +27,7 @@ use EmberDusk\Survey\TapeNotes;
 /** Everything that can be chosen for the runs of one place, with its price in hundredths of the smallest coin. What has no price is not proposed. */
 final class Tables
 {
-    /** What the pattern of a tapped leg begins with. */
+    /** Key prefix of a tapped leg's pattern. */
     public const LEG = 'leg ';
 
     public readonly Routes $routes;
@@ -37,7 +37,7 @@ final class Tables
     /** @var array<string, list<FeedOption>> */
     private array $feeds = [];
 
-    /** @var array<string, array<string, FeedOption>> by what was decided */
+    /** @var array<string, array<string, FeedOption>> by decision */
     private array $byDecision = [];
 
     /** @var array<string, array<string, list<int>>> */
@@ -85,7 +85,7 @@ final class Tables
      * Controllers that suit a strip and carry all the metres.
      *
      * @param  non-empty-list<Run>  $runs  that share it
-     * @param  bool  $all  also those that carry too little
+     * @param  bool  $all including undersized ones
      * @return list<KitSnapshot>
      */
     public function controllers(array $runs, bool $all): array
@@ -220,7 +220,7 @@ final class Tables
             [$near, $far, $lead] = $leg->from(fn(LegEnd $e): float => $this->routes->lead($place, $e));
             $used = new LegUse($leg, $near, $far, $lead);
             $pads = [$near->pad, $far->pad];
-            // What leads to the leg is new cable and joined at both its ends; the leg itself at its far one.
+            // The lead to the leg is new cable, joined at both ends; the leg itself at its far one.
             $cost += $this->costs->cable($tails[0], $lead);
             $joints += Joints::ofTail($this->partCosts->cores($run, $tails[0]));
         }
@@ -262,7 +262,7 @@ final class Tables
     }
 
     /**
-     * What is pinned, as it is now.
+     * Pinned parts, as they are now.
      *
      * @param  non-empty-list<Run>  $runs
      * @return list<KitSnapshot>|null null where nothing is

@@ -8,7 +8,7 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** Which cables feed the pads of a run: one kind of the shelf for all, or those that are pinned. */
+/** Cables to the pads of a run: one kind of the shelf for all, or the pinned ones. */
 final readonly class TailCables
 {
     /**

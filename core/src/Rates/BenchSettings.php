@@ -8,8 +8,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
 /**
- * What is set while the lamps of the kit can still be seen, before it is mounted: the one list (common practice, no source). The
- * fourth channel comes before the count.
+ * Settings made while the lamps of the kit are still visible, before mounting: the one list (common practice, no source). The fourth channel comes
+ * before the count.
  */
 final readonly class BenchSettings
 {

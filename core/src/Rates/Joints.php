@@ -9,8 +9,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
 /**
- * Joints of one core, each counted once: a core at each end of a cable, all that meet at a splice as one a core, both ends of
- * a fuse, a core at both ends of a lead between sections, a core where the strip itself is joined.
+ * Joints per core, each counted once: a core at each end of a cable, a splice as one per core, both ends of a fuse, a core at both ends of a lead
+ * between sections, a core where the strip itself is joined.
  */
 final readonly class Joints
 {
@@ -76,7 +76,7 @@ final readonly class Joints
             self::ofSeams($plan, $run, $inStrip);
     }
 
-    /** Where a run's strip is joined end to end. */
+    /** Joints between strip ends of a run. */
     public static function ofSeams(Plan $plan, Run $run, int $places): int
     {
         return $plan->cores($run) * $places;
@@ -94,7 +94,7 @@ final readonly class Joints
         return $cores;
     }
 
-    /** What a cable leads to in the end, through splices. */
+    /** Final target of a cable, through splices. */
     private static function end(Plan $plan, LaidCable $cable): string
     {
         $end = $cable->to;

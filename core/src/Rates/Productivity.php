@@ -16,7 +16,7 @@ final readonly class Productivity
     /** Steps of a kind that were timed before the table is left. */
     public const LEAST = 3;
 
-    /** Of the table's times at best and at worst where nobody timed anything (common practice, no source). */
+    /** Range of the table's times without own times (common practice, no source). */
     private const GUESS = [0.7, 1.5];
 
     /** Student's t, one side 0.90, by degrees of freedom; between two the lower is taken, which is wider (printed tables, from memory). */

@@ -7,7 +7,7 @@ namespace EmberDusk\Rates;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** What the table of times counts at a run: metres, sections, ends, tests. */
+/** Units of a run for the table of times: metres, sections, ends, tests. */
 final readonly class RunUnits
 {
     /** Kinds of step that a choice of wiring moves: each part of a run is tested, cut and sealed by itself. */

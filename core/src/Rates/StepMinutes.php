@@ -44,29 +44,29 @@ final readonly class StepMinutes
         'again' => 30.0,
     ];
 
-    /** What a kind of step is, in words. */
+    /** Label of a kind of step. */
     public const WORDS = [
         'ask' => 'asking the client',
         'isolate' => 'isolating',
-        'out' => 'taking out what is there',
-        'trim' => 'taking trim off',
-        'back' => 'putting trim back',
+        'out' => 'removing existing lights',
+        'trim' => 'removing trim',
+        'back' => 'refitting trim',
         'trace' => 'tracing legs',
-        'dry' => 'dry runs',
+        'dry' => 'trial fits',
         'settings' => 'settings on the bench',
         'supply' => 'supplies and controllers',
-        'mains' => 'being there while mains is laid',
+        'mains' => 'waiting while mains is laid',
         'cables' => 'laying cables',
         'posts' => 'leads on battery posts',
         'strain' => 'strain clamps',
         'loose' => 'loose tests',
         'cut' => 'cutting',
-        'profile' => 'making up profile',
+        'profile' => 'assembling profile',
         'stick' => 'cleaning and sticking',
         'joints' => 'joints',
         'second' => 'second tests',
         'shake' => 'shake tests',
-        'apart' => 'taking apart to charge',
+        'apart' => 'removing a part to charge',
         'seal' => 'sealing',
         'diffuser' => 'diffusers',
         'fixtures' => 'fixtures',
@@ -74,7 +74,7 @@ final readonly class StepMinutes
         'join' => 'joining',
         'store' => 'storing states at power-on',
         'tidy' => 'tidying',
-        'again' => 'the visit to look again',
+        'again' => 'the follow-up visit',
         'travel' => 'travel',
     ];
 }

@@ -10,8 +10,8 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Terms;
 
 /**
- * What one more of a thing costs with the minutes that come with it, in whole hundredths of the smallest coin, so that sums
- * are the same in any order: prices of the shelf, unrounded minutes of this crew at the job's rate. Without mark-up and tax.
+ * Unit cost with its minutes, in hundredths of the smallest coin, so that sums do not depend on the order: prices of the shelf, unrounded minutes of
+ * this crew at the job's rate. Without mark-up and tax.
  */
 final readonly class UnitCosts
 {

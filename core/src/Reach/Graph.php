@@ -37,7 +37,7 @@ final readonly class Graph
     }
 
     /**
-     * Nodes whose loss parts what was one piece (articulation points; Tarjan, 1972), sorted.
+     * Nodes whose loss splits a connected graph (articulation points; Tarjan, 1972), sorted.
      *
      * @return list<string>
      */

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Reach;
 
 /**
- * What radio loses on its way inside a building: ITU-R P.1238-7, site-general (from memory): L = 20 log10 f + N log10 d + Lf - 28, f in MHz, d in
- * metres from 1 on, in dB. Walls are already inside N.
+ * Radio path loss inside a building: ITU-R P.1238-7, site-general (from memory): L = 20 log10 f + N log10 d + Lf - 28, f in MHz, d in metres from 1
+ * on, in dB. Walls are already inside N.
  */
 final readonly class PathLoss
 {
@@ -27,12 +27,12 @@ final readonly class PathLoss
 
     public const OFFICE_KEY = 'office';
 
-    /** Sent by what hangs on mains (common practice, no source), and heard at least (IEEE 802.15.4 at 2.4 GHz, from memory), in dBm. */
+    /** Sent by what depends on mains (common practice, no source), and heard at least (IEEE 802.15.4 at 2.4 GHz, from memory), in dBm. */
     public const SENT = 8.0;
 
     public const HEARD = -85.0;
 
-    /** What has to be left over, in dB: doors, people, a wet day. Common practice, no source. */
+    /** Required margin in dB: doors, people, wet weather. Common practice, no source. */
     public const MARGIN = 10.0;
 
     public static function of(float $metres, int $floors = 0, string $building = self::HOME_KEY): float
@@ -45,7 +45,7 @@ final readonly class PathLoss
             28.0;
     }
 
-    /** What is left over at the other end, in dB; below the margin it is no link to rely on. */
+    /** Remaining margin at the other end, in dB; below the required margin the link is unreliable. */
     public static function spare(float $metres, int $floors = 0, string $building = self::HOME_KEY): float
     {
         return self::SENT - self::of($metres, $floors, $building) - self::HEARD;

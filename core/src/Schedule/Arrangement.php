@@ -7,7 +7,7 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Values\Copies;
 
-/** How a job is gone about: the visits, what was moved, what waits for what besides the order of the trade. */
+/** Arrangement of the work: the visits, moved steps, and added waits. */
 final readonly class Arrangement
 {
     use Copies;
@@ -39,7 +39,7 @@ final readonly class Arrangement
             if ($n > 0 && $visits[$n - 1]->from === $visit->from) {
                 throw $f->invalid(
                     "visits/{$n}/from",
-                    "Two visits begin on {$visit->from}. Give one of them another day, or take it out.",
+                    "Two visits start on {$visit->from}. Give one of them another day, or remove it.",
                 );
             }
         }
@@ -85,7 +85,7 @@ final readonly class Arrangement
         return min($step->people, max([1, ...array_map(static fn(Visit $v): int => $v->people, $this->visits)]));
     }
 
-    /** Ways there and back of all people: one a visit and person. */
+    /** Ways back and forth of all people: one a visit and person. */
     public function journeys(): int
     {
         if ($this->visits === []) {

@@ -8,7 +8,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\SurveyedBanks;
 
-/** Steps of runs on a bank and of what moves: rings on the posts, a clamp where weight hangs, a shake test, taking apart to charge. */
+/** Steps of runs on a bank and of what moves: rings on the posts, a clamp where weight hangs, a shake test, removing a part to charge. */
 final class BatterySteps
 {
     public const CAUTION = 'A battery can short and burn: no ring on the hand, one tool at a time, posts covered. Fuse at the tap; no soldering on a battery.';
@@ -19,7 +19,7 @@ final class BatterySteps
     public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
 
     /**
-     * Before the loose test: the leads of its bank, and what holds them on what moves.
+     * Before the loose test: the leads of its bank, and their fixing on moving parts.
      *
      * @param  list<string>  $after
      * @return list<string> the steps after which all is held
@@ -33,7 +33,7 @@ final class BatterySteps
                     of: $run,
                     kind: 'posts',
                     title: 'crimp ring terminals, leads on the posts of ' . strtoupper($unit),
-                    why: 'A bare strand under a nut works loose; the fuse comes within 0.18 m of the post, its holder empty until the test.',
+                    why: 'Never clamp bare strands under a nut: they work loose. Fit the fuse within 0.18 m of the post; leave its holder empty until the test.',
                     units: 1.0,
                     people: 1,
                     tools: ['crimping tool', 'ring terminals', 'meter'],
@@ -47,8 +47,8 @@ final class BatterySteps
             $last[] = $this->list->of(
                 of: $run,
                 kind: 'strain',
-                title: 'clamp the leads where weight hangs, run them inside hollow parts',
-                why: 'Joints carry current, not weight; what hangs free is torn off.',
+                title: 'clamp the leads where they carry weight, run them inside hollow parts',
+                why: 'Joints carry current, not weight; loose leads get torn off.',
                 units: 1.0,
                 people: 1,
                 tools: ['strain clamps', 'edge guards'],
@@ -68,7 +68,7 @@ final class BatterySteps
                 of: $run,
                 kind: 'shake',
                 title: 'shake test',
-                why: 'Through its whole way, lit: what flickers is loose now and off tomorrow.',
+                why: 'Move it through its full travel while lit: flicker means a loose joint.',
                 units: 1.0,
                 people: 1,
                 tools: [],
@@ -79,8 +79,8 @@ final class BatterySteps
             $after = $this->list->of(
                 of: $run,
                 kind: 'apart',
-                title: 'take apart what is charged elsewhere, and put it back',
-                why: 'It has to come off by hand: plugs within reach, nothing under pull, which way round it goes is marked.',
+                title: 'remove the part that is charged elsewhere, and refit it',
+                why: 'It must come off by hand: plugs within reach, no strain, orientation marked.',
                 units: 1.0,
                 people: 1,
                 tools: ['labels'],

@@ -59,7 +59,7 @@ final readonly class CriticalPath
     /**
      * One longest way, from its first step to its last.
      *
-     * @param  array<string, Step>  $steps  by id, those that it was made of
+     * @param  array<string, Step>  $steps by id, the input
      * @return list<Step>
      */
     public function way(array $steps): array
@@ -84,7 +84,7 @@ final readonly class CriticalPath
 
     /**
      * @param  array<string, Step>  $steps
-     * @return list<string> ids, each after those that it waits for
+     * @return list<string> ids, each after its predecessors
      */
     private static function order(array $steps): array
     {

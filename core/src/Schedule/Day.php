@@ -16,7 +16,7 @@ final readonly class Day
         $day = $f->string($key, 10);
         $read = DateTimeImmutable::createFromFormat('!Y-m-d', $day);
         if ($read === false || $read->format('Y-m-d') !== $day || $day < '2000-01-01' || $day > '2999-12-31') {
-            throw $f->invalid($key, "“{$day}” is no day. Write one such as 2026-12-01.");
+            throw $f->invalid($key, "“{$day}” is not a date. Write it as 2026-12-01.");
         }
 
         return $day;

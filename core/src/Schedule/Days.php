@@ -33,7 +33,7 @@ final class Days
         $this->last = Day::after(max($today, $visits[count($visits) - 1]->from), self::MOST);
     }
 
-    /** @param  string  $today  YYYY-MM-DD: what is left is done from today on at the soonest */
+    /** @param  string  $today  YYYY-MM-DD: the rest is done from today on at the soonest */
     public static function of(Arrangement $arrangement, string $today): self
     {
         return new self(
@@ -105,7 +105,7 @@ final class Days
         return $n;
     }
 
-    /** The number of a day; null when nobody works on it. */
+    /** The number of a day; null for a day without work. */
     public function number(string $day): ?int
     {
         $n = $this->on($day);
@@ -147,7 +147,7 @@ final class Days
         return $this->days[$number];
     }
 
-    /** Adds a day when somebody works on it: of the last visit that has begun, while it has days left; after the last of all, as many as it takes. */
+    /** Adds a working day: to the last started visit, while it has days left; after the last of all, as many as needed. */
     private function add(string $day): void
     {
         $current = 0;

@@ -26,7 +26,7 @@ final class InstallSteps
     public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
 
     /**
-     * @param  list<string|null>  $devices  that it hangs on
+     * @param  list<string|null>  $devices  that it depends on
      * @param  array<string, LaidCable>  $ways  to it
      * @param  list<string>  $after
      * @return list<string> the steps after which all are there
@@ -66,7 +66,7 @@ final class InstallSteps
                 of: $of,
                 kind: 'supply',
                 title: $this->title($new),
-                why: 'Cables need something to begin at.',
+                why: 'Cables start at these units.',
                 units: count($new),
                 people: 1,
                 tools: ['drill', 'screwdriver'],
@@ -99,18 +99,18 @@ final class InstallSteps
             of: $unit,
             place: $this->plan->places[$of->place]->name ?? '',
             title: strtoupper($unit) . ": set its {$controller->setBy} on the bench",
-            why: 'On a bench supply of the strip’s volts, before it is mounted: its lamps cannot be seen afterwards.',
+            why: 'On a bench supply of the strip’s volts, before mounting: its lamps are hidden afterwards.',
             units: 1.0,
             people: 1,
             tools: ['bench supply'],
-            caution: 'Set it before power comes on.',
+            caution: 'Set it before power is switched on.',
             after: [],
             wait: 0,
             needs: [$this->plan->controllers[$unit]->kit],
         );
     }
 
-    /** The step in which mains comes to a supply that does not stand at an outlet. */
+    /** The step that brings mains to a supply away from outlets. */
     private function mains(Run|Fitting $of, string $unit, string $after): ?string
     {
         $supply = $this->plan->supplies[$unit] ?? null;
@@ -126,11 +126,11 @@ final class InstallSteps
             title: strtoupper($unit) .
                 ": mains from {$way->outlet}" .
                 ($way->metres > 0 ? ", {$this->plan->terms->say($way->metres)} of cable" : ', length to be measured'),
-            why: 'It does not stand at an outlet.',
+            why: 'It is not at an outlet.',
             units: 1.0,
             people: 1,
             tools: [],
-            caution: 'A licensed person lays and connects it, and local codes decide how. Our minutes are for being there.',
+            caution: 'A licensed person lays and connects it, and local codes decide how. Waiting time while the electrician works.',
             after: [$after],
         );
     }
@@ -178,7 +178,7 @@ final class InstallSteps
                 units: $metres,
                 people: 1,
                 tools: ['cutter', 'labels'],
-                caution: 'A ladder stands on firm ground and somebody holds it.',
+                caution: 'Set the ladder on firm ground, with a second person to hold it.',
                 after: $after,
             );
             $this->laid += array_fill_keys(array_keys($new), $step);

@@ -10,29 +10,29 @@ use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Source;
 
-/** Steps of what stands beside the chains of the runs: sets are laid, panels fixed, bridges plugged in, plugs fitted. */
+/** Steps of other items: sets are laid, panels mounted, bridges plugged in, plugs fitted. */
 final readonly class ItemSteps
 {
-    /** By kind of the shelf: what is done, why, tools, caution. */
+    /** By kind of kit: action, reason, tools, caution. */
     private const WORK = [
-        'remote' => ['cells in, zones labelled', 'A zone that nobody can name is not used.', ['labels'], ''],
+        'remote' => ['cells in, zones labelled', 'Label every zone.', ['labels'], ''],
         'panel' => [
-            'fix it, once it is joined',
-            'One that is fixed cannot be carried to its controller any more.',
+            'mount it after joining',
+            'Once mounted it cannot be carried to its controller.',
             ['screwdriver'],
             'Its mains is connected by a licensed person; local codes decide.',
         ],
         'board' => [
             'screw it into its box, set its jumpers',
-            'Volts and data pin by jumper: before anything is joined to it.',
+            'Set volts and data pin by jumper before you connect anything.',
             ['screwdriver', 'meter'],
             'Supply off while a jumper is set.',
         ],
-        'bridge' => ['plug it in, near what it reaches', 'Radio passes badly through metal boxes.', [], ''],
+        'bridge' => ['plug it in near its lights', 'Metal boxes block radio.', [], ''],
         'assistant' => ['set it up on the client’s account', 'The account stays with the client.', ['phone'], ''],
         'phone' => [
             'the app and its account on it',
-            'Some settings live in one phone only: the one that stays.',
+            'Some settings are stored in one phone only: use the client’s.',
             [],
             '',
         ],
@@ -43,22 +43,22 @@ final readonly class ItemSteps
             '',
         ],
         'rearranged' => [
-            'hang as many as may hang there, then all on',
-            'The client rearranges them: proved at the most.',
+            'mount the modules up to the limit, then switch all on',
+            'The client rearranges them: test at the maximum.',
             ['meter'],
             'Supply off before one is moved.',
         ],
         'plug' => [
             'fit it, pins in the order of its label',
-            'Both halves alike, then pulled at.',
+            'Same pin order on both halves; pull to test.',
             ['crimping or screw tool', 'meter'],
-            'Nothing is live while a plug is fitted.',
+            'Switch off before you fit a plug.',
         ],
         'fork' => [
             'fit it, each branch marked',
-            'Its stem carries what all branches take.',
+            'Its stem carries the current of all branches.',
             ['labels', 'meter'],
-            'Nothing is live while a plug is fitted.',
+            'Switch off before you fit a plug.',
         ],
     ];
 
@@ -101,7 +101,7 @@ final readonly class ItemSteps
         return $last;
     }
 
-    /** What its instructions say of jumpers and pins, behind the reason of its step. */
+    /** Jumper and pin instructions, added to the reason of its step. */
     private static function told(KitSnapshot $kit): string
     {
         $entry = new Fields($kit->written);
@@ -135,7 +135,7 @@ final readonly class ItemSteps
             of: $of,
             place: $name,
             title: "{$title}: fix supply and receiver of the set",
-            why: 'Its plugs reach no farther than its leads.',
+            why: 'Its plugs reach only as far as its leads.',
             units: (float) self::UNITS * $item->count,
             people: 1,
             tools: ['drill', 'screwdriver'],
@@ -149,11 +149,11 @@ final readonly class ItemSteps
             of: $of,
             place: $name,
             title: "{$title}: loose test",
-            why: 'The whole set is tried before anything is stuck.',
+            why: 'Test the whole set before you stick it.',
             units: (float) $item->count,
             people: 1,
             tools: [],
-            caution: 'Never cut a set that its leaflet does not let you cut.',
+            caution: 'Cut a set only where its instructions allow it.',
             after: [$fixed],
         );
 
@@ -161,8 +161,8 @@ final readonly class ItemSteps
             kind: 'stick',
             of: $of,
             place: $name,
-            title: "{$title}: clean, then stick in short stretches",
-            why: 'It holds on clean ground only; no creases.',
+            title: "{$title}: clean, then stick in short sections",
+            why: 'It sticks to clean surfaces only; no creases.',
             units: $run?->length() ?? 1.0,
             people: 1,
             tools: ['cleaning alcohol', 'roller'],

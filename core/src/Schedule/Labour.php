@@ -8,13 +8,13 @@ use EmberDusk\Plan\Terms;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Rates\StepMinutes;
 
-/** Unrounded minutes of all people together, kind by kind of step, with the ways there and back. Fives are for the calendar. */
+/** Unrounded minutes of all people together, kind by kind of step, with the ways back and forth. Fives are for the calendar. */
 final readonly class Labour
 {
     /**
      * @param  array<string, float>  $minutes  by kind of StepMinutes::WORDS
      * @param  array<string, array{float, float}>  $ranges  at best and at worst, likewise
-     * @param  int  $visits  ways there and back, without the one to look again
+     * @param  int  $visits  ways back and forth, without the one to look again
      */
     private function __construct(public array $minutes, public array $ranges, public int $visits) {}
 

@@ -7,7 +7,7 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
-/** What it costs to move a step to another time, and which rules that breaks. */
+/** Cost of moving a step to another time, and the rules that it breaks. */
 final readonly class Move
 {
     /** @param  list<string>  $broken  rules, each with what to do; none when the step can be there */
@@ -27,7 +27,7 @@ final readonly class Move
         $after = $remaining->arranged($remaining->arrangement->moved($pin->step, $pin));
         $broken = self::broken($remaining, $step, $pin);
         if ($broken === [] && $after->timetable->begins[$pin->step] !== self::minute($remaining->days, $pin)) {
-            $broken[] = 'Nobody is free then: another step was moved to that time. Move that one first.';
+            $broken[] = 'No one is free then: another step was moved to that time. Move that one first.';
         }
 
         return new self($broken, $remaining, $after);
@@ -48,7 +48,7 @@ final readonly class Move
         }
         if ($step->minutes <= Timetable::DAY && $pin->from + $step->minutes > Timetable::DAY) {
             $broken[] = sprintf(
-                'It takes %d minutes and would run past the end of the day. Begin it at %s at the latest.',
+                'It takes %d minutes and would run past the end of the day. Start it at %s at the latest.',
                 $step->minutes,
                 self::clock(Timetable::DAY - $step->minutes),
             );
@@ -83,17 +83,17 @@ final readonly class Move
             }
         }
         if ($at < $remaining->soonest) {
-            $broken[] = 'That time is over. Move it to one that is to come.';
+            $broken[] = 'That time is over. Move it to a later time.';
         } elseif (($remaining->held[$step->id] ?? 0) > $at) {
             $broken[] =
-                'What it comes after has not cured then: it has on ' . $days->words($remaining->held[$step->id]) . '.';
+                'The step before it has not cured then: it has on ' . $days->words($remaining->held[$step->id]) . '.';
         }
 
         return $broken;
     }
 
     /**
-     * A step and all that comes before it.
+     * A step and all its predecessors.
      *
      * @param  array<string, Step>  $steps
      * @return array<string, Step>

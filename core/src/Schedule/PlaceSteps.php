@@ -9,7 +9,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\Present;
 use EmberDusk\Survey\TapeNotes;
 
-/** Steps that a place itself asks for: what is asked of the client, what is taken out, trim that comes off and goes back on. */
+/** Steps of a place: questions to the client, removals, trim off and on. */
 final class PlaceSteps
 {
     private bool $asked = false;
@@ -29,11 +29,11 @@ final class PlaceSteps
             of: $id,
             place: $name,
             title: 'Ask the client before the visit: ' . implode('; ', $needs),
-            why: 'What nobody asked for stops a join on the day. A password is typed by the client and never written down.',
+            why: 'Missing details stop a join on the day. The client types the password; never write it down.',
             units: 1.0,
             people: 1,
             tools: ['phone'],
-            caution: 'What disturbs the phone is put off, and on again afterwards.',
+            caution: 'Switch off phone notifications, and on again afterwards.',
             after: [],
         );
     }
@@ -52,13 +52,13 @@ final class PlaceSteps
                 kind: 'out',
                 of: $id,
                 place: $name,
-                title: 'Take out ' . self::said($out),
-                why: 'What hangs there now is in the way, or would light beside it.',
+                title: 'Remove ' . self::said($out),
+                why: 'The existing lights are in the way, or would add to the new ones.',
                 units: array_sum(array_map(static fn(Present $p): float => $p->count, $out)),
                 people: 1,
                 tools: ['screwdriver', 'voltage tester'],
                 caution: 'Dead ends go into terminals in a closed box' .
-                    ($this->plan->onMains() ? '; a licensed person does what is fixed to mains.' : '.'),
+                    ($this->plan->onMains() ? '; fixed mains wiring is for a licensed person.' : '.'),
                 after: $after,
             );
         }
@@ -68,11 +68,11 @@ final class PlaceSteps
                 of: $id,
                 place: $name,
                 title: 'Take off ' . self::trims($trim),
-                why: 'Numbered on the back, so that it goes back where it was.',
+                why: 'Number it on the back to refit it in its place.',
                 units: self::metres($trim),
                 people: 1,
                 tools: ['pry bar', 'labels'],
-                caution: 'Look for cables before a nail goes back.',
+                caution: 'Check for cables before you nail.',
                 after: $after,
             );
         }
@@ -97,11 +97,11 @@ final class PlaceSteps
                 of: $id,
                 place: $name,
                 title: 'Put back ' . self::trims($trim),
-                why: 'After the last test: what is behind it is not reached any more.',
+                why: 'After the last test: the wiring behind it is then out of reach.',
                 units: self::metres($trim),
                 people: 1,
                 tools: ['hammer'],
-                caution: 'No nail where the new cable lies.',
+                caution: 'Do not nail where the new cable is.',
                 after: $after,
             ),
         ];
@@ -130,7 +130,7 @@ final class PlaceSteps
             array_filter([
                 $network ? 'the network’s name and band, whether it is a guest network, who types its password' : null,
                 $account ? 'who owns the app’s account and has its rights' : null,
-                $phone ? 'which phone stays' : null,
+                $phone ? 'which phone the client will use' : null,
             ]),
         );
     }

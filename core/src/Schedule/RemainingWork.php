@@ -6,14 +6,14 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Values\Copies;
 
-/** What is left of the work, laid onto the days: without what is done, of which some may still have to cure. */
+/** Remaining work on the days: without finished steps, some of which may still cure. */
 final readonly class RemainingWork
 {
     use Copies;
 
     /**
      * @param  array<string, Step>  $steps  all of the job by id, in the order of the trade
-     * @param  array<string, Step>  $left  those that are not done, without waits for what is
+     * @param  array<string, Step>  $left unfinished steps, without waits for finished ones
      * @param  array<string, int>  $here  minute of work from which a part is here, by shelf id
      * @param  array<string, int>  $held  minute of work before which a step cannot begin
      * @param  int  $soonest  minute of work that has come by now

@@ -53,10 +53,10 @@ final readonly class RunJoints
     public function why(): string
     {
         if ($this->soldered()) {
-            return 'Leads marked and tinned, both sides, then joined and cleaned with alcohol.';
+            return 'Mark and tin the leads on both sides, join them, clean with alcohol.';
         }
 
-        return 'Every core by its mark, then pulled at.';
+        return 'Every core by its mark; pull to test.';
     }
 
     /** @return list<string> */
@@ -72,10 +72,10 @@ final readonly class RunJoints
     public function caution(): string
     {
         if ($this->soldered()) {
-            return 'Flux fumes: air. Hot iron: a stand.';
+            return 'Ventilate flux fumes. Keep the hot iron in a stand.';
         }
 
-        return 'Nothing is live while a joint is made.';
+        return 'Switch off before you make a joint.';
     }
 
     private function soldered(): bool

@@ -12,7 +12,7 @@ use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\RunUnits;
 
 /**
- * The steps of one run after another: dry run, settings, supply, cables, loose test, profile or sticking, joints, second test, sealing,
+ * The steps of one run after another: trial fit, settings, supply, cables, loose test, profile or sticking, joints, second test, sealing,
  * curing, diffuser.
  */
 final readonly class RunSteps
@@ -42,7 +42,7 @@ final readonly class RunSteps
         $dry = $this->list->of(
             of: $run,
             kind: 'dry',
-            title: 'dry run',
+            title: 'trial fit',
             why: 'Lay it out, plug it in, see that the connector lands where it should.',
             units: $units['dry'],
             people: 2,
@@ -56,7 +56,7 @@ final readonly class RunSteps
                 of: $run,
                 kind: 'settings',
                 title: 'set on the bench: ' . BenchSettings::said($settings),
-                why: 'On a bench supply of the strip’s volts, before anything is mounted: its lamps cannot be seen afterwards.',
+                why: 'On a bench supply of the strip’s volts, before mounting: its lamps are hidden afterwards.',
                 units: $units['settings'] ?? 0.0,
                 people: 1,
                 tools: ['bench supply', 'phone'],
@@ -75,7 +75,7 @@ final readonly class RunSteps
             of: $run,
             kind: 'loose',
             title: 'loose test',
-            why: 'The whole thing is tried before anything is stuck: single channels, white, one mix.',
+            why: 'Test everything before you stick it: single channels, white, one mix.',
             units: $units['loose'],
             people: 1,
             tools: ['meter', 'bench supply'],
@@ -86,9 +86,9 @@ final readonly class RunSteps
         $measured = $making->cut === '' ? $profile : $making->cut === 'before';
         $fixed = $loose;
         if ($measured) {
-            $why = 'At marks only, beforehand: measure twice.';
+            $why = 'Cut only at the marks. Measure twice.';
             if ($profile) {
-                $why = 'At marks only; it has to fit before it goes into profile.';
+                $why = 'Cut only at the marks; check the fit before it goes into profile.';
             }
             $fixed = $this->list->of(
                 of: $run,
@@ -105,9 +105,9 @@ final readonly class RunSteps
             $fixed = $this->list->of(
                 of: $run,
                 kind: 'profile',
-                title: 'make up profile on the bench, then up with it',
+                title: 'assemble the profile on the bench, then mount it',
                 why: sprintf(
-                    'Strip into profile, clips on its back every %.2f m, profile up; the diffuser comes last.',
+                    'Strip into profile, clips on its back every %.2f m, mount the profile; fit the diffuser last.',
                     Fixings::ANCHOR,
                 ),
                 units: $units['profile'],
@@ -120,8 +120,8 @@ final readonly class RunSteps
             $fixed = $this->list->of(
                 of: $run,
                 kind: 'stick',
-                title: 'clean, then stick in short stretches',
-                why: 'It holds on clean ground only; no creases.',
+                title: 'clean, then stick in short sections',
+                why: 'It sticks to clean surfaces only; no creases.',
                 units: $units['stick'],
                 people: 1,
                 tools: ['cleaning alcohol', 'roller'],
@@ -134,7 +134,7 @@ final readonly class RunSteps
                 of: $run,
                 kind: 'cut',
                 title: 'cut to length at the end without a feed',
-                why: 'At marks only; what is fixed already cannot come up short.',
+                why: 'Cut only at the marks, after mounting, so that it cannot come up short.',
                 units: $units['cut'],
                 people: 1,
                 tools: ['scissors'],
@@ -152,7 +152,7 @@ final readonly class RunSteps
             of: $run,
             kind: 'second',
             title: 'second test',
-            why: 'After the joints and before sealing: what is wrong is still within reach.',
+            why: 'After the joints and before sealing: faults are still within reach.',
             units: $units['second'],
             people: 1,
             tools: ['meter'],
@@ -191,7 +191,7 @@ final readonly class RunSteps
                 of: $run,
                 kind: 'diffuser',
                 title: 'diffuser on',
-                why: 'Last, when nothing has to be reached any more.',
+                why: 'Last, when nothing behind it has to be reached.',
                 units: $units['diffuser'],
                 people: 1,
                 tools: [],

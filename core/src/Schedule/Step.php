@@ -7,14 +7,14 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Values\Copies;
 
-/** One step of the work: who, how long, with what, after which others, and what has to pass before the next. */
+/** One step of the work: people, duration, tools, predecessors, and delay before the next. */
 final readonly class Step
 {
     use Copies;
 
     /**
      * @param  string  $kind  of StepMinutes::MINUTES
-     * @param  float  $units  metres, joints, pieces that the table of times goes by
+     * @param  float  $units metres, joints, pieces for the table of times
      * @param  float  $table  minutes of work by the table of times
      * @param  float  $work  minutes as this crew does it, of each person
      * @param  int  $minutes  the same in fives, for the calendar

@@ -11,7 +11,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Rates\StepMinutes;
 
-/** The steps of a job as they are written down, each with its minutes and with the parts that it needs here. */
+/** The steps of a job, each with its minutes and its parts. */
 final class StepList
 {
     /** Groups of the parts list that must be here for a step. */
@@ -44,7 +44,7 @@ final class StepList
         }
     }
 
-    /** @return list<Step> as they were added */
+    /** @return list<Step> in the order added */
     public function steps(): array
     {
         return $this->steps;

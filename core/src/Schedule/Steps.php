@@ -91,7 +91,7 @@ final class Steps
                 of: $id,
                 place: $name,
                 title: 'Take the fuses out of the battery taps',
-                why: 'Before anything is touched.',
+                why: 'Before you touch anything.',
                 units: 1.0,
                 people: 1,
                 tools: ['meter'],
@@ -104,11 +104,11 @@ final class Steps
                 of: $id,
                 place: $name,
                 title: 'Isolate and prove dead',
-                why: 'Before anything is touched.',
+                why: 'Before you touch anything.',
                 units: 1.0,
                 people: 1,
                 tools: ['voltage tester'],
-                caution: 'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: a switch that is off proves nothing.',
+                caution: 'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: a switch in the off position proves nothing.',
                 after: [],
             );
         }
@@ -120,11 +120,11 @@ final class Steps
                 of: $id,
                 place: $name,
                 title: 'Disconnect and trace every leg, label both ends',
-                why: 'What a wall hides is known only by its tone.',
+                why: 'Only the tone shows where cables run in the wall.',
                 units: count($legs),
                 people: 2,
                 tools: ['continuity tester', 'labels'],
-                caution: 'Every leg is off at both ends before the tester is on it.',
+                caution: 'Disconnect every leg at both ends before you connect the tester.',
                 after: [$isolate],
             );
         }
@@ -140,14 +140,14 @@ final class Steps
         $joined = $this->joins->of($id, $name, $runs);
         $caution = 'Keep extra-low voltage apart from mains in every box.';
         if ($battery) {
-            $caution = 'Cover the posts; nothing that conducts lies loose near them.';
+            $caution = 'Cover the posts; keep loose metal away from them.';
         }
         $this->list->add(
             kind: 'tidy',
             of: $id,
             place: $name,
             title: 'Tidy, tie leads, close boxes',
-            why: 'Last, so that nothing is opened again.',
+            why: 'Last, so that nothing has to be opened again.',
             units: 1.0,
             people: 1,
             tools: ['ties'],

@@ -7,8 +7,8 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Values\Refusal;
 
 /**
- * Steps laid onto the days of work: of those that can begin, the one that may begin least late first, each as soon as its people are
- * free, its parts are here and it fits into the day. What was moved keeps its people free at its time. Curing goes on at night.
+ * Steps scheduled on the working days: of those that can start, the one with the least slack first, each as soon as its people are free, its parts
+ * are here and it fits into the day. A moved step reserves its people at its time. Curing continues at night.
  *
  * Times are minutes of work from the first day's begin, DAY of them a day.
  */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
-/** What has to be waited for, curing and parts on the way, and what can be done meanwhile. */
+/** Waits for curing and parts on the way, and the work possible meanwhile. */
 final readonly class Waits
 {
     /**

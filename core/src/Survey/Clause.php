@@ -11,7 +11,7 @@ final class Clause
 {
     private const NOTATION = ['start', 'left', 'right', 'close', 'gap', 'at', 'down', ...SiteReader::KEYWORDS];
 
-    /** Every word of the notation, for who shows what is read as one. */
+    /** Keywords of the notes, for highlighting. */
     public const WORDS = [...self::NOTATION, 'up', 'and', 'to'];
 
     private int $at = 0;
@@ -53,7 +53,7 @@ final class Clause
         }
         if ($comma->text !== ',') {
             throw new SlipFound(
-                $this->slip($comma, "“{$comma->text}” is not expected here: what is said next comes after a comma."),
+                $this->slip($comma, "“{$comma->text}” is not expected here: start the next item after a comma."),
             );
         }
         $this->take();
@@ -62,7 +62,7 @@ final class Clause
     }
 
     /**
-     * What to throw when a word means nothing there.
+     * Error for a word that is not understood there.
      *
      * @param  list<string>  $known
      */
@@ -70,14 +70,16 @@ final class Clause
     {
         foreach ($known as $one) {
             if (self::alike(mb_strtolower($word->text), $one)) {
-                return new SlipFound($this->slip($word, "“{$word->text}” says nothing of {$of}. Meant {$one}?", $one));
+                return new SlipFound(
+                    $this->slip($word, "“{$word->text}” is not understood for {$of}. Did you mean {$one}?", $one),
+                );
             }
         }
 
         return new SlipFound(
             $this->slip(
                 $word,
-                "“{$word->text}” says nothing of {$of}. Known are " . implode(', ', $known) . $also . '.',
+                "“{$word->text}” is not understood for {$of}. Possible: " . implode(', ', $known) . $also . '.',
             ),
         );
     }
@@ -91,7 +93,7 @@ final class Clause
             (int) $word->text < 1 ||
             (int) $word->text > $most
         ) {
-            throw new SlipFound($this->slip($word, "Here stands {$expected}, a whole number from 1 to {$most}."));
+            throw new SlipFound($this->slip($word, "Expected {$expected}, a whole number from 1 to {$most}."));
         }
 
         return (int) $word->text;
@@ -109,17 +111,17 @@ final class Clause
         $found = [];
         $pattern = '/^(' . Number::PATTERN . ')(' . implode('|', $units) . ')?$/i';
         if ($word === null || preg_match($pattern, $word->text, $found) !== 1) {
-            throw new SlipFound($this->slip($word, "Here stands {$expected}."));
+            throw new SlipFound($this->slip($word, "Expected {$expected}."));
         }
         if (!isset($found[2])) {
             $unit = $this->take();
             if ($unit === null || !$unit->is(...$units)) {
-                throw new SlipFound($this->slip($unit, "Here stands {$expected}: the unit is missing."));
+                throw new SlipFound($this->slip($unit, "Expected {$expected}: the unit is missing."));
             }
         }
         $value = Number::read($found[1]) ?? 0.0;
         if ($value < $least || $value > $most) {
-            throw new SlipFound($this->slip($word, "Here stands {$expected}, from {$least} to {$most}."));
+            throw new SlipFound($this->slip($word, "Expected {$expected}, from {$least} to {$most}."));
         }
 
         return $value;
@@ -193,17 +195,21 @@ final class Clause
 
     private function notNumber(Word $word, string $expected): Slip
     {
-        // A letter O for a nought, a letter l or I for a one: the slips of a thumb.
+        // A letter O for a zero, a letter l or I for a one: thumb typing errors.
         $mended = strtr($word->text, ['O' => '0', 'o' => '0', 'l' => '1', 'I' => '1']);
         if ($mended !== $word->text && Number::read($mended) !== null && preg_match('/\d/', $word->text) === 1) {
-            return $this->slip($word, "“{$word->text}” has a letter among its digits. Meant {$mended}?", $mended);
+            return $this->slip(
+                $word,
+                "“{$word->text}” has a letter among its digits. Did you mean {$mended}?",
+                $mended,
+            );
         }
         foreach (self::NOTATION as $known) {
             if (self::alike(mb_strtolower($word->text), $known)) {
-                return $this->slip($word, "“{$word->text}” is not a word of the notation. Meant {$known}?", $known);
+                return $this->slip($word, "“{$word->text}” is not understood. Did you mean {$known}?", $known);
             }
         }
 
-        return $this->slip($word, "“{$word->text}” stands where {$expected} belongs.");
+        return $this->slip($word, "Expected {$expected}, not “{$word->text}”.");
     }
 }

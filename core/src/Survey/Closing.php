@@ -24,8 +24,8 @@ final readonly class Closing
         $message =
             'The room does not close: ' .
             Length::say($missing, $sheet->system) .
-            ' lie between its last corner and its start.';
-        // When the missing stretch lies on the last leg's own line, its length is what was misread.
+            ' are missing between its last corner and its start.';
+        // If the gap is along the last wall, its length was misread.
         $along =
             ($corners[0]->x - $end->x) * sin(deg2rad($last->heading)) +
             ($corners[0]->y - $end->y) * cos(deg2rad($last->heading));
@@ -38,7 +38,7 @@ final readonly class Closing
                 line: $word->line,
                 column: $word->column,
                 length: $word->length(),
-                message: $message . " Meant {$instead}?",
+                message: $message . " Did you mean {$instead}?",
                 instead: $instead,
             );
         }

@@ -57,7 +57,7 @@ final readonly class Conductor
         'wall' => ['1' => 8.0, '1.5' => 10.0, '2.5' => 13.5, '4' => 17.5, '6' => 23.5, '10' => 32.0],
     ];
 
-    /** Where a leg runs, by the rows of that table: in an insulated wall, not touching its skin, where nobody knows better. */
+    /** Installation methods of that table; by default in an insulated wall, not touching its skin. */
     private const ROWS = ['surface' => 'surface', 'free' => 'surface', 'conduit' => 'conduit'];
 
     public const FIXED_SOURCE = 'BS 7671 table 4D5 (from memory)';
@@ -90,7 +90,7 @@ final readonly class Conductor
         return self::metric($size, $make);
     }
 
-    /** What is printed: "1.5 mm²" or "16 AWG". */
+    /** Printed size: "1.5 mm²" or "16 AWG". */
     public function label(): string
     {
         if ($this->system === 'awg') {
@@ -140,7 +140,7 @@ final readonly class Conductor
         $ohms =
             self::IEC60228[$make === 'solid' ? 'stranded' : $make][$key] ??
             throw new InvalidInput(
-                "No resistance is known for {$key} mm², {$make}: take one of " .
+                "No resistance is known for {$key} mm², {$make}: use one of " .
                     implode(', ', array_keys(self::IEC60228['flexible'])) .
                     ' mm², flexible, stranded or solid.',
             );
@@ -165,7 +165,7 @@ final readonly class Conductor
             $gauge !== floor($gauge)
         ) {
             throw new InvalidInput(
-                "No wire is {$gauge} AWG, {$make}: take a whole gauge from 0 to 40, solid, stranded or flexible.",
+                "No wire is {$gauge} AWG, {$make}: use a whole gauge from 0 to 40, solid, stranded or flexible.",
             );
         }
         $area = (M_PI / 4) * self::awgDiameter($gauge) ** 2;

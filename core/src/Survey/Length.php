@@ -31,13 +31,13 @@ final readonly class Length
         return self::IMPERIAL;
     }
 
-    /** A length as it is said: 3.80 m, or 12 ft 5 5/8 in. */
+    /** A length as typed: 3.80 m, or 12 ft 5 5/8 in. */
     public static function say(float $metres, string $system): string
     {
         return self::write($metres, $system) . ($system === self::METRIC ? ' m' : '');
     }
 
-    /** What would be written for so many metres: 3.80, or 12 ft 5 5/8 in, to the nearest sixteenth. */
+    /** Text for metres: 3.80, or 12 ft 5 5/8 in, to the nearest sixteenth. */
     public static function write(float $metres, string $system): string
     {
         if ($system === self::METRIC) {

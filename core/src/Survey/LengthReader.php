@@ -35,7 +35,7 @@ final readonly class LengthReader
             $unit = mb_strtolower($last->text);
         }
         if ($unit === null && $last !== $first) {
-            throw new SlipFound($clause->slip($last, 'After a fraction comes “in”.'));
+            throw new SlipFound($clause->slip($last, 'Type “in” after a fraction.'));
         }
         $metres = $value * Length::UNITS[$unit ?? 'm'];
         if ($unit === 'ft' || $unit === "'") {
@@ -47,7 +47,7 @@ final readonly class LengthReader
     }
 
     /**
-     * A length that stands alone, in metres.
+     * A length alone, in metres.
      *
      * @throws SlipFound when the text is none
      */
@@ -82,7 +82,7 @@ final readonly class LengthReader
             [$number, $last] = self::fraction($clause, $number, $last);
             $word = $clause->take();
             if ($word === null || !$word->is('in', '"')) {
-                throw new SlipFound($clause->slip($word, 'After feet come inches: their number, then “in”.'));
+                throw new SlipFound($clause->slip($word, 'Type inches after feet: a number, then “in”.'));
             }
             $last = $word;
         }
@@ -118,7 +118,7 @@ final readonly class LengthReader
         return [Number::read($found[1]), isset($found[2]) ? mb_strtolower($found[2]) : null];
     }
 
-    /** Whether a number, with a unit or without, stands there; a fraction belongs to the number before it. */
+    /** Whether a number follows, with or without a unit; a fraction belongs to the number before it. */
     public static function isNumber(Word $word): bool
     {
         return self::split($word)[0] !== null;

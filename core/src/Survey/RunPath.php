@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-/** Where a run lies: its sections as lines, their lengths, and the metres of lead between them. */
+/** Path of a run: its sections as lines, their lengths, and the metres of lead between them. */
 final readonly class RunPath
 {
     /**
@@ -25,7 +25,7 @@ final readonly class RunPath
         return array_sum($this->lengths);
     }
 
-    /** Where so many metres of strip from the start lie; what is beyond lies at the end. */
+    /** Point at a distance along the strip; beyond its end the end. */
     public function at(float $metres): Point
     {
         $last = $this->sections[0][0] ?? new Point(0.0, 0.0);

@@ -6,7 +6,7 @@ namespace EmberDusk\Survey;
 
 use EmberDusk\Values\InvalidInput;
 
-/** Notes of a place that nobody has measured yet: a run as long as somebody said, and what power there is. */
+/** Notes of an unmeasured place: a run with its stated length, and the available power. */
 final readonly class SaidNotes
 {
     /** Walls of a run whose ends meet, of equal length. */

@@ -22,14 +22,14 @@ final class TapeLengths
     {
         $measured = LengthReader::take($clause, $expected);
         if ($measured->metres <= 0 && !$nought) {
-            throw new SlipFound($clause->slip($measured->word, 'A length is more than nothing.'));
+            throw new SlipFound($clause->slip($measured->word, 'A length must be more than 0.'));
         }
         if ($measured->metres > self::LONGEST) {
             throw new SlipFound(
                 $clause->slip(
                     $measured->word,
                     sprintf(
-                        '%s is longer than the %d m that one leg may have. Was it meant in metres?',
+                        '%s is longer than the %d m that one leg may have. Did you mean metres?',
                         $measured->word->text,
                         self::LONGEST,
                     ),
@@ -42,8 +42,8 @@ final class TapeLengths
                 $clause->slip(
                     $measured->word,
                     $this->system === Length::METRIC
-                        ? 'These notes began in metres; write this length in metres too.'
-                        : 'These notes began in feet and inches; write this length so too.',
+                        ? 'These notes use metres; type this length in metres too.'
+                        : 'These notes use feet and inches; type this length in them too.',
                     Length::write($measured->metres, $this->system),
                 ),
             );

@@ -7,10 +7,9 @@ namespace EmberDusk\Survey;
 use EmberDusk\Survey\Site\SiteReader;
 
 /**
- * Reads tape notes: a clause a line or after `;`,
- * `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`,
- * `up|down LENGTH [run]`, `close`, runs of one leg parted by “and”; what is not wall begins with its kind (Site\SiteReader).
- * Lengths in metres, or in feet and inches, but not both in one text.
+ * Reads tape notes, one clause per line or after `;`: `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`,
+ * `up|down LENGTH [run]`, `close`; runs of one wall joined by “and”; other lines begin with their kind (Site\SiteReader). Lengths in metres, or in
+ * feet and inches, but not both in one text.
  *
  * A clause with a slip is left out of the sheet; the others stand.
  */
@@ -96,7 +95,7 @@ final class TapeNotes
                 $this->readStart($clause);
             } elseif ($word?->is('close')) {
                 $clause->take();
-                $clause->end('“close” stands alone.');
+                $clause->end('Type “close” alone on its line.');
                 $this->close = $word;
             } else {
                 $this->legs[] = $this->readLeg($clause);
@@ -111,7 +110,7 @@ final class TapeNotes
     {
         $word = $clause->take();
         if ($this->started || $this->legs !== []) {
-            throw new SlipFound($clause->slip($word, '“start” stands once, before the first wall.'));
+            throw new SlipFound($clause->slip($word, 'Type “start” once, before the first wall.'));
         }
         $this->started = true;
         $this->start = $clause->rest();
@@ -133,7 +132,7 @@ final class TapeNotes
                 $turnWord = $clause->take();
                 $turn = $clause->number($turnWord, 'an angle in degrees');
                 if ($turn <= 0 || $turn >= 180) {
-                    throw new SlipFound($clause->slip($turnWord, 'A turn lies between 0 and 180 degrees.'));
+                    throw new SlipFound($clause->slip($turnWord, 'A turn is between 0 and 180 degrees.'));
                 }
             }
             $this->heading += $word->is('left') ? -$turn : $turn;
@@ -141,7 +140,7 @@ final class TapeNotes
         $measured = $this->lengths->take($clause, 'a length, such as 3.80');
         $runs = $clause->peek() !== null && $clause->peek()->text !== ',' ? $this->runNames($clause) : [];
         if ($climbs) {
-            $clause->end('A climb has no gap: nothing may follow its run.');
+            $clause->end('A climb has no gap: end the line after its run.');
         }
         $gaps = [];
         while (($next = $clause->peek()) !== null) {
@@ -175,7 +174,7 @@ final class TapeNotes
             $and = $clause->take();
             $name = $this->runName($clause);
             if (in_array($name, $names, true)) {
-                throw new SlipFound($clause->slip($and, "“{$name}” stands on this leg twice."));
+                throw new SlipFound($clause->slip($and, "“{$name}” is on this wall twice."));
             }
             $names[] = $name;
         }
@@ -188,7 +187,7 @@ final class TapeNotes
         $word = $clause->take();
         if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
             throw new SlipFound(
-                $clause->slip($word, 'A run has a name of one word that begins with a letter, at most 24 letters.'),
+                $clause->slip($word, 'A run has a name of one word that starts with a letter, at most 24 letters.'),
             );
         }
         if (
@@ -199,8 +198,8 @@ final class TapeNotes
                 $clause->slip(
                     $word,
                     $word->is('gap')
-                        ? 'A comma stands before “gap”.'
-                        : "“{$word->text}” is a word of the notation and cannot name a run.",
+                        ? 'Type a comma before “gap”.'
+                        : "“{$word->text}” is a keyword of the notes and cannot be the name of a run.",
                 ),
             );
         }
@@ -211,9 +210,9 @@ final class TapeNotes
     /** @param  list<Gap>  $before */
     private function readGap(Clause $clause, float $leg, array $before): Gap
     {
-        $clause->keyword('gap', 'After a comma comes “gap”, its length, “at” and its place.');
+        $clause->keyword('gap', 'Type “gap”, its length, “at” and its distance after a comma.');
         $gap = $this->lengths->take($clause, 'the length of the gap');
-        $clause->keyword('at', 'After the gap’s length comes “at” and its distance from the leg’s start.');
+        $clause->keyword('at', 'Type “at” and the distance from the wall’s start after the gap’s length.');
         $place = $this->lengths->take($clause, 'the gap’s distance from the leg’s start', nought: true);
         [$length, $at] = [$gap->metres, $place->metres];
         if ($at + $length > $leg + 1e-9) {

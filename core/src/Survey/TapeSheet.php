@@ -7,7 +7,7 @@ namespace EmberDusk\Survey;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Copies;
 
-/** What the tape notes say, as geometry at true scale. */
+/** The tape notes as geometry at true scale. */
 final readonly class TapeSheet
 {
     use Copies;
@@ -125,7 +125,7 @@ final readonly class TapeSheet
         return null;
     }
 
-    /** Where something that the notes name is: a spot, the start, an opening; null where it is only known to be somewhere. */
+    /** Position of a named thing in the notes: a spot, the start, an opening; null if unknown. */
     public function named(string $name): ?Point
     {
         $same = static fn(string $other): bool => $other !== '' && mb_strtolower($other) === mb_strtolower($name);

@@ -7,10 +7,10 @@ namespace EmberDusk\Survey;
 use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\Site\Span;
 
-/** Puts what was changed on the sheet back into the notes: only the words that mean it, all others stay as they were typed. */
+/** Writes a change on the sheet back into the notes: replaces only the words concerned. */
 final readonly class TapeText
 {
-    /** The text with what stands between two columns of a line put otherwise. */
+    /** The text with a range of a line replaced. */
     public static function put(string $text, Span $span, string $instead): string
     {
         $lines = preg_split('/(\r\n|\r|\n)/', $text, -1, PREG_SPLIT_DELIM_CAPTURE);
@@ -24,7 +24,7 @@ final readonly class TapeText
         return implode('', $lines);
     }
 
-    /** The text with one slip mended. */
+    /** The text with one slip fixed. */
     public static function mended(string $text, Slip $slip): string
     {
         return self::put(
@@ -34,7 +34,7 @@ final readonly class TapeText
         );
     }
 
-    /** The text with a wall's length, counted from 0, as measured anew. Metres. */
+    /** The text with a wall's length, counted from 0, as measured again. Metres. */
     public static function legOf(string $text, int $leg, float $metres): string
     {
         $sheet = TapeNotes::read($text);
@@ -85,7 +85,7 @@ final readonly class TapeText
         );
     }
 
-    /** The text with what a trace found of a leg, in place of what was found before. */
+    /** The text with the trace result of a leg updated. */
     public static function traced(string $text, string $leg, string $found): string
     {
         $there = TapeNotes::read($text)->site->leg($leg);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Values;
 
-/** What is wrong or undecided: where, how much against which limit, on whose word, and what mends it. */
+/** A problem or an open decision: place, number, limit, source, and fixes. */
 final readonly class Finding
 {
     use Copies;

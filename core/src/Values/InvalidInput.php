@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Values;
 
-/** What was given cannot be used: a slip in a file, a value out of range, an id that nothing has. */
+/** Invalid input: an error in a file, a value out of range, an unknown id. */
 final class InvalidInput extends Refusal
 {
     /** Something is named that is not there. */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Values;
 
-/** Where a predicted value may lie, low to high. */
+/** Range of a predicted value, low to high. */
 final readonly class Range
 {
     public function __construct(public float $low, public float $high) {}

@@ -6,10 +6,10 @@ namespace EmberDusk\Values;
 
 use RuntimeException;
 
-/** Something that cannot be done: what is wrong in words for whoever asked, and where. Its class says which kind of trouble it is. */
+/** An action that is not possible: the reason for the user, and the place. Its class gives the kind of trouble. */
 abstract class Refusal extends RuntimeException
 {
-    /** @param  string  $pointer  JSON Pointer or word into what was given; empty where there is no place to name */
+    /** @param  string  $pointer JSON Pointer or word in the input; empty without a place */
     final public function __construct(
         string $message,
         public readonly string $pointer = '',

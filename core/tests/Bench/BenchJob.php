@@ -9,10 +9,10 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 
-/** A hall with all that a bench has to tell apart: 7.20 m of RGBW, 96 four-channel pixels in 52 and 44, a cove, a rail fed at both ends. */
+/** A hall with everything that a bench has to distinguish: 7.20 m of RGBW, 96 four-channel pixels in 52 and 44, a cove, a rail fed at both ends. */
 final readonly class BenchJob
 {
-    /** What is wrong in it: the switch, two leads exchanged, one loose; a data joint and a limit; a joint; a dead second feed. */
+    /** Its faults: the switch, two swapped leads, one loose; a data joint and a limit; a joint; a dead second feed. */
     public const FAULTS = ['leads@bar:1243:1:tunable', 'data@star:2', 'limit@star', 'joint@%s:to:1', 'feed@%s'];
 
     public static function plan(): Plan

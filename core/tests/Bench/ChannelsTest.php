@@ -28,7 +28,7 @@ final class ChannelsTest extends TestCase
     }
 
     /**
-     * Every permutation with none, one and two loose: what would light is reckoned here, the finder asks, and names the outputs and
+     * Every permutation with none, one and two loose: what would light is calculated here, the finder asks, and names the outputs and
      * colours concerned. Which of two loose leads is which, and at which end a lead is loose, no colour tells: one class.
      */
     #[DataProvider('kinds')]
@@ -89,14 +89,14 @@ final class ChannelsTest extends TestCase
             }
             [$finder, $asked] = self::asked($space, static fn(): int => Pixels::MANY);
             self::assertTrue(($finder->found()?->ways[0] ?? null) instanceof Pixels);
-            self::assertSame(1, $asked, 'many colours at once say it in one question');
+            self::assertSame(1, $asked, 'several colours at once say it in one question');
         }
     }
 
     /** @return iterable<string, array{string, array<int, int>, string, list<string>}> lit by the colour commanded; verdict; moves among those told */
     public static function worked(): iterable
     {
-        yield 'as it should' => ['rgbw', [1, 2, 4, 8], 'Every colour comes as it is commanded.', []];
+        yield 'as it should' => ['rgbw', [1, 2, 4, 8], 'Every colour lights as commanded.', []];
         yield 'blue and white exchanged, red loose' => [
             'rgbw',
             [0, 2, 8, 4],
@@ -119,7 +119,7 @@ final class ChannelsTest extends TestCase
             'rgbw',
             [2, 2, 2, 2],
             'The switch is left at tunable white, red is loose.',
-            ['Set the switch to RGBW, then ask the colours again: the leads are not told before.'],
+            ['Set the switch to RGBW, then test the colours again: the leads cannot be identified before.'],
         ];
         yield 'the switch at single colour' => ['rgbw', [15, 15, 15, 15], 'The switch is left at single colour.', []];
         yield 'a loose lead in the wrong output' => [
@@ -128,14 +128,14 @@ final class ChannelsTest extends TestCase
             'The lead of red is in output green, green is loose.',
             [
                 'Move the lead in output green to output red.',
-                'Seat the lead of green: it hangs loose at output red and belongs in output green.',
+                'Seat the lead of green: it is loose at output red and belongs in output green.',
             ],
         ];
         yield 'nothing at all' => [
             'rgbw',
             [0, 0, 0, 0],
-            'Nothing lights: the common lead is loose or exchanged with another, the strip has its common on the other side, or no volts come.',
-            ['Read the volts at the strip’s first pads, + against each return.'],
+            'Nothing lights: the common lead is loose or swapped with another, the strip has its common on the other side, or there is no voltage.',
+            ['Measure the volts at the strip’s first pads, + against each return.'],
         ];
     }
 
@@ -144,7 +144,7 @@ final class ChannelsTest extends TestCase
      * @param  list<string>  $moves
      */
     #[DataProvider('worked')]
-    public function test_what_is_wrong_and_what_to_move_is_said(
+    public function test_describes_the_fault_and_the_lead_to_move(
         string $kind,
         array $lit,
         string $verdict,
@@ -167,7 +167,7 @@ final class ChannelsTest extends TestCase
         self::assertNull($finder->next());
     }
 
-    /** What a wrong switch makes of a strip of two whites, by the falls back that are written down (common practice, no source). */
+    /** Effect of a wrong switch on a strip of two whites, by the documented fallbacks (common practice, no source). */
     public function test_two_whites_behind_a_wrong_switch(): void
     {
         $way = static fn(string $setting): array => array_map(

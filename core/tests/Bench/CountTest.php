@@ -8,10 +8,10 @@ use EmberDusk\Bench\Count\CountFinder;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The count of pixels is stepped to; what ends the light earlier is told apart from a count. */
+/** The pixel count is found step by step; other causes of an early end are distinguished from a count. */
 final class CountTest extends TestCase
 {
-    /** Whatever the true count, it is found; with the reckoned one right two answers are enough. */
+    /** Whatever the true count, it is found; with the calculated one right two answers are enough. */
     public function test_every_count_is_found(): void
     {
         foreach ([1, 2, 40, 93, 95, 96, 97, 99, 120, 300] as $true) {
@@ -52,7 +52,7 @@ final class CountTest extends TestCase
      * @param  array{string, int|null}  $wanted
      */
     #[DataProvider('dark')]
-    public function test_what_ends_the_light_is_told_apart(
+    public function test_distinguishes_causes_of_an_early_end(
         array $sections,
         bool $four,
         array $answers,
@@ -62,7 +62,7 @@ final class CountTest extends TestCase
         self::assertSame($wanted, [$finder->verdict, $finder->section ?? $finder->pixel]);
     }
 
-    public function test_answers_that_contradict_each_other_are_said_to(): void
+    public function test_reports_contradicting_answers(): void
     {
         $answers = [[96, 96], [90, CountFinder::OFF_THE_END]];
         self::assertSame('contradiction', CountFinder::of([52, 44], true, $answers)->verdict);

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\Faults\Belief;
-use EmberDusk\Bench\Faults\Chooses;
+use EmberDusk\Bench\Faults\ReadingChooser;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Spot;
 
-/** What people do: volts from the supply outwards, terminal after terminal, then pad after pad. */
-final readonly class EndToEnd implements Chooses
+/** The usual way: volts from the supply outwards, terminal after terminal, then pad after pad. */
+final readonly class EndToEnd implements ReadingChooser
 {
     public function next(Belief $belief, array $readings): ?array
     {

@@ -6,10 +6,10 @@ namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\BenchRun;
-use EmberDusk\Bench\Faults\Chooses;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\FaultWords;
 use EmberDusk\Bench\Faults\Predictions;
+use EmberDusk\Bench\Faults\ReadingChooser;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
@@ -19,7 +19,7 @@ use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Faults put into the wiring of the demo jobs and looked for with the meter that stands in. */
+/** Faults in the wiring of the demo jobs, found with the simulated meter. */
 final class FinderTest extends TestCase
 {
     use DemoIslands;
@@ -88,7 +88,7 @@ final class FinderTest extends TestCase
         Island $island,
         Predictions $predictions,
         int $seed,
-        Chooses $way,
+        ReadingChooser $way,
     ): BenchRun {
         return BenchRun::of(
             plan: $plan,
@@ -110,7 +110,7 @@ final class FinderTest extends TestCase
         }
     }
 
-    /** What is drawn moves a reading at a terminal or pad by three times what the meter may be off there. */
+    /** A drawn fault moves a reading at a terminal or pad by three times the meter error there. */
     public function test_faults_that_are_listed_are_large_enough_to_be_met(): void
     {
         foreach (self::ISLANDS as [$job, $run]) {
@@ -153,7 +153,7 @@ final class FinderTest extends TestCase
         }
         $belief = Belief::of($predictions, []);
         self::assertSame(
-            'K2: cable thinner or longer than planned (volts alone do not tell which)',
+            'K2: cable thinner or longer than planned (volts alone cannot show which)',
             (new FaultWords($plan))->class($belief, 'cable@k2'),
         );
     }
@@ -178,7 +178,7 @@ final class FinderTest extends TestCase
     }
 
     /** A reading at a pad that is not offered counts like one at those beside it: the same fault comes out. */
-    public function test_a_pad_between_those_that_are_offered_counts(): void
+    public function test_counts_a_pad_between_the_offered_ones(): void
     {
         [$plan, $island, $predictions] = self::island('observatory', 'cove');
         $spot = \EmberDusk\Bench\Meter\Spots::named($plan, $island, 'cove@5.00:1');

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\Faults\Belief;
-use EmberDusk\Bench\Faults\Chooses;
+use EmberDusk\Bench\Faults\ReadingChooser;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Multimeter;
 
 /** Both ends of the way first, then the middle of the half at whose ends one reading is as it should be and the other is not. */
-final readonly class Halving implements Chooses
+final readonly class Halving implements ReadingChooser
 {
     public function next(Belief $belief, array $readings): ?array
     {

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\Faults\Belief;
-use EmberDusk\Bench\Faults\Chooses;
 use EmberDusk\Bench\Faults\NextReading;
+use EmberDusk\Bench\Faults\ReadingChooser;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Spot;
 
-/** The next reading; the first one, which is the same whatever the fault is, looked for once an island. */
-final class KeptFirst implements Chooses
+/** The next reading; the first one, which does not depend on the fault, is searched once per island. */
+final class KeptFirst implements ReadingChooser
 {
     /** @var array{Spot, Command}|null */
     private ?array $first = null;

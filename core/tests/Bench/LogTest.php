@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Log\Calibration;
-use EmberDusk\Bench\Log\Doubt;
+use EmberDusk\Bench\Log\DoubtfulReading;
 use EmberDusk\Bench\Log\Evidence;
 use EmberDusk\Bench\Log\IslandIds;
 use EmberDusk\Bench\Log\LogCsv;
@@ -27,10 +27,10 @@ use EmberDusk\Values\Range;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What was read and seen: what counts, what is asked back, what a mend closes, what good wiring tells of the job's rails. */
+/** Readings and observations: which count, which are questioned, which a fix closes, and what good wiring shows about the job's rails. */
 final class LogTest extends TestCase
 {
-    public function test_a_mend_closes_what_was_seen_and_read_before_it_there_and_nowhere_else(): void
+    public function test_a_fix_closes_earlier_entries_at_its_place_only(): void
     {
         $plan = self::plan();
         $island = Island::all($plan)[0];
@@ -62,7 +62,7 @@ final class LogTest extends TestCase
         self::assertSame(['shelf', 'path'], $facts->borrowed());
     }
 
-    /** @return iterable<string, array{float, Range, float|null}> what was written, what is expected, what was meant; null without a doubt */
+    /** @return iterable<string, array{float, Range, float|null}> typed value, expected value, likely meaning; null without a doubt */
     public static function written(): iterable
     {
         $supply = new Range(23.7, 24.2);
@@ -83,7 +83,7 @@ final class LogTest extends TestCase
     #[DataProvider('written')]
     public function test_a_slip_of_the_pen_is_asked_back(float $value, Range $expected, ?float $meant): void
     {
-        $doubt = Doubt::of($value, 'V', $expected);
+        $doubt = DoubtfulReading::of($value, 'V', $expected);
         if ($meant === null) {
             self::assertNull($doubt);
         } else {
@@ -92,7 +92,7 @@ final class LogTest extends TestCase
         }
     }
 
-    public function test_what_is_doubted_or_gone_is_kept_and_counts_nothing_until_it_is_said_again(): void
+    public function test_doubted_or_obsolete_readings_are_kept_and_do_not_count_until_confirmed(): void
     {
         $plan = self::plan();
         $island = Island::all($plan)[0];
@@ -203,7 +203,7 @@ final class LogTest extends TestCase
         $shelf = $evidence->expected->range('full cove:rail1');
         $now = $calibration->range('full cove:rail1');
         self::assertLessThan(0.5 * (($shelf->high ?? 0) - ($shelf->low ?? 0)), ($now->high ?? 0) - ($now->low ?? 0));
-        // The soldered joint of 1 mohm, by its volts over what flows through it.
+        // The soldered joint of 1 mohm, from its volts and its current.
         [$joint] = $calibration->joints();
         self::assertEqualsWithDelta(0.001, $joint['was'], 1e-9);
         self::assertTrue($joint['now']->low <= 0.001 && $joint['now']->high >= 0.001);
@@ -219,7 +219,7 @@ final class LogTest extends TestCase
         );
     }
 
-    public function test_a_log_goes_out_as_csv_and_comes_in_as_it_was(): void
+    public function test_a_log_survives_csv_export_and_import(): void
     {
         $entries = [
             self::entry('reading', 'k2:drop:2', 'full', -0.0123),
@@ -264,15 +264,15 @@ final class LogTest extends TestCase
     {
         $head = "at,kind,place,command,value\n";
         yield 'a column is missing' => ["at,place\n2026-11-28,s1\n", '“kind” is missing'];
-        yield 'no time' => [$head . "soon,reading,s1,full,1\n", 'Line 2: “soon” is no time'];
-        yield 'no number' => [$head . "2026-11-28,reading,s1,full,much\n", 'Line 2: “much” is no number.'];
-        yield 'no kind' => [$head . "2026-11-28,guess,s1,full,1\n", 'Line 2: “guess” is none of'];
-        yield 'no place' => [$head . "2026-11-28,reading,S1 up,full,1\n", 'Line 2: “S1 up” is no place'];
+        yield 'no time' => [$head . "soon,reading,s1,full,1\n", 'Line 2: “soon” is not a time'];
+        yield 'no number' => [$head . "2026-11-28,reading,s1,full,much\n", 'Line 2: “much” is not a number.'];
+        yield 'no kind' => [$head . "2026-11-28,guess,s1,full,1\n", 'Line 2: “guess” is not one of'];
+        yield 'no place' => [$head . "2026-11-28,reading,S1 up,full,1\n", 'Line 2: “S1 up” is not a place'];
         yield 'nothing that can be commanded' => [
             $head . "2026-11-28,reading,s1,loud,1\n",
-            'Line 2: “loud” is nothing',
+            'Line 2: “loud” is not a command',
         ];
-        yield 'no value' => [$head . "2026-11-28,reading,s1,full,\n", 'Line 2: Say what was read or seen'];
+        yield 'no value' => [$head . "2026-11-28,reading,s1,full,\n", 'Line 2: Enter what was read or seen'];
     }
 
     #[DataProvider('damaged')]
@@ -283,7 +283,7 @@ final class LogTest extends TestCase
         LogCsv::read($text, '2026-12-01T00:00:00.000Z');
     }
 
-    public function test_entries_are_said_in_words(): void
+    public function test_describes_entries_as_text(): void
     {
         $plan = self::plan();
         $say = static fn(LogEntry $e): string => LogWords::of($plan, $e);
@@ -293,7 +293,7 @@ final class LogTest extends TestCase
             $say(self::entry('colour', 'shelf', 'colour:1', 0)),
         );
         self::assertSame('Shelf: 96 set, effects run off the end', $say(self::entry('count', 'shelf', 'count:96', -1)));
-        self::assertSame('Shelf: mended, joint', $say(self::entry('mend', 'shelf', '', null, text: 'joint')));
+        self::assertSame('Shelf: fixed, joint', $say(self::entry('mend', 'shelf', '', null, text: 'joint')));
         self::assertSame('k9:drop:1: 0.2', $say(self::entry('reading', 'k9:drop:1', 'full', 0.2)));
         self::assertSame('Cold today', $say(self::entry('remark', '', '', null, text: 'Cold today')));
     }

@@ -25,12 +25,12 @@ use EmberDusk\Values\InvalidInput;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What a meter reads at two points of a circuit, with and without a fault in it, against ngspice and hand calculation. */
+/** Meter readings at two points of a circuit, with and without a fault, against ngspice and hand calculation. */
 final class MeterTest extends TestCase
 {
     /**
-     * 2,000 counts and ±(0.5 % + 2 digits), by hand: 23.95 V stands in the range of 200 V, whose digit is 0.1 V; 4.7 mV in that of 0.2 V,
-     * whose digit is 0.1 mV (common practice, no source).
+     * 2,000 counts and ±(0.5 % + 2 digits), by hand: 23.95 V is in the range of 200 V, with a digit of 0.1 V; 4.7 mV in that of 0.2 V, with a digit
+     * of 0.1 mV (common practice, no source).
      */
     public function test_ranges_and_tolerance(): void
     {
@@ -156,8 +156,8 @@ final class MeterTest extends TestCase
         }
     }
 
-    /** Tolerances carried through: each alone is solved anew; the band holds every mixture of both. */
-    public function test_the_band_holds_whatever_rails_and_supplies_may_be(): void
+    /** Tolerances carried through: each alone is solved again; the band holds every mixture of both. */
+    public function test_the_band_covers_all_tolerances_of_rails_and_supplies(): void
     {
         $plan = JobFile::read(Demo::shipped('observatory'));
         $dice = new Dice(7);
@@ -235,7 +235,7 @@ final class MeterTest extends TestCase
         self::assertGreaterThan($read['shelf@1.30:1'], $read['shelf@1.25:1']);
         self::assertLessThan($read['shelf@1.20:1'], $read['shelf@1.25:1']);
         $this->expectException(InvalidInput::class);
-        $this->expectExceptionMessage('There is no place k99:drop:1 in the wiring as it is planned now.');
+        $this->expectExceptionMessage('The planned wiring has no place k99:drop:1.');
         Spots::named($plan, $island, 'k99:drop:1');
     }
 

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Bench;
 
+use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\BenchRun;
 use EmberDusk\Bench\Faults\NextReading;
@@ -14,7 +15,6 @@ use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Bench\Practice\HiddenFault;
 use EmberDusk\Bench\Practice\Practice;
-use EmberDusk\Bench\Seen;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
@@ -30,7 +30,7 @@ final class PracticeTest extends TestCase
     private array $log = [];
 
     /** The switch first, since it hides the leads; then blue and white exchanged and red loose, by the same four questions. */
-    public function test_a_switch_two_leads_exchanged_and_one_loose_are_told_apart(): void
+    public function test_distinguishes_a_switch_two_swapped_leads_and_a_loose_one(): void
     {
         $plan = BenchJob::plan();
         $this->colours($plan, 'bar', true);
@@ -40,15 +40,15 @@ final class PracticeTest extends TestCase
         self::assertSame('Blue and warm white are exchanged, red is loose.', $this->verdict($plan, 'bar'));
         $this->log[] = LogTest::entry('mend', 'bar', 'leads@bar', null);
         $this->colours($plan, 'bar', false);
-        self::assertSame('Every colour comes as it is commanded.', $this->verdict($plan, 'bar'));
+        self::assertSame('Every colour lights as commanded.', $this->verdict($plan, 'bar'));
     }
 
     /** Dark from the 53rd pixel on is the joint between the pieces, never the count; then all light, and dimly: the limit. */
-    public function test_a_dead_data_joint_and_a_limit_at_its_default_are_told_apart(): void
+    public function test_distinguishes_a_dead_data_joint_and_a_default_limit(): void
     {
         $plan = BenchJob::plan();
         $this->log[] = LogTest::entry('count', 'star', 'count:96', (float) $this->practice($plan)->count('star', 96));
-        $seen = Seen::of($plan, $plan->run('star'), new BenchFacts($this->log));
+        $seen = BenchObservation::of($plan, $plan->run('star'), new BenchFacts($this->log));
         self::assertSame(
             'dark from the first pixel of piece 2 on: data joint, arrow or leg, not the count',
             $seen->says(),
@@ -77,10 +77,10 @@ final class PracticeTest extends TestCase
         self::assertGreaterThan(0.9, $belief->classes[$belief->top()]);
         $this->log[] = LogTest::entry('mend', $run, $belief->top(), null);
         $after = $this->read($plan, $run);
-        self::assertSame(Belief::NONE, $after->top(), 'mended by the name under which it was found, it is whole');
+        self::assertSame(Belief::NONE, $after->top(), 'fixed by the name under which it was found, it is whole');
     }
 
-    public function test_what_is_mended_by_another_name_stays_as_it_is(): void
+    public function test_a_fix_under_a_wrong_name_changes_nothing(): void
     {
         $plan = BenchJob::plan();
         $this->log[] = LogTest::entry('mend', 'star', 'count@star', null);
@@ -102,7 +102,7 @@ final class PracticeTest extends TestCase
             self::assertSame($fault, HiddenFault::read($fault)->name);
         }
         $this->expectException(InvalidInput::class);
-        $this->expectExceptionMessage('“broken” is no fault; write it as KIND@PLACE.');
+        $this->expectExceptionMessage('“broken” is not a fault; write it as KIND@PLACE.');
         HiddenFault::read('broken');
     }
 
@@ -121,7 +121,7 @@ final class PracticeTest extends TestCase
     private function colours(Plan $plan, string $run, bool $wrong): void
     {
         for ($n = 0; $n < 5; $n++) {
-            $seen = Seen::of($plan, $plan->run($run), new BenchFacts($this->log), true);
+            $seen = BenchObservation::of($plan, $plan->run($run), new BenchFacts($this->log), true);
             $next = $seen->finder?->next();
             if ($next === null) {
                 break;
@@ -133,20 +133,20 @@ final class PracticeTest extends TestCase
                 (float) $this->practice($plan)->colour($run, $next),
             );
         }
-        $found = Seen::of($plan, $plan->run($run), new BenchFacts($this->log))->finder?->found();
+        $found = BenchObservation::of($plan, $plan->run($run), new BenchFacts($this->log))->finder?->found();
         self::assertSame($wrong, $found?->right() === false);
     }
 
     private function verdict(Plan $plan, string $run): string
     {
-        $seen = Seen::of($plan, $plan->run($run), new BenchFacts($this->log));
+        $seen = BenchObservation::of($plan, $plan->run($run), new BenchFacts($this->log));
         $found = $seen->finder?->found();
         self::assertNotNull($found);
 
         return (string) $seen->words?->verdict($found);
     }
 
-    /** The supply first, as the card says, then what is asked for, six at most. */
+    /** The supply first, as on the card, then the suggested readings, six at most. */
     private function read(Plan $plan, string $run): Belief
     {
         $island = Island::of($plan, $plan->run($run));

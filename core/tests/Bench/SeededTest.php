@@ -9,7 +9,7 @@ use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
-use EmberDusk\Bench\Meter\Near;
+use EmberDusk\Bench\Meter\RunParts;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Bench\Tests\BenchTest;
@@ -62,7 +62,7 @@ final class SeededTest extends TestCase
                 continue;
             }
             self::assertSame([], array_filter($good->base, static fn(float $v): bool => !is_finite($v)));
-            $near = Near::of($plan, $island, $run);
+            $near = RunParts::of($plan, $island, $run);
             self::assertSame(
                 [],
                 array_filter($predictions->spots, static fn(Spot $s): bool => !$near->has($s->of)),

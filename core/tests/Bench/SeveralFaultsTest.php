@@ -122,7 +122,7 @@ final class SeveralFaultsTest extends TestCase
             $belief = Belief::of($predictions, $readings);
             self::assertLessThan(25, count($readings));
         }
-        self::assertSame('nothing is wrong', $words->class($belief, Belief::NONE));
+        self::assertSame('no fault', $words->class($belief, Belief::NONE));
         $circuit = BenchCircuit::of($plan, $island);
         foreach ($predictions->faults as ['fault' => $fault]) {
             if ($fault->kind !== FaultKind::Joint && $fault->kind !== FaultKind::Feed) {

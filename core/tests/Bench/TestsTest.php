@@ -89,8 +89,8 @@ final class TestsTest extends TestCase
         self::assertStringContainsString('first join comes before', Commander::Phone->words());
     }
 
-    /** Each belongs to a step of the plan of work; what is set comes before anything is mounted, the loose test before it is stuck. */
-    public function test_tests_stand_in_the_plan_of_work_where_they_belong(): void
+    /** Each belongs to a step of the plan of work; settings come before mounting, the loose test before sticking. */
+    public function test_tests_are_part_of_their_steps_in_the_plan_of_work(): void
     {
         foreach (Demo::SHIPPED as $job) {
             $plan = JobFile::read(Demo::shipped($job));

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Checks;
 
-use EmberDusk\Checks\Checked;
+use EmberDusk\Checks\CheckList;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
@@ -21,7 +21,7 @@ use EmberDusk\Values\Severity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The slate, the planner's judgement and the sheet say the same of the same plan. */
+/** Open points, the planner's judgement and the sheet agree on the same plan. */
 final class AgreementTest extends TestCase
 {
     /** Seeds of one data set; EMBER_SEEDS asks for more of them. */
@@ -74,7 +74,7 @@ final class AgreementTest extends TestCase
                 self::assertSame($slated === [], $judge->holds(), "seed {$seed}: " . implode(' ', $slated));
             }
             $found = [];
-            foreach (Checked::of($plan, $slate) as $group) {
+            foreach (CheckList::of($plan, $slate) as $group) {
                 foreach ($group['rules'] as $rule) {
                     $found[$rule['says']] = $rule['found'] + $rule['open'];
                 }

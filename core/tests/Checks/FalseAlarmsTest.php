@@ -19,7 +19,7 @@ final class FalseAlarmsTest extends TestCase
 {
     private const WALL = "start\n4 r1\ndry\nrun r1, profile\noutlet P1 at 0.2\n";
 
-    /** What is still to be done in a job that nobody has built yet: no fault. */
+    /** Work still to do in an unbuilt job: not a fault. */
     private const WORK = ['not-joined', 'no-hub', 'unjoinable'];
 
     /** @return iterable<string, array{callable(): Circuits}> */

@@ -23,7 +23,7 @@ use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** Findings of scenes, facts of the shelf, supplies' rows and what has changed since a quote, case by case. */
+/** Findings of scenes, facts of the shelf, supply rows and changes since a quote, case by case. */
 final class FindingsTest extends TestCase
 {
     private static function scened(): Plan
@@ -57,7 +57,7 @@ final class FindingsTest extends TestCase
         );
     }
 
-    public function test_a_scene_is_told_only_where_it_is_worse_than_full_light(): void
+    public function test_reports_a_scene_only_if_it_is_worse_than_full_light(): void
     {
         $plan = self::scened();
         $full = Engine::solve($plan, $plan->run('line'));
@@ -120,14 +120,14 @@ final class FindingsTest extends TestCase
         $of = static fn(string $id): array => Facts::written(Demo::shelf()->find($id)->written ?? []);
         self::assertSame(['24 V', '9.6 W/m', 'tunable white', 'cut 50 mm'], $of('strip-tunable-24'));
         self::assertSame(['24 V', '10 A', '240 W'], $of('supply-24-240'));
-        self::assertSame(['2 m', '14 W/m', '11 mm', 'for outdoors'], $of('profile-outdoor'));
+        self::assertSame(['2 m', '14 W/m', '11 mm', 'outdoor use'], $of('profile-outdoor'));
         self::assertSame('Bluetooth mesh', Facts::way('mesh'));
         self::assertSame('RGB and tunable white', Facts::way('rgbcct'));
         self::assertSame('unheard of', Facts::way('unheard of'));
         self::assertInstanceOf(\EmberDusk\Kit\Entry::class, Shelf::entry(new Fields($document['entries'][0])));
     }
 
-    public function test_what_has_changed_since_a_quote_is_told_line_by_line(): void
+    public function test_lists_changes_since_a_quote_line_by_line(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
         $quote = static fn(Plan $p): Quote => (new JobState($p, [], Demo::shelf(), []))->schedule()->quote();

@@ -182,11 +182,11 @@ final class FixesTest extends TestCase
             ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n6 line\n{$text}"],
             ...$changes,
         );
-        yield 'a section in one piece that no reel holds' => [
+        yield 'a section no joints that no reel holds' => [
             $described('run line, bare', ['kind' => 'SetMaking', 'run' => 'line', 'strip' => 'never']),
             'too-long',
         ];
-        yield 'profile in one piece that no length holds' => [
+        yield 'profile no joints that no length holds' => [
             $described('run line, profile', ['kind' => 'SetMaking', 'run' => 'line', 'length' => 'never']),
             'too-long',
         ];
@@ -253,7 +253,7 @@ final class FixesTest extends TestCase
 
     /** @param  callable(): Plan  $made */
     #[DataProvider('cases')]
-    public function test_a_fix_mends_its_finding_and_brings_nothing_worse(callable $made, string $code): void
+    public function test_a_fix_resolves_its_finding_without_a_worse_one(callable $made, string $code): void
     {
         $plan = $made();
         $before = self::findings($plan);

@@ -8,7 +8,7 @@ use EmberDusk\Tests\Circuits;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Everything is judged by what flows in it, whichever is named first; each case with its mirror image that stays silent. */
+/** Everything is judged by its actual current, in any order of names; each case has a mirror image without findings. */
 final class FlowsTest extends TestCase
 {
     private const PIXELS = ['kind' => 'pixels', 'pitch' => 0.08];
@@ -117,7 +117,7 @@ final class FlowsTest extends TestCase
             ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.1);
     }
 
-    /** @return iterable<string, array{Circuits, list<string>}> severity, code and place of all that stops or warns */
+    /** @return iterable<string, array{Circuits, list<string>}> severity, code and place of all stops and warnings */
     public static function cases(): iterable
     {
         foreach ([['s1', 's2'], ['s2', 's1']] as [$one, $two]) {
@@ -200,7 +200,7 @@ final class FlowsTest extends TestCase
             self::bare('2x0.5', ['ratedAmps' => 30.0, 'overloadAmps' => 45.0]),
             ['stop cable-amps k1', 'stop cable-protection k2', 'stop cable-protection k3'],
         ];
-        // Its rating alone is more than 3 A, whatever it keeps up.
+        // Its rating alone is more than 3 A, whatever its overload current.
         yield 'a thin pair to little light on 30 A that nobody stated' => [
             Circuits::in()
                 ->supply('s1', ['ratedAmps' => 30.0])
@@ -234,13 +234,13 @@ final class FlowsTest extends TestCase
 
     /** @param  list<string>  $said */
     #[DataProvider('cases')]
-    public function test_what_flows_decides(Circuits $circuit, array $said): void
+    public function test_judges_by_the_actual_current(Circuits $circuit, array $said): void
     {
         self::assertSame($said, $circuit->verdicts());
     }
 
     /**
-     * What is named first decides nothing: the first ids become the last ones.
+     * The order of names decides nothing: the first ids become the last ones.
      *
      * @param  list<string>  $said
      */

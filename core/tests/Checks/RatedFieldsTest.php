@@ -21,7 +21,7 @@ use PHPUnit\Framework\TestCase;
 /** A rating with a check of its own decides that check's finding: one per cent of the figure takes it away or brings it. */
 final class RatedFieldsTest extends TestCase
 {
-    /** Kinds that stand where another stands, with what they need besides. */
+    /** Kinds used in the place of another kind, with their additional fields. */
     private const LIKE = [
         'repeater' => ['controller', []],
         'fork' => ['plug', ['ways' => 2]],
@@ -95,7 +95,7 @@ final class RatedFieldsTest extends TestCase
     }
 
     /**
-     * Between which values what is found changes, and what was found below.
+     * Values between which the finding changes, and its state below.
      *
      * @param  list<array{float, bool}>  $found  by rising value
      * @return list<array{float, float, bool}>
@@ -202,7 +202,7 @@ final class RatedFieldsTest extends TestCase
     }
 
     /**
-     * The job with every entry of a kind changed, and solved as it was.
+     * The job with every entry of a kind changed, solved again.
      *
      * @param  array<string, mixed>  $changed
      *

@@ -68,7 +68,7 @@ final class RatingsTest extends TestCase
     }
 
     /**
-     * @param  float  $number  what is found at the part, worked out by hand
+     * @param  float  $number value at the part, calculated by hand
      * @param  callable(float|null): JobState  $job  by the value of the field
      */
     #[DataProvider('cases')]

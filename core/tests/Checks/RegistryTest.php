@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Checks;
 
 use EmberDusk\Checks\Findings;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
 use EmberDusk\Tests\Checks\Cases\BenchCases;
@@ -76,7 +76,7 @@ final class RegistryTest extends TestCase
         );
     }
 
-    /** What a check finds stands among its rules, and no code stands in two checks. */
+    /** Findings of a check are among its rules, and no code is in two checks. */
     public function test_a_check_finds_what_its_rules_say(): void
     {
         $seen = [];
@@ -86,7 +86,7 @@ final class RegistryTest extends TestCase
             $seen = [...$seen, ...$own];
         }
         foreach (self::cases() as [, $jobs]) {
-            $job = Judged::of($jobs()[0]);
+            $job = JudgedJob::of($jobs()[0]);
             foreach (Registry::all() as $check) {
                 $own = array_column($check->rules(), 'code');
                 self::assertSame([], array_diff(self::codes($check->check($job)), $own), $check::class);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Checks;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
@@ -100,7 +100,7 @@ final class RulesTest extends TestCase
 
     /** @param  callable(): Plan  $plan */
     #[DataProvider('cases')]
-    public function test_a_breach_is_found_and_its_fix_mends_it(callable $plan, string $code, Severity $severity): void
+    public function test_finds_a_breach_and_its_fix_resolves_it(callable $plan, string $code, Severity $severity): void
     {
         $plan = $plan();
         $found = self::coded(self::findings($plan), $code);
@@ -115,7 +115,7 @@ final class RulesTest extends TestCase
             } else {
                 self::assertCount(count($found) - 1, $now, $fix->label);
             }
-            // What could not be computed before (too few cores or channels) may now say what was there all along.
+            // A circuit that could not be solved before (too few cores or channels) may now show findings that were hidden.
             $computed = WiredRun::of($plan, $plan->runs[array_key_first($plan->runs)]) !== null;
             self::assertSame(
                 [],
@@ -154,10 +154,10 @@ final class RulesTest extends TestCase
         }
         $found = self::coded(self::findings($plan), 'cable-amps');
         self::assertCount(2, $found);
-        self::assertStringContainsString('a dead feed is not seen', $found[0]->detail);
+        self::assertStringContainsString('nobody sees a dead feed', $found[0]->detail);
     }
 
-    public function test_a_plan_that_holds_says_nothing(): void
+    public function test_a_valid_plan_has_no_findings(): void
     {
         $plan = Demo::with(
             Demo::plan(),
@@ -210,7 +210,7 @@ final class RulesTest extends TestCase
             $results += WiredRun::of($plan, $run) === null ? [] : [$id => Engine::solve($plan, $run)];
         }
 
-        $job = Judged::plan($plan, $results, Demo::shelf());
+        $job = JudgedJob::plan($plan, $results, Demo::shelf());
 
         return array_map(
             static fn(Finding $f): Finding => $f->asks ? $f->mended(Registry::mend($job, $f)) : $f,

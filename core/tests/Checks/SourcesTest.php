@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Checks;
 
-use EmberDusk\Checks\Checked;
+use EmberDusk\Checks\CheckList;
 use PHPUnit\Framework\TestCase;
 
-/** docs/sources.md says what is in the registry, and names no test that is not there. */
+/** docs/sources.md lists the registry, and names only existing tests. */
 final class SourcesTest extends TestCase
 {
     private static function text(): string
@@ -17,7 +17,7 @@ final class SourcesTest extends TestCase
 
     public function test_the_table_of_rules_is_that_of_the_registry(): void
     {
-        self::assertStringContainsString(Checked::table(), self::text(), 'bin/sources writes it anew');
+        self::assertStringContainsString(CheckList::table(), self::text(), 'bin/sources writes it again');
     }
 
     public function test_every_test_that_is_named_is_there(): void

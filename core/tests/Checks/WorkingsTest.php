@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Checks;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\CableFigures;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
@@ -17,7 +17,7 @@ use EmberDusk\Values\Figure;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** No working is circular: every input stands where its path says, and the formula makes of them what is shown. */
+/** No working is circular: every input is at its path, and the formula of them gives the shown number. */
 final class WorkingsTest extends TestCase
 {
     use FigureAssertions;
@@ -117,13 +117,13 @@ final class WorkingsTest extends TestCase
             $figures[] = CableFigures::cableAmps($cable);
         }
         foreach (array_keys($state->plan->supplies) as $id) {
-            $figures[] = Judged::of($state)->supply($id)->figure();
+            $figures[] = JudgedJob::of($state)->supply($id)->figure();
         }
 
         return $figures;
     }
 
-    /** What stands at a path; null where it names a rule of the trade or a standard. */
+    /** Value at a path; null if it names a rule of the trade or a standard. */
     private function read(string $path, JobState $state, Run $run): ?float
     {
         $plan = $state->plan;

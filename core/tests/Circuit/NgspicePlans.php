@@ -8,7 +8,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 
-/** What the reference simulator is asked: kits, feeds, starved and overfed, batteries and pixels. */
+/** Circuits for the reference simulator: kits, feeds, starved and overfed, batteries and pixels. */
 final class NgspicePlans
 {
     /** @return iterable<string, array{callable(): Plan}> */
@@ -169,7 +169,7 @@ final class NgspicePlans
                 'shares' => array_map(static fn(int $n): float => $n / 59, range(0, 59)),
             ]),
         ];
-        yield 'rails reckoned from copper in a warm job' => [
+        yield 'rails calculated from copper in a warm job' => [
             static fn(): Plan => Demo::with(
                 Demo::run(
                     metres: '6',

@@ -29,7 +29,7 @@ final class NgspiceTest extends TestCase
             $nodes += $solution->nodes();
             $theirs = ['0' => 0.0] + Ngspice::nodes(Netlist::write('test', [$network]));
             foreach ($network->sources as $source) {
-                // What the reference lets flow out of the supply's + through the cables that begin there.
+                // Current from the supply's + through its cables in the reference.
                 $amps = 0.0;
                 foreach ($network->resistors as $r) {
                     $amps +=

@@ -19,7 +19,7 @@ use PHPUnit\Framework\TestCase;
 
 /**
  * Circuits made at random, the seed fixed: at every node the currents balance, and what the EMFs give is accounted for.
- * Both are worked out here from the volts alone, resistor by resistor and group by group.
+ * Both are calculated here from the volts alone, resistor by resistor and group by group.
  */
 final class RandomCircuitsTest extends TestCase
 {
@@ -43,7 +43,7 @@ final class RandomCircuitsTest extends TestCase
             try {
                 $solution = Newton::solve($network);
             } catch (Refusal $t) {
-                // Only fixtures may have no answer, and then it is said.
+                // Only fixtures may be unsolvable, and then it is reported.
                 self::assertStringStartsWith('Voltage collapse at LAMP: ', $t->getMessage(), "circuit {$case}");
                 self::assertNotSame([], $network->points);
                 $collapsed++;
@@ -188,7 +188,7 @@ final class RandomCircuitsTest extends TestCase
             $last = $n === $pieces;
             $next = $ring && $last && $n > 1 ? $first : self::pad($net, "{$name}_a{$n}", $volts, $channels);
             $zone = min($n, count($hubs) - 1);
-            // Where the next zone begins this piece ends at a + of its own.
+            // At the next zone this piece ends at its own +.
             if (count($hubs) > 1 && $zone === $n) {
                 $end = [$net->node("{$name}_q{$n}", $volts), ...array_slice($next, 1)];
             } else {

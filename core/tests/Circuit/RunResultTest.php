@@ -11,7 +11,7 @@ use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What is read off a run's light, and that a result is the same after it was kept in the cache. */
+/** Figures from a run's light, and a result read back from the cache. */
 final class RunResultTest extends TestCase
 {
     private static function solved(): RunResult

@@ -163,7 +163,7 @@ final class SolverTest extends TestCase
         }
     }
 
-    public function test_a_part_that_hangs_on_nothing_is_told(): void
+    public function test_reports_an_unconnected_part(): void
     {
         $network = self::line(
             groups: 3,
@@ -174,7 +174,7 @@ final class SolverTest extends TestCase
         );
         $network->node('adrift', 0.0);
         $this->expectException(Refusal::class);
-        $this->expectExceptionMessage('hangs on nothing');
+        $this->expectExceptionMessage('not connected');
         Newton::solve($network);
     }
 
@@ -213,7 +213,7 @@ final class SolverTest extends TestCase
         return $net;
     }
 
-    /** Largest sum of currents at any node, worked out from the volts alone. */
+    /** Largest sum of currents at any node, calculated from the volts alone. */
     private static function imbalance(Network $network, Solution $solution): float
     {
         $volts = $solution->nodes() + ['0' => 0.0];

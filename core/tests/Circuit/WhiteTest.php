@@ -50,7 +50,7 @@ final class WhiteTest extends TestCase
     public function test_a_temperature_that_no_white_has_is_refused(): void
     {
         $this->expectException(InvalidInput::class);
-        $this->expectExceptionMessage('White lies between 1000 and 15000 K here');
+        $this->expectExceptionMessage('White is between 1000 and 15000 K here');
         White::xy(999);
     }
 

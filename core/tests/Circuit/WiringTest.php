@@ -18,7 +18,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** From plan to network: what lies between what, and how many ohms it has. */
+/** From plan to network: elements between nodes, and their ohms. */
 final class WiringTest extends TestCase
 {
     private static function network(Plan $plan, Conditions $conditions = new Conditions()): Network
@@ -135,7 +135,7 @@ final class WiringTest extends TestCase
 
     public function test_a_supply_in_its_limit_gives_its_limit_and_no_more(): void
     {
-        // 20 m fed at both ends would take over 6 A of a supply that ends at 4.62 A.
+        // 20 m fed at both ends would adopt 6 A of a supply that ends at 4.62 A.
         $plan = Demo::with(
             Demo::run(
                 metres: '20',

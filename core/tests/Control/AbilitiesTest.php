@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Control;
 
-use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Control\Assistants;
+use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Control\Presets;
-use EmberDusk\Handover\Left;
+use EmberDusk\Handover\HandoverFacts;
 use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Guide\Steps;
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
@@ -21,7 +21,7 @@ use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;
 
-/** What a control can do to a light is one answer: matrix, speech, acceptance, presets and sheet say the same. */
+/** Abilities of a control for a light: matrix, speech, acceptance, presets and sheet give the same answer. */
 final class AbilitiesTest extends TestCase
 {
     /**
@@ -61,7 +61,7 @@ final class AbilitiesTest extends TestCase
         self::fail("no {$kind} with {$flag}");
     }
 
-    public function test_an_assistant_that_cannot_set_whites_says_so_everywhere(): void
+    public function test_an_assistant_without_whites_is_consistent_everywhere(): void
     {
         $all = ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'];
         foreach ([true, false] as $able) {
@@ -72,11 +72,11 @@ final class AbilitiesTest extends TestCase
             self::assertTrue(Assistants::say($plan, 'cove to 40 percent')->answers[0]['answers']);
             self::assertSame(
                 $able ? '' : 'no white temperature',
-                AnswerBoard::of($plan, [])->cell('a1', 'c1')?->limited,
+                ControlMatrix::of($plan, [])->cell('a1', 'c1')?->limited,
             );
             self::assertStringContainsString(
-                $able ? 'not tried yet' : 'not tried yet, no white temperature',
-                implode('|', array_merge(...array_column(Left::board($plan, [])['rows'], 'cells'))),
+                $able ? 'not tested yet' : 'not tested yet, no white temperature',
+                implode('|', array_merge(...array_column(HandoverFacts::board($plan, [])['rows'], 'cells'))),
             );
         }
     }
@@ -85,7 +85,7 @@ final class AbilitiesTest extends TestCase
     {
         foreach ([['tunable', true], ['single', false]] as [$kind, $able]) {
             $plan = self::job([], ['sets' => [$kind]]);
-            $roster = RosterOfPlan::of($plan, new School());
+            $roster = RosterOfPlan::of($plan, new TimingMethod());
             self::assertSame($able, in_array(Ability::White, $roster->abilities('r1', 'c1'), true));
             $want = array_values(array_filter($roster->wants, static fn(Want $w): bool => $w->control === 'r1'))[0];
             $step = (new Steps($roster))->of(new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone))[0];
@@ -111,7 +111,7 @@ final class AbilitiesTest extends TestCase
             ->run('r1', 2.0, ['kind' => 'pixels'], 's1')
             ->item('i1', 'board', Demo::shelf()->find('board-screw')->written ?? [], 'r1')
             ->plan();
-        $able = RosterOfPlan::of($plan, new School())->abilities('phone', 'b1');
+        $able = RosterOfPlan::of($plan, new TimingMethod())->abilities('phone', 'b1');
         self::assertContains(Ability::Colour, $able);
         self::assertContains(Ability::Scene, $able);
     }

@@ -38,7 +38,7 @@ final class CurveTest extends TestCase
         self::assertEqualsWithDelta(0.5, Curve::duty('lightness', 0.7607), 0.0001);
     }
 
-    public function test_square_law_and_as_it_is_said(): void
+    public function test_square_law_and_linear(): void
     {
         self::assertSame(
             [0.25, 0.5, 0.5],

@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Control;
 
-use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Control\Assistants;
+use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Control\LimitClash;
 use EmberDusk\Control\Limits;
 use EmberDusk\Control\NameClash;
 use EmberDusk\Control\Names;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Recovery;
-use EmberDusk\Joining\School;
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
@@ -137,13 +137,13 @@ final class HouseTest extends TestCase
             array_map(static fn(LimitClash $c): string => $c->code, $limits),
         );
         $says = implode(' ', array_map(static fn(LimitClash $c): string => "{$c->title}. {$c->detail}", $limits));
-        self::assertStringContainsString('has 8 rooms, 9 are wanted', $says);
-        self::assertStringContainsString('keeps 8 presets, 9 scenes are wanted', $says);
-        self::assertStringContainsString('keeps 5 presets, 9 scenes are wanted', $says);
+        self::assertStringContainsString('has 8 rooms, 9 are needed', $says);
+        self::assertStringContainsString('stores 8 presets, 9 scenes are planned', $says);
+        self::assertStringContainsString('stores 5 presets, 9 scenes are planned', $says);
         self::assertStringNotContainsString('No preset is left', $says, 'thirteen presets hold nine scenes');
 
-        // Ten lights on five zones: each that has none is told with whom to share.
-        $merges = AnswerBoard::of($plan, [])->merges();
+        // Ten lights on five zones: each one without a zone gets a partner to share with.
+        $merges = ControlMatrix::of($plan, [])->merges();
         self::assertSame(
             ['c6', 'c7', 'c8', 'c9', 'c10'],
             array_map(static fn(array $m): string => $m['light']->id, $merges),
@@ -190,7 +190,7 @@ final class HouseTest extends TestCase
     /** The router changes, and then the phone is lost: each guide ends with every control that it concerns working. */
     public function test_the_router_changes_and_then_the_phone_is_lost(): void
     {
-        $roster = Joinable::of(self::house(), new School(proves: false))->roster;
+        $roster = Joinable::of(self::house(), new TimingMethod(proves: false))->roster;
         foreach ([Recovery::ROUTER, Recovery::PHONE] as $what) {
             $guide = array_values(
                 array_filter(Recovery::all($roster), static fn(Recovery $r): bool => $r->what === $what),
@@ -201,7 +201,7 @@ final class HouseTest extends TestCase
                 $done = $guide->rehearsed($seed);
                 self::assertTrue($done->works(), "{$what}, seed {$seed}");
                 self::assertCount(count($guide->roster->wants), $done->tried);
-                self::assertSame([], array_diff($done->tried, [Seen::YES]));
+                self::assertSame([], array_diff($done->tried, [Observation::YES]));
             }
         }
     }

@@ -63,9 +63,9 @@ final class LimitsTest extends TestCase
             [LimitClash::ROOMS, LimitClash::PRESETS],
             array_map(static fn(LimitClash $c): string => $c->code, $clashes),
         );
-        self::assertStringContainsString('has 8 rooms, 9 are wanted', $clashes[0]->title);
+        self::assertStringContainsString('has 8 rooms, 9 are needed', $clashes[0]->title);
         self::assertStringContainsString('Let “Room 1” and “Room 2” be one room', $clashes[0]->detail);
-        self::assertStringContainsString('keeps 5 presets, 9 scenes are wanted', $clashes[1]->title);
+        self::assertStringContainsString('stores 5 presets, 9 scenes are planned', $clashes[1]->title);
         self::assertStringContainsString(
             'Store Scene 9, Scene 8, Scene 7, Scene 6, Scene 5 in it, Scene 4, Scene 3, Scene 2, Scene 1 in V1',
             $clashes[1]->detail,

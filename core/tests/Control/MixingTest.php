@@ -104,7 +104,7 @@ final class MixingTest extends TestCase
         self::assertEqualsWithDelta(1.0, array_sum($shared->duties), 1e-3, 'its duties add to one');
     }
 
-    public function test_what_it_cannot_is_said_and_it_is_dimmed(): void
+    public function test_reports_missing_colours_and_dims_instead(): void
     {
         $plain = self::light(['warm']);
         self::assertSame(
@@ -118,13 +118,13 @@ final class MixingTest extends TestCase
                 self::light(['warm', 'cool'])->colour(0.4, Colour::ofHex('#ff0000'))->note,
             ],
         );
-        // A purer green than its channels have: none of them is taken away from, and it is told.
+        // A greener green than its channels have: no channel is reduced, and the difference is reported.
         $pure = self::light(['red', 'green', 'blue'])->colour(1.0, Colour::ofXy(0.17, 0.7));
         self::assertSame(0.0, $pure->duties[0]);
-        self::assertSame('Its channels cannot show it quite: the nearest is seen.', $pure->note);
+        self::assertSame('Its channels cannot match it exactly: the nearest colour is shown.', $pure->note);
     }
 
-    public function test_a_level_goes_by_the_curve_of_the_light_and_back(): void
+    public function test_converts_a_level_by_the_curve_of_the_light_and_back(): void
     {
         $plan = self::plan(['red', 'green', 'blue'])->with(tunings: ['c1' => new Tuning('c1', 'square')]);
         $light = Mixing::of($plan, 'c1') ?? self::fail();

@@ -10,7 +10,7 @@ use EmberDusk\Control\Sound;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Names as they are typed and spoken. Homophones are those of any dictionary; what assistants keep is common practice, no source. */
+/** Names as typed and spoken. Homophones are those of any dictionary; words reserved by assistants are common practice, no source. */
 final class NamesTest extends TestCase
 {
     /** @return iterable<string, array{string, string, bool}> */
@@ -104,7 +104,7 @@ final class NamesTest extends TestCase
     }
 
     /**
-     * What is proposed clashes with nothing itself.
+     * Suggested names do not clash themselves.
      *
      * @param  array<string, array{string, string}>  $lights
      */
@@ -119,7 +119,7 @@ final class NamesTest extends TestCase
         self::assertSame([], $left, "“{$clash->instead}” instead");
     }
 
-    /** Eleven lights of a made-up house: each clash has its way out, one after the other until none is left. */
+    /** Eleven lights of a made-up house: each clash has its way out, in turn until none is left. */
     public function test_a_house_of_eleven_is_named_without_a_clash_in_the_end(): void
     {
         $lights = [];

@@ -80,18 +80,18 @@ final class PrioritiesTest extends TestCase
         self::assertCount(1, $fights);
         self::assertSame(['t1', 't2', ['c1']], [$fights[0][0]->id, $fights[0][1]->id, $fights[0][2]]);
         self::assertContains('push presence: c1 stop/turn, c2 stop', self::table($plan));
-        // Both want the same: nobody minds who wins.
+        // Both set the same light: no conflict.
         $same = self::plan([
             new Trigger('t1', Trigger::PUSH, 'stop', priority: 4),
             new Trigger('t2', Trigger::PRESENCE, 'stop', priority: 4),
         ]);
         self::assertSame([], (new Priorities($same))->fights());
-        // What puts everything out takes hold of every light.
+        // Switching everything off affects every light.
         $out = self::plan([new Trigger('t1', 'key', Trigger::NOTHING)]);
         self::assertSame(['c1', 'c2'], (new Priorities($out))->lights($out->triggers['t1']));
     }
 
-    public function test_more_than_four_are_told_each_alone_and_in_pairs(): void
+    public function test_lists_more_than_four_inputs_alone_and_in_pairs(): void
     {
         $by = ['key', 'brake', 'left', 'right', Trigger::PUSH, Trigger::PRESENCE];
         $triggers = [];

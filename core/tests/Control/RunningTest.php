@@ -12,7 +12,7 @@ use EmberDusk\Tests\Circuits;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Shows second by second, against what was written down beforehand. */
+/** Shows second by second, against values written in advance. */
 final class RunningTest extends TestCase
 {
     private static function plan(): Plan

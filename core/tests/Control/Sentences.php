@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Control;
 
 /**
- * What people say to a job with lights, rooms and scenes, and what is meant: written before the code. A refusal is told by a
- * part of its reason.
+ * Voice commands to a job with lights, rooms and scenes, and their meaning: written before the code. A refusal is checked by a part of its reason.
  */
 final readonly class Sentences
 {
@@ -105,8 +104,8 @@ final readonly class Sentences
     public static function refused(): array
     {
         return [
-            '' => 'Nothing was said',
-            '?!?' => 'Nothing was said',
+            '' => 'The command is empty',
+            '?!?' => 'The command is empty',
             'cellar on' => 'The nearest is',
             'bar' => 'What shall Bar do?',
             'all but the cellar off' => 'called “cellar”',
@@ -121,10 +120,10 @@ final readonly class Sentences
             'dim the bar by ten percent' => 'level itself',
             'bar minus ten' => 'level itself',
             'bar -10 %' => 'level itself',
-            'porch on and bar off' => 'one after the other',
-            'all to 50 but the bar to 20' => 'one after the other',
-            'bar red and beam blue' => 'one after the other',
-            'bar off at 20 percent' => 'one after the other',
+            'porch on and bar off' => 'one at a time',
+            'all to 50 but the bar to 20' => 'one at a time',
+            'bar red and beam blue' => 'one at a time',
+            'bar off at 20 percent' => 'one at a time',
             'bar on in ten minutes' => 'Delays are not understood',
             'turn the porch off at eight o’clock' => 'Delays are not understood',
             'turn the porch on tomorrow' => 'Delays are not understood',

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Control;
 
 use EmberDusk\Control\Assistants;
-use EmberDusk\Control\Heard;
+use EmberDusk\Control\CommandMeaning;
 use EmberDusk\Control\Speech;
 use EmberDusk\Control\Vocabulary;
 use EmberDusk\Plan\JobFile;
@@ -15,10 +15,10 @@ use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What people say, in several phrasings, and what is meant by it: written down before it was tried. */
+/** Voice commands in several phrasings, and their meaning: written before they were tried. */
 final class SpeechTest extends TestCase
 {
-    private static function hear(string $said): Heard
+    private static function hear(string $said): CommandMeaning
     {
         return (new Speech(new Vocabulary(Sentences::LIGHTS, Sentences::ROOMS, Sentences::SCENES)))->hear($said);
     }
@@ -108,7 +108,7 @@ final class SpeechTest extends TestCase
             array_column($spoken->answers, 'answers', 'light'),
         );
         self::assertSame([0.3, 0.3, 0.3], array_slice(array_column($spoken->answers, 'level'), 0, 3));
-        self::assertStringContainsString('no assistant', $spoken->answers[3]['why']);
+        self::assertStringContainsString('no voice assistant', $spoken->answers[3]['why']);
         $coloured = Assistants::say(self::observatory(), 'make the bench blue');
         self::assertSame(
             [false, 'it has no colours'],
@@ -116,8 +116,8 @@ final class SpeechTest extends TestCase
         );
     }
 
-    /** A room is said where one light may have been meant: it is told; a show is started like a scene. */
-    public function test_a_room_is_told_and_a_show_is_started(): void
+    /** A room named instead of one light is reported; a show starts like a scene. */
+    public function test_reports_a_room_and_starts_a_show(): void
     {
         $plan = JobFile::read(Demo::shipped('observatory'));
         $plan = $plan->with(

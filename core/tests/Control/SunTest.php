@@ -75,7 +75,7 @@ final class SunTest extends TestCase
         self::assertSame(SunDay::UP, (new Sun(new Position(90.0, 0.0), 'UTC'))->on('2026-06-21')->why);
     }
 
-    /** A clock that goes on an hour in spring: the sun's minutes go by the clock that people see. */
+    /** The clock changes by an hour in spring: the sun's minutes follow the local clock. */
     public function test_summer_time_moves_the_clock_and_not_the_sun(): void
     {
         $sun = new Sun(new Position(50.0, 10.0, self::middle()), 'UTC');
@@ -132,13 +132,13 @@ final class SunTest extends TestCase
         self::assertSame('07:00 at 07:00', $said('2026-03-21')[0]);
         $nowhere = self::plan(null, [new Trigger('t1', Trigger::SUNSET, 'e1')]);
         self::assertSame(
-            'nobody has said where the job lies',
+            'the location of the job is not set',
             Agenda::of($nowhere, '2026-03-20', 'UTC')->not[0]['why'],
         );
         self::assertSame(['23:50 the day before', '00:10 the day after'], [Agenda::clock(-10), Agenda::clock(1450)]);
     }
 
-    /** At 60 north the sun sets after ten around midsummer: what goes on by it then stays on all night. */
+    /** At 60 north the sun sets after ten around midsummer: a light switched on by it then stays on all night. */
     public function test_a_year_in_which_the_sun_sets_after_the_lights_go_out(): void
     {
         $triggers = [

@@ -16,7 +16,7 @@ use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\FigureAssertions;
 use PHPUnit\Framework\TestCase;
 
-/** What a choice moves, by hand, on circuits that no demo has; minutes and joints written out here anew. */
+/** Cost of a choice, by hand, on circuits outside the demo; minutes and joints are written here again. */
 final class MovingTest extends TestCase
 {
     use FigureAssertions;

@@ -22,7 +22,7 @@ use EmberDusk\Tests\SeededJobs;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What an option or a proposal promises the quote does: taken unchanged, it differs by exactly so much. */
+/** The promise of an option or a proposal equals the change of the quote when it is used unchanged. */
 final class PromiseTest extends TestCase
 {
     /** Solves after which a proposal ends with the best so far. */
@@ -67,7 +67,7 @@ final class PromiseTest extends TestCase
             plan: $plan,
             runs: $runs,
             basis: $basis,
-            // Banks are nobody's choice: what hangs on one is planned as it is.
+            // Banks are not chosen: loads on one are planned as they are.
             keep: $job === 'narrowboat' ? ['kit'] : [],
             watch: new Progress(static fn(int $solved): bool => $solved >= self::SOLVES),
         )->toArray();
@@ -84,7 +84,7 @@ final class PromiseTest extends TestCase
                 'line by line it comes to the same',
             );
         }
-        // Where all runs are left as they are nothing is proposed; one that was stopped early may have found nothing yet.
+        // If all runs stay unchanged nothing is proposed; an early stop may have found nothing.
         self::assertTrue($taken > 0 || count($answer['left']) === count($runs) || $answer['stopped']);
     }
 
@@ -119,7 +119,7 @@ final class PromiseTest extends TestCase
         if ($take === null || $promised === null || $take === []) {
             return 0;
         }
-        // As somebody takes it: sent, applied, kept, opened again.
+        // As a user does: sent, applied, saved, opened again.
         $sent = (array) json_decode((string) json_encode($take), true);
         $after = JobFile::read(JobFile::write(Catalogue::read($sent, $basis->shelf)->apply($plan)));
         [$old, $new] = [self::quote($plan, $basis), self::quote($after, $basis)];

@@ -19,7 +19,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FigureAssertions;
 use PHPUnit\Framework\TestCase;
 
-/** The quote by hand: each kind of work, ways there and back, mark-up and tax. */
+/** The quote by hand: each kind of work, ways back and forth, mark-up and tax. */
 final class QuoteTest extends TestCase
 {
     use FigureAssertions;
@@ -130,7 +130,7 @@ final class QuoteTest extends TestCase
         self::assertSame(-100, array_sum(array_column($change->lines, 'cents')));
     }
 
-    /** Every changed line is read where its path says, and together they are what was promised. */
+    /** Every changed line is found at its path, and their sum is the promised change. */
     public function test_the_working_of_a_promise_names_its_lines(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));

@@ -10,7 +10,7 @@ use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 
-/** iCalendar by RFC 5545, read back by another reader: whatever the words are, they come back to the letter. */
+/** iCalendar by RFC 5545, read back by another reader: any text is preserved exactly. */
 final class CalendarTest extends TestCase
 {
     /** @return array{uid: string, from: string, to: string, title: string, text: string, place: string} */

@@ -40,7 +40,7 @@ final class CsvTest extends TestCase
                     $header,
                 );
             }
-            // An apostrophe before a formula sign is what marks text: a cell that begins so cannot be told from a marked one.
+            // An apostrophe before a formula sign marks text: a cell that begins with one cannot be distinguished from a marked one.
             $rows = array_map(
                 static fn(array $r): array => array_map(
                     static fn(string $c): string => preg_match("/^'[=+\\-@]/", $c) === 1 ? 'x' : $c,
@@ -71,7 +71,7 @@ final class CsvTest extends TestCase
         self::assertSame([['-5', '+3.2']], array_values(Csv::read("a,b\n-5,+3.2")[1]), 'numbers are no formulas');
     }
 
-    public function test_fields_say_what_was_expected(): void
+    public function test_fields_report_the_expected_value(): void
     {
         $f = new Fields(['colour' => 'red', 'count' => 2.5, 'list' => ['a', 3], 'flag' => 1, 'big' => 1e400], '/thing');
         foreach (

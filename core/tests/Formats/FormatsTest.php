@@ -12,7 +12,7 @@ use PHPUnit\Framework\TestCase;
 
 final class FormatsTest extends TestCase
 {
-    public function test_fields_read_what_is_there(): void
+    public function test_fields_read_present_values(): void
     {
         $f = new Fields([
             'name' => 'Cove',
@@ -43,7 +43,7 @@ final class FormatsTest extends TestCase
             '/text',
             'number was expected',
         ];
-        yield 'too small' => [static fn(Fields $f): mixed => $f->number('n', 5, 9), '/n', '4 lies outside 5 to 9'];
+        yield 'too small' => [static fn(Fields $f): mixed => $f->number('n', 5, 9), '/n', '4 is outside 5 to 9'];
         yield 'infinite' => [static fn(Fields $f): mixed => $f->number('infinite'), '/infinite', 'number was expected'];
         yield 'not whole' => [static fn(Fields $f): mixed => $f->whole('half', 0, 9), '/half', 'whole number'];
         yield 'no list' => [static fn(Fields $f): mixed => $f->objects('map'), '/map', 'list was expected'];
@@ -69,7 +69,7 @@ final class FormatsTest extends TestCase
 
     /** @param  callable(Fields): mixed  $read */
     #[DataProvider('faults')]
-    public function test_what_does_not_fit_is_told_with_its_place(callable $read, string $pointer, string $said): void
+    public function test_reports_invalid_values_with_their_place(callable $read, string $pointer, string $said): void
     {
         $f = new Fields([
             'text' => 'four',

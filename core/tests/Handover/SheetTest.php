@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Handover;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Handover\Sheet;
@@ -59,7 +59,7 @@ final class SheetTest extends TestCase
         $bank = $plan->supply('s2');
         self::assertNotNull($converter);
         self::assertNotNull($bank);
-        $given = Judged::of(self::state($plan))->supply('s1')->watts();
+        $given = JudgedJob::of(self::state($plan))->supply('s1')->watts();
         $most = $given / $converter->efficiency / ($bank->lowest ?? $bank->emf);
         $amps = (float) $rows['K2']['amps'];
         // Volts lost on the way raise it a little.
@@ -67,7 +67,7 @@ final class SheetTest extends TestCase
         self::assertLessThan(1.1 * $most, $amps);
     }
 
-    /** A board is called as in the recovery steps, and a box is said to be one: both may be B1. */
+    /** A board has its name from the recovery steps, and a box is named as one: both may be B1. */
     public function test_calls_a_device_by_one_label(): void
     {
         $sheet = self::sheet(JobFile::read(Demo::shipped('observatory')));
@@ -82,7 +82,7 @@ final class SheetTest extends TestCase
     /** @return array<string, mixed> */
     private static function sheet(Plan $plan): array
     {
-        return Sheet::of(job: Judged::of(self::state($plan)), joinLog: [], findings: [], revision: 1, tested: []);
+        return Sheet::of(job: JudgedJob::of(self::state($plan)), joinLog: [], findings: [], revision: 1, tested: []);
     }
 
     private static function state(Plan $plan): JobState

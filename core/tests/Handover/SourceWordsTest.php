@@ -20,7 +20,7 @@ use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;
 
-/** What is said of power fits what feeds a device: mains only where there is mains, a cell only where there is one. */
+/** Texts about power match the device's source: mains only on mains, a cell only on a cell. */
 final class SourceWordsTest extends TestCase
 {
     public function test_a_boat_on_batteries_never_says_mains(): void
@@ -34,7 +34,7 @@ final class SourceWordsTest extends TestCase
             array_values(
                 array_filter(
                     $said,
-                    // What never touches mains is not in danger from it.
+                    // Devices without mains have no mains caution.
                     static fn(string $t): bool => preg_match('/\bmains\b/i', $t) === 1 && !str_contains($t, 'no mains'),
                 ),
             ),
@@ -67,7 +67,7 @@ final class SourceWordsTest extends TestCase
         self::assertSame([], preg_grep('/licensed person/', $panel(false)));
     }
 
-    /** Jumpers of a board and the pins of a plug are said where they are set. */
+    /** Jumpers of a board and the pins of a plug are in their steps. */
     public function test_a_board_and_a_plug_say_what_their_instructions_say(): void
     {
         $plan = Circuits::simple()

@@ -8,7 +8,7 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
 
 /**
- * All orders of a small Zigbee job, one after the other, with prices reckoned here from the joining notes alone: walking 1 m/s, 26 s of taps to a
+ * All orders of a small Zigbee job, in turn, with prices calculated here from the joining notes alone: walking 1 m/s, 26 s of taps to a
  * search, 3 s for a unit's power, 6 s to identify, 10 s to name, 3 s for a link to take; gestures and waits in whole seconds.
  */
 final class AllOrders

@@ -16,11 +16,11 @@ use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Kit\Profiles\Signal;
 
-/** One light and one control on a table, with leaflets of the joining notes (common practice, no source): for traces written by hand. */
+/** One light and one control on a table, with instructions of the joining notes (common practice, no source): for traces written by hand. */
 final class Bench
 {
     /**
-     * @param  array<string, string>  $gestures  by name, as they are typed
+     * @param  array<string, string>  $gestures by name, as typed
      * @param  array<string, float>  $figures
      */
     public static function leaflet(array $gestures = [], array $figures = [], string $numbering = 'Light #'): Behaviour
@@ -145,7 +145,7 @@ final class Bench
         );
     }
 
-    /** What the first control does with the first light, pressed and read. */
+    /** Effect of the first control on the first light, pressed and read. */
     public static function works(Site $site, int $want = 0): string
     {
         return Acceptance::of($site, $site->roster->wants[$want]);

@@ -9,13 +9,13 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -91,20 +91,20 @@ final class ClubHouseTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{School}> */
+    /** @return iterable<string, array{TimingMethod}> */
     public static function schools(): iterable
     {
-        foreach (School::TIMINGS as $timing) {
-            yield $timing => [new School($timing)];
+        foreach (TimingMethod::TIMINGS as $timing) {
+            yield $timing => [new TimingMethod($timing)];
         }
     }
 
     #[DataProvider('schools')]
-    public function test_everything_works_and_nothing_is_reset_needlessly(School $school): void
+    public function test_everything_works_and_nothing_is_reset_needlessly(TimingMethod $school): void
     {
         foreach (range(1, 10) as $seed) {
             $done = Rehearsal::run(self::house()->in($school), $seed, [new Flaw(Flaws::MISSED, 'c3')]);
-            self::assertSame(array_fill_keys(array_keys($done->tried), Seen::YES), $done->tried, "seed {$seed}");
+            self::assertSame(array_fill_keys(array_keys($done->tried), Observation::YES), $done->tried, "seed {$seed}");
             self::assertCount(12, $done->tried);
             self::assertSame([[], []], [$done->found, $done->run->progress()->marks->aside]);
             $resets = array_count_values(
@@ -116,7 +116,7 @@ final class ClubHouseTest extends TestCase
                 ),
             );
             ksort($resets);
-            // What was missed is done once more; where a search runs already, its power-up was the first try.
+            // A missed join is repeated; if a search runs already, its power-up was the first try.
             self::assertLessThanOrEqual(2, $resets['c3']);
             unset($resets['c3']);
             self::assertSame(['c1' => 1, 'c2' => 1, 'p1' => 1, 'r1' => 1], $resets);
@@ -127,7 +127,7 @@ final class ClubHouseTest extends TestCase
     {
         $done = Rehearsal::run(self::house(), 1);
         $titles = array_map(static fn(array $asked): string => $asked[1]->title, $done->trail);
-        self::assertCount(1, preg_grep('/second line of run c2/', $titles) ?: []);
+        self::assertCount(1, preg_grep('/second entry of run c2/', $titles) ?: []);
         self::assertNotSame([], preg_grep('/Supply off, lift C2’s lead/', $titles) ?: []);
         $at = static fn(callable $which): array => array_keys(array_filter($done->run->log(), $which));
         $named = $at(static fn(Event $e): bool => $e->kind === Event::NAMED);
@@ -164,20 +164,20 @@ final class ClubHouseTest extends TestCase
                 $said["{$m[1]} {$m[2]}"] = $seen;
             }
         }
-        // An assistant needs the internet and the hub that it reads; what is linked by touch needs neither.
+        // An assistant needs the internet and the hub that it reads; touch links need neither.
         self::assertSame(
             [
-                'closed h1' => Seen::YES,
-                'closed r1' => Seen::YES,
-                'closed p1' => Seen::YES,
-                'closed a1' => Seen::YES,
-                'mains c1' => Seen::YES,
-                'mains c2' => Seen::YES,
-                'mains c3' => Seen::YES,
-                'offline a1' => Seen::NOTHING,
-                'hubless r1' => Seen::YES,
-                'hubless p1' => Seen::YES,
-                'hubless a1' => Seen::NOTHING,
+                'closed h1' => Observation::YES,
+                'closed r1' => Observation::YES,
+                'closed p1' => Observation::YES,
+                'closed a1' => Observation::YES,
+                'mains c1' => Observation::YES,
+                'mains c2' => Observation::YES,
+                'mains c3' => Observation::YES,
+                'offline a1' => Observation::NOTHING,
+                'hubless r1' => Observation::YES,
+                'hubless p1' => Observation::YES,
+                'hubless a1' => Observation::NOTHING,
             ],
             $said,
         );
@@ -185,8 +185,8 @@ final class ClubHouseTest extends TestCase
         self::assertSame([], $done->run->progress()->marks->aside);
     }
 
-    /** Nothing that is named here explains it: it is said, and the run goes on. */
-    public function test_a_light_that_does_not_return_is_said_and_the_rest_goes_on(): void
+    /** No listed cause explains it: it is reported, and the run continues. */
+    public function test_reports_a_light_that_stays_dark_and_continues(): void
     {
         $roster = self::house();
         $tasks = array_values(array_filter(Order::of($roster), static fn(Task $t): bool => $t->what === Task::MAINS));
@@ -200,7 +200,7 @@ final class ClubHouseTest extends TestCase
                     Event::SAW,
                     $step->device,
                     $now,
-                    $step->key() . '|' . ($step->device === 'c2' ? Seen::NOTHING : Seen::YES),
+                    $step->key() . '|' . ($step->device === 'c2' ? Observation::NOTHING : Observation::YES),
                 );
         }
         self::assertTrue($run->done($now));
@@ -210,7 +210,7 @@ final class ClubHouseTest extends TestCase
         );
     }
 
-    /** A panel that is fixed already is too far from all but what is brought to it: looked for, and put right. */
+    /** A mounted panel is too far from everything except what is brought to it: searched and fixed. */
     public function test_a_panel_that_is_fixed_too_early_is_found(): void
     {
         $done = Rehearsal::run(self::house(), 1, [new Flaw('panel-fixed', 'p1')]);

@@ -11,7 +11,7 @@ use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Gestures as they are typed from a leaflet, and leaflets that cannot be. */
+/** Gestures as typed from instructions, and impossible instructions. */
 final class GestureTest extends TestCase
 {
     /** @return iterable<string, array{string, string, float}> typed, in words, seconds of an even hand */
@@ -39,10 +39,10 @@ final class GestureTest extends TestCase
         self::assertEquals($gesture, Gesture::read($gesture->write()));
     }
 
-    /** @return iterable<string, array{array<string, mixed>, string, string}> leaflet, pointer, words */
+    /** @return iterable<string, array{array<string, mixed>, string, string}> instructions, pointer, words */
     public static function faults(): iterable
     {
-        yield 'no verb' => [['link' => 'PROG 5'], '/link', 'no part of a gesture'];
+        yield 'no verb' => [['link' => 'PROG 5'], '/link', 'not part of a gesture'];
         yield 'too often' => [['link' => 'press PROG 25'], '/link', '1 to 20 times'];
         yield 'no time' => [['link' => 'hold PROG 0'], '/link', 'more than 0'];
         yield 'a window of nothing' => [['listens' => 0], '/listens', 'outside 1'];
@@ -71,7 +71,7 @@ final class GestureTest extends TestCase
 
     /** @param  array<string, mixed>  $leaflet */
     #[DataProvider('faults')]
-    public function test_a_leaflet_that_cannot_be_is_refused_at_its_place(
+    public function test_refuses_impossible_instructions_at_their_place(
         array $leaflet,
         string $pointer,
         string $words,

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Joining;
 
-use EmberDusk\Joining\Blocked;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Joining\Needs;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Unit;
@@ -20,7 +20,7 @@ use EmberDusk\Plan\Standing;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;
 
-/** What of a plan can be joined, and what cannot and why, known before the first step. */
+/** Joinable units of a plan, and the reasons for the others, known before the first step. */
 final class JoinableTest extends TestCase
 {
     private static function demo(string $name): Plan
@@ -52,11 +52,11 @@ final class JoinableTest extends TestCase
     /** @return list<string> */
     private static function codes(Joinable $joinable): array
     {
-        return array_map(static fn(Blocked $b): string => "{$b->code} {$b->unit}", $joinable->blocked);
+        return array_map(static fn(JoinBlock $b): string => "{$b->code} {$b->unit}", $joinable->blocked);
     }
 
     /**
-     * Which control can work which light, asked of the plan's kit alone, without roster, families or leaflets.
+     * Which control can work which light, asked of the plan's kit alone, without roster, families or instructions.
      *
      * @return list<string>
      */
@@ -108,7 +108,7 @@ final class JoinableTest extends TestCase
         return $wants;
     }
 
-    public function test_what_nothing_works_and_what_works_nothing_is_named(): void
+    public function test_names_lights_without_controls_and_controls_without_lights(): void
     {
         $plan = self::demo('observatory');
         $alone = $plan->with(items: array_diff_key($plan->items, ['i4' => true]));
@@ -140,7 +140,7 @@ final class JoinableTest extends TestCase
         self::assertSame(['full h1'], self::codes($joinable));
     }
 
-    public function test_a_leaflet_that_is_not_on_the_shelf_is_named_with_what_is_missing(): void
+    public function test_names_missing_instructions(): void
     {
         $plan = self::demo('hide');
         $bare = $plan->kit['remote-zigbee-4']->written;
@@ -168,7 +168,7 @@ final class JoinableTest extends TestCase
         self::assertTrue(Rehearsal::run($roster, 1)->works());
     }
 
-    public function test_what_is_needed_first_is_read_from_the_plan(): void
+    public function test_derives_the_preparations_from_the_plan(): void
     {
         $plan = self::demo('observatory');
         $keys = static fn(Plan $p): array => array_map(
@@ -184,7 +184,7 @@ final class JoinableTest extends TestCase
         self::assertNotContains('account', $keys(self::demo('narrowboat')));
     }
 
-    /** What was in use before is reset in every school, and only that in the one that trusts new kit. */
+    /** Used devices are reset with every method, and only those in the one that trusts new kit. */
     public function test_a_unit_that_was_in_use_is_known_as_such(): void
     {
         $plan = self::demo('narrowboat');

@@ -7,7 +7,7 @@ namespace EmberDusk\Tests\Joining;
 use EmberDusk\Joining\Practice\Lesson;
 
 /**
- * Every lesson's hands, written down beforehand: as it is meant, and with the mistake that it names.
+ * Hands of every lesson, written in advance: correct, and with the mistake that it names.
  *
  * @phpstan-type Hand array{float, string, string, 3?: string}
  */
@@ -129,7 +129,7 @@ final class LessonHands
     }
 
     /**
-     * Lesson, hands as it is meant, hands with the mistake, what the turning point says, between when.
+     * Lesson, correct hands, hands with the mistake, text of the turning point, its time range.
      *
      * @return iterable<string, array{string, list<Hand>, list<Hand>, string, array{float, float}}>
      */
@@ -167,7 +167,7 @@ final class LessonHands
             'which-is-which',
             [...self::three(), ...self::named(['Lamp 1' => 'Window', 'Lamp 2' => 'Door', 'Lamp 3' => 'Table'], 60.0)],
             [...self::three(), ...self::named($guessed, 60.0)],
-            'switch a line and look before it is named',
+            'switch each entry and look before you name it',
             [60.0, 66.0],
         ];
         $both = ['Lamp 1' => 'Bed', 'Lamp 2' => 'Wardrobe'];
@@ -224,7 +224,7 @@ final class LessonHands
             'whose-phone',
             [[0.0, 'mended', 'phone', 'phone-leaves|yes'], ...$bound],
             $bound,
-            'does not stay with the client',
+            'that is not the client’s',
             [14.0, 15.0],
         ];
         $mesh = static fn(string ...$order): array => [
@@ -244,7 +244,7 @@ final class LessonHands
             'chain',
             $mesh('c1', 'c2', 'c3'),
             $mesh('c1', 'c3', 'c2'),
-            'the nearest join first',
+            'join the nearest first',
             [10.0, 12.0],
         ];
         $search = [self::ON, [2.0, 'tap', 'phone', 'search mesh 60'], ...Bench::presses('c1', 'NODE', 2, 5.0)];
@@ -257,7 +257,7 @@ final class LessonHands
             'not-both',
             [...$search, [10.0, 'tap', 'phone', 'end mesh'], ...$zone],
             [...$search, ...$zone],
-            'answered it, and R1 went without',
+            'answered it, and R1 got no link',
             [15.0, 22.0],
         ];
         $linked = [...self::joined(), ...self::remote(30.0), ...self::link('c1', 1, 45.0)];
@@ -265,14 +265,14 @@ final class LessonHands
             'no-answer',
             [...self::joined(), [25.0, 'mended', 'r1', 'flat|yes'], ...array_slice($linked, count(self::joined()))],
             [...$linked, ...self::remote(60.0), ...self::link('c1', 1, 75.0)],
-            'it was not looked at',
+            'not checked',
             [30.0, 50.0],
         ];
         yield 'wrong-colours' => [
             'wrong-colours',
             [...self::joined(), [40.0, 'mended', 'c1', 'wrong-setting|yes']],
             [...self::joined(), [40.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 7, 45.0)],
-            'it was not looked at',
+            'not checked',
             [0.0, 100.0],
         ];
         yield 'whole-house' => [

@@ -9,8 +9,8 @@ use EmberDusk\Joining\Order\Moves;
 use EmberDusk\Joining\Order\Nearest;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use PHPUnit\Framework\TestCase;
 
@@ -110,7 +110,7 @@ final class OrderTest extends TestCase
         }
     }
 
-    /** Where the way through the app is longer than the window leaves time for, the search goes first whatever the school. */
+    /** If the way through the app takes longer than the window allows, the search goes first in every method. */
     public function test_reset_then_search_is_taken_only_where_walk_and_taps_fit_the_window(): void
     {
         foreach ([[15.0, 26.0, true], [40.0, 26.0, false], [15.0, 3.0, false]] as [$listens, $taps, $searchFirst]) {
@@ -134,7 +134,7 @@ final class OrderTest extends TestCase
                 'table',
                 speaks: ['zigbee'],
             );
-            $roster = Bench::roster([$unit, $hub], [['h1', 'c1']])->in(new School(School::RESET_FIRST));
+            $roster = Bench::roster([$unit, $hub], [['h1', 'c1']])->in(new TimingMethod(TimingMethod::RESET_FIRST));
             $steps = (new Steps($roster))->of(Order::of($roster)[0]);
             self::assertSame($searchFirst ? 'h1' : null, $steps[0]->search, "window {$listens} s, way {$taps} s");
         }

@@ -14,7 +14,7 @@ use PHPUnit\Framework\Attributes\DataProviderExternal;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Every lesson is worked by hands that were written down beforehand: once as it is meant, once with the mistake that it names.
+ * Every lesson is played by hands written in advance: once correctly, once with the mistake that it names.
  */
 final class PracticeTest extends TestCase
 {
@@ -68,7 +68,7 @@ final class PracticeTest extends TestCase
         self::assertTrue($told[0] && !$told[count($told) - 1]);
     }
 
-    public function test_what_is_reset_or_missed_without_need_is_counted(): void
+    public function test_counts_needless_resets_and_missed_windows(): void
     {
         $lesson = Lessons::of('first-join');
         $hands = [

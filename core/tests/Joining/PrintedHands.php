@@ -22,7 +22,7 @@ final class PrintedHands
 
     private const BEAT = 0.35;
 
-    /** Seconds after which a lamp under a held key lights: assumed by every entry that says nothing else. */
+    /** Default seconds until a lamp lights under a held key. */
     private const UNTIL_LIT = 2.0;
 
     private float $now = 0.0;
@@ -126,7 +126,7 @@ final class PrintedHands
                 fn(array $m) => $this->do(Act::TAP, $m[2], "toggle {$m[1]}"),
             ),
             $this->reads(
-                "/^Switch “(.+)”{$app}: is it the second line/",
+                "/^Switch “(.+)”{$app}: is it the second entry/",
                 $text,
                 fn(array $m) => $this->do(Act::TAP, $m[2], "toggle {$m[1]}"),
             ),
@@ -148,7 +148,7 @@ final class PrintedHands
             ),
             $this->reads('/^Open the page of (\w+)\.$/', $text, fn(array $m) => $this->do(Act::TAP, $m[1], 'open')),
             $this->reads(
-                "/^Fourth channel, order, count and limit, then keep them{$app}\\.$/",
+                "/^Set fourth channel, order, count and limit, then save{$app}\\.$/",
                 $text,
                 fn(array $m) => $this->do(Act::TAP, $m[1], 'set'),
             ),
@@ -168,7 +168,7 @@ final class PrintedHands
                 => true,
             default => $this->reads(
                 '/^(Expect: |It searches for|Another address: open|Then hide it|Read the network’s name|Another one, or none|' .
-                    'Wait for a new line|Press every control)/',
+                    'Wait for a new entry|Test every control)/',
                 $text,
                 static fn(): null => null,
             ),

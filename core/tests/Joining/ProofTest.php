@@ -7,10 +7,10 @@ namespace EmberDusk\Tests\Joining;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Device;
@@ -31,7 +31,7 @@ final class ProofTest extends TestCase
     /**
      * Answers a run on site step by step until its end.
      *
-     * @param  callable(Step): string  $sees  what is answered to a step that is looked at
+     * @param  callable(Step): string  $sees answer to an observation step
      * @return array{LiveRun, Step}
      */
     private static function answered(Roster $roster, callable $sees): array
@@ -48,7 +48,7 @@ final class ProofTest extends TestCase
                 $step->look === Step::MEND => $run->act(Event::MENDED, $step->device, $now, "{$step->kind}|no"),
                 $step->look === Step::NAME => $run->act(Event::NAMED, $step->device, $now, 'A light, A room'),
                 $step->look === Step::HAND => $run->work($step->key(), $now),
-                $step->look === Step::LIST && $sees($step) === Seen::YES => $run->act(
+                $step->look === Step::LIST && $sees($step) === Observation::YES => $run->act(
                     Event::FOUND,
                     $step->device,
                     $now,
@@ -72,7 +72,7 @@ final class ProofTest extends TestCase
     public function test_who_sees_nothing_anywhere_has_joined_nothing(string $job): void
     {
         $roster = self::roster($job);
-        [$run, $end] = self::answered($roster, static fn(): string => Seen::NOTHING);
+        [$run, $end] = self::answered($roster, static fn(): string => Observation::NOTHING);
         self::assertSame([], array_filter($run->log(), static fn(Event $e): bool => $e->kind === Event::JOINED));
         self::assertSame('0 of ' . count($roster->wants) . ' controls work', $end->title);
     }
@@ -83,15 +83,15 @@ final class ProofTest extends TestCase
     {
         [$run] = self::answered(
             self::roster($job),
-            static fn(Step $s): string => $s->kind === 'reset' ? Seen::YES : Seen::NOTHING,
+            static fn(Step $s): string => $s->kind === 'reset' ? Observation::YES : Observation::NOTHING,
         );
         self::assertSame([], array_filter($run->log(), static fn(Event $e): bool => $e->kind === Event::JOINED));
     }
 
-    public function test_the_last_headline_counts_what_was_seen_to_work(): void
+    public function test_the_last_headline_counts_the_controls_that_worked(): void
     {
         $roster = self::roster('hide');
-        [, $end] = self::answered($roster, static fn(): string => Seen::YES);
+        [, $end] = self::answered($roster, static fn(): string => Observation::YES);
         $all = count($roster->wants);
         self::assertSame($all === 1 ? 'The control works' : "All {$all} controls work", $end->title);
     }

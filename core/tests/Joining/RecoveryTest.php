@@ -6,18 +6,18 @@ namespace EmberDusk\Tests\Joining;
 
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What is lost or replaced one day: the steps back, worked through on the stand-ins, every control pressed at the end. */
+/** Losses and replacements: the recovery steps, rehearsed on simulated devices, every control tested at the end. */
 final class RecoveryTest extends TestCase
 {
     /** @return iterable<string, array{Roster}> */
@@ -25,7 +25,7 @@ final class RecoveryTest extends TestCase
     {
         foreach (glob(dirname(__DIR__, 3) . '/database/demo/job-*.json') ?: [] as $file) {
             $plan = JobFile::read((string) file_get_contents($file));
-            yield basename($file) => [Joinable::of($plan, new School(proves: false))->roster];
+            yield basename($file) => [Joinable::of($plan, new TimingMethod(proves: false))->roster];
         }
     }
 
@@ -43,7 +43,7 @@ final class RecoveryTest extends TestCase
             }
             foreach (range(1, 5) as $seed) {
                 $done = $recovery->rehearsed($seed);
-                self::assertSame([], array_diff($done->tried, [Seen::YES]), "{$recovery->title}, seed {$seed}");
+                self::assertSame([], array_diff($done->tried, [Observation::YES]), "{$recovery->title}, seed {$seed}");
                 self::assertCount(count($recovery->roster->wants), $done->tried);
             }
             self::assertGreaterThan(2, count($recovery->steps()), $recovery->title);
@@ -63,16 +63,20 @@ final class RecoveryTest extends TestCase
                 foreach ($recovery->steps() as $step) {
                     $hands->follow($step);
                 }
-                self::assertSame([], array_diff($hands->tried(), [Seen::YES]), "{$recovery->title}, seed {$seed}");
+                self::assertSame(
+                    [],
+                    array_diff($hands->tried(), [Observation::YES]),
+                    "{$recovery->title}, seed {$seed}",
+                );
             }
         }
     }
 
     /** Each word that was missing once: a step that comes twice, the distance, the names, the seconds. */
-    public function test_printed_steps_repeat_what_is_done_twice_and_give_distances_names_and_seconds(): void
+    public function test_printed_steps_keep_repetitions_distances_names_and_seconds(): void
     {
         $steps = self::of(
-            Joinable::of(JobFile::read(Demo::shipped('observatory')), new School(proves: false))->roster,
+            Joinable::of(JobFile::read(Demo::shipped('observatory')), new TimingMethod(proves: false))->roster,
             Recovery::HUB,
         )->steps();
         $text = implode("\n", $steps);
@@ -139,7 +143,7 @@ final class RecoveryTest extends TestCase
         return $list;
     }
 
-    /** What lives in one phone is bound anew from the new one; the hub that any phone works is not touched. */
+    /** Devices bound to one phone are bound again from the new one; the hub for any phone is not touched. */
     public function test_a_lost_phone_concerns_only_what_lived_in_it(): void
     {
         $bound = new Unit(
@@ -170,7 +174,8 @@ final class RecoveryTest extends TestCase
             [],
             array_filter(
                 $done->run->log(),
-                static fn(Event $e): bool => $e->kind === Event::SAW && $e->text === 'join c3 h2/reset|' . Seen::YES,
+                static fn(Event $e): bool => $e->kind === Event::SAW &&
+                    $e->text === 'join c3 h2/reset|' . Observation::YES,
             ),
             'every receiver is reset',
         );

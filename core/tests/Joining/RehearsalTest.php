@@ -8,32 +8,32 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\School;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Seeded jobs of all families joined by the guide against the stand-ins; what counts is what each control does when it is pressed at the end. */
+/** Seeded jobs of all families joined by the guide against the simulated devices; what counts is what each control does when it is pressed at the end. */
 final class RehearsalTest extends TestCase
 {
     private const SEEDS = 100;
 
-    /** @return iterable<string, array{School}> */
+    /** @return iterable<string, array{TimingMethod}> */
     public static function schools(): iterable
     {
-        foreach (School::TIMINGS as $timing) {
-            yield $timing => [new School($timing)];
-            yield "{$timing}, new kit trusted" => [new School($timing, true)];
+        foreach (TimingMethod::TIMINGS as $timing) {
+            yield $timing => [new TimingMethod($timing)];
+            yield "{$timing}, new kit trusted" => [new TimingMethod($timing, true)];
         }
     }
 
     #[DataProvider('schools')]
-    public function test_seeded_jobs_work_in_every_school(School $school): void
+    public function test_seeded_jobs_work_with_every_method(TimingMethod $school): void
     {
         for ($seed = 1; $seed <= self::SEEDS; $seed++) {
             $done = Rehearsal::run(SeededRoster::of($seed, school: $school), $seed);
@@ -45,7 +45,7 @@ final class RehearsalTest extends TestCase
     /** @return array<string, string> */
     private static function wrong(Rehearsal $done): array
     {
-        return array_filter($done->tried, static fn(string $s): bool => $s !== Seen::YES);
+        return array_filter($done->tried, static fn(string $s): bool => $s !== Observation::YES);
     }
 
     public function test_the_same_seed_gives_the_same_run(): void
@@ -73,7 +73,7 @@ final class RehearsalTest extends TestCase
         self::assertCount(56, $pairs);
     }
 
-    /** Each fault that a job can have, alone: put right, and named where it shows. */
+    /** Each fault that a job can have, alone: fixed, and named where it shows. */
     public function test_single_faults_are_found_and_put_right(): void
     {
         $counts = [];
@@ -90,7 +90,7 @@ final class RehearsalTest extends TestCase
                 $counts[$flaw->code][$seed] = in_array($key, $done->found, true);
             }
         }
-        // What is missed once is no fault to be named, and a lead that was not lifted shows only where it takes a link.
+        // One missed join is not a fault, and a lead that stayed connected shows only when it takes a link.
         unset($counts[Flaws::MISSED], $counts['two-powered']);
         foreach ($counts as $code => $named) {
             self::assertNotContains(false, $named, $code);
@@ -133,8 +133,8 @@ final class RehearsalTest extends TestCase
         self::assertGreaterThanOrEqual(0.95 * $all, $right);
     }
 
-    /** A fault that nobody has listed is not given the name of another. */
-    public function test_what_is_not_listed_ends_as_not_explained(): void
+    /** An unlisted fault does not get the name of another. */
+    public function test_an_unlisted_fault_ends_as_unexplained(): void
     {
         $light = Bench::zigbee();
         $deaf = new Unit(
@@ -143,7 +143,7 @@ final class RehearsalTest extends TestCase
             role: Unit::LIGHT,
             family: 'zigbee',
             way: 'zigbee',
-            // It takes longer than it listens: no leaflet says so, and no hub ever finds it.
+            // It takes longer than it listens: no instructions say so, and no hub ever finds it.
             leaflet: $light->leaflet->withFigures(['takesLeast' => 40.0, 'takesMost' => 41.0, 'listens' => 15.0]),
             kind: 'tunable',
         );
@@ -278,7 +278,7 @@ final class RehearsalTest extends TestCase
         self::assertNotSame(
             [[], 0],
             [self::wrong($without), $without->run->progress()->marks->missed],
-            'it fails, or has to be mended on the way',
+            'it fails, or has to be fixed on the way',
         );
         $free = Rehearsal::run($roster, 1, dropped: [$rule], without: [$trap]);
         self::assertSame([[], 0], [self::wrong($free), $free->run->progress()->marks->missed]);

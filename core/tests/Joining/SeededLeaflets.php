@@ -8,7 +8,7 @@ use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Kit\Profiles\Signal;
 
-/** Leaflets that no kit has, drawn by the dice. */
+/** Instructions that no kit has, drawn by the dice. */
 trait SeededLeaflets
 {
     private const KEYS = ['SET', 'MEET', 'GO', 'LEARN', 'ID', 'TUNE', 'PLUS', 'RING'];

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Joining;
 
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Values\Dice;
 
-/** Jobs with devices of all families, drawn by seed; every leaflet's keys, presses, patterns and times are drawn within the schema's bounds. */
+/** Jobs with devices of all families, drawn by seed; every instructions's keys, presses, patterns and times are drawn within the schema's bounds. */
 final class SeededRoster
 {
     use SeededLeaflets;
@@ -36,7 +36,7 @@ final class SeededRoster
      * @param  list<string>|null  $mix  families that it must have; null: drawn
      * @param  int|null  $lights  of each way of control; null: one to three
      */
-    public static function of(int $seed, ?array $mix = null, ?School $school = null, ?int $lights = null): Roster
+    public static function of(int $seed, ?array $mix = null, ?TimingMethod $school = null, ?int $lights = null): Roster
     {
         $maker = new self($seed);
         $maker->units[Roster::PHONE] = new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', '');
@@ -45,7 +45,7 @@ final class SeededRoster
         }
         ksort($maker->units, SORT_NATURAL);
 
-        return new Roster($maker->units, $maker->wants, $school ?? new School());
+        return new Roster($maker->units, $maker->wants, $school ?? new TimingMethod());
     }
 
     public const FAMILIES = ['zigbee', 'remoteonly', 'receiver', 'bridge', 'bluetooth', 'mesh', 'board', 'cloud'];

@@ -10,7 +10,7 @@ use PHPUnit\Framework\TestCase;
 
 final class BlockTest extends TestCase
 {
-    /** Common practice, no source: a 12 V bank at 11.0, 12.6 and 14.4 V; rows side by side add what they hold and halve their ohms. */
+    /** Common practice, no source: a 12 V bank at 11.0, 12.6 and 14.4 V; rows in parallel add what they hold and halve their ohms. */
     public function test_rows_add_what_they_hold_and_blocks_their_volts(): void
     {
         $block = Block::read(

@@ -29,7 +29,7 @@ final class KindsTest extends TestCase
         self::assertSame(KindSchema::text(), (string) file_get_contents(dirname(__DIR__, 2) . '/schema/shelf.json'));
     }
 
-    /** What a form offers, the reader takes: every choice of every field, beside whatever else an entry says. */
+    /** The reader accepts every choice of every field that a form offers, with any other fields. */
     public function test_every_choice_that_a_form_offers_is_read(): void
     {
         $read = 0;
@@ -79,7 +79,7 @@ final class KindsTest extends TestCase
         );
     }
 
-    public function test_what_a_spreadsheet_would_reckon_is_written_as_text_and_read_back(): void
+    public function test_formulas_are_written_as_text_and_read_back(): void
     {
         $entry = ['kind' => 'consumable', 'id' => 'paste', 'name' => '=1+1', 'unit' => '@tube', 'note' => '-not 5'];
         $csv = ShelfCsv::write([$entry]);
@@ -98,13 +98,13 @@ final class KindsTest extends TestCase
         ];
         yield 'missing column' => ["kind,name,amps\nfuse,F,5", 'Line 1: the column “id” is missing.'];
         yield 'column twice' => ["kind,id,name,amps,amps\nfuse,f,F,5,5", 'a column is there twice'];
-        yield 'no number' => [$head . 'fuse,f,F,five,blade', 'Line 2, amps: “five” is no number.'];
-        yield 'out of bounds' => [$head . 'fuse,f,F,5000,blade', 'Line 2, amps: 5000 lies outside 0.5 to 100.'];
+        yield 'no number' => [$head . 'fuse,f,F,five,blade', 'Line 2, amps: “five” is not a number.'];
+        yield 'out of bounds' => [$head . 'fuse,f,F,5000,blade', 'Line 2, amps: 5000 is outside 0.5 to 100.'];
         yield 'no such choice' => [
             $head . 'fuse,f,F,5,brick',
-            'Line 2, form: The value is none of those allowed here.',
+            'Line 2, form: The value is not one of those allowed here.',
         ];
-        yield 'no such kind' => [$head . 'fuze,f,F,5,blade', 'Line 2, kind: “fuze” is none of'];
+        yield 'no such kind' => [$head . 'fuze,f,F,5,blade', 'Line 2, kind: “fuze” is not one of'];
         yield 'field of another kind' => [
             "kind,id,name,amps,form,cores\nfuse,f,F,5,blade,3",
             'Line 2, cores: Fuse has no such field.',
@@ -156,7 +156,7 @@ final class KindsTest extends TestCase
         self::assertEqualsWithDelta(0.0616, $strip->plusRail, 0.0001);
         self::assertEqualsWithDelta(0.1231, $strip->returnRail, 0.0001);
         self::assertTrue($strip->copperRails);
-        // Copper reckoned at 20 °C is 7.9 % more at 40 °C: the same strip is darker in a warm job, one whose rails are told is not.
+        // Copper calculated at 20 °C has 7.9 % more resistance at 40 °C: the same strip is darker in a warm job; one with given rails is not.
         $even = static function (string $strip, float $celsius): float {
             $plan = Demo::with(
                 Demo::run(

@@ -61,7 +61,7 @@ final class ShelfTest extends TestCase
     {
         $entry = Demo::shelf()->find('strip-single-12')->written ?? [];
         $this->expectException(Refusal::class);
-        $this->expectExceptionMessage('leave nothing of 12.0 V for the resistor');
+        $this->expectExceptionMessage('leave no voltage of 12.0 V for the resistor');
         Shelf::entry(new Fields(['leds' => 4, 'ledVolts' => 3.0] + $entry));
     }
 
@@ -93,7 +93,7 @@ final class ShelfTest extends TestCase
         }
     }
 
-    public function test_a_signal_is_said_in_words(): void
+    public function test_describes_a_signal_as_text(): void
     {
         self::assertSame('3 quick, then 2 slow', (new Signal([0.2, 0.2, 0.2, 0.2, 0.2, 0.6, 0.8, 0.5, 0.8]))->words());
         $five = new Signal([0.2, 0.2, 0.2]);

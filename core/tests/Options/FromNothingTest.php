@@ -24,7 +24,7 @@ use EmberDusk\Values\Severity;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** From an empty job to a wired plan in two actions: what was said of a run, and one of its options. */
+/** From an empty job to a wired plan in two actions: the stated run, and one of its options. */
 final class FromNothingTest extends TestCase
 {
     /** @return iterable<string, array{string, float, bool, string, array<string, mixed>, string}> */
@@ -64,7 +64,7 @@ final class FromNothingTest extends TestCase
         Ngspice::assertAgrees(Netlist::write('from nothing', $networks), $nodes);
     }
 
-    public function test_the_tape_comes_later_and_keeps_what_was_decided(): void
+    public function test_measuring_later_keeps_decisions(): void
     {
         $plan = self::taken(self::begun('loop', 13.6, true, ''), 'loop', ['colour' => 'tunable']);
         $measured = ReviseNotes::of(

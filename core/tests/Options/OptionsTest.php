@@ -16,7 +16,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 
-/** Options side by side: each a plan of its own that can be solved, priced by hand and taken over. */
+/** Options side by side: each a plan of its own that can be solved, priced by hand and adopted. */
 final class OptionsTest extends TestCase
 {
     /**
@@ -84,7 +84,7 @@ final class OptionsTest extends TestCase
         self::assertGreaterThanOrEqual(5, count(array_filter(array_column($cards, 'take'))));
     }
 
-    /** What is taken over is what the reference simulator solves. */
+    /** A chosen option equals the reference simulator's solution. */
     public function test_a_taken_option_agrees_with_the_reference_simulator(): void
     {
         $cards = self::cards(
@@ -109,8 +109,8 @@ final class OptionsTest extends TestCase
         // 8 A carry 24 x 8 / 9.6 = 20 m and 12 x 8 / 9.6 = 10 m: 18 m want one and at least two.
         self::assertSame(1, $high['wish']['controllers']);
         self::assertGreaterThanOrEqual(2, $low['wish']['controllers']);
-        self::assertStringContainsString('carries 20.0 m of this strip', implode(' ', $high['kit']));
-        self::assertStringContainsString('carries 10.0 m of this strip', implode(' ', $low['kit']));
+        self::assertStringContainsString('enough for 20.0 m', implode(' ', $high['kit']));
+        self::assertStringContainsString('enough for 10.0 m', implode(' ', $low['kit']));
         self::assertGreaterThan($high['boxes']['value'], $low['boxes']['value']);
     }
 
@@ -157,7 +157,7 @@ final class OptionsTest extends TestCase
         self::assertContains('24 V supply, 13.4 A', $first['kit']);
     }
 
-    public function test_what_can_work_it_and_what_cannot(): void
+    public function test_lists_available_and_missing_controls(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'ChooseKit', 'run' => null, 'kit' => 'hub-zigbee-short']);
         [$tunable, $remote] = self::cards($plan, ['colour' => 'tunable'], ['colour' => 'tunable', 'control' => 'rf']);
@@ -172,10 +172,10 @@ final class OptionsTest extends TestCase
     }
 
     /**
-     * Second school: 60 % of 172.8 W with 20 % to spare ask for 129.6 W, so 150 W will do where the first school
-     * takes 240; a step and a check come with it.
+     * Second method: 60 % of 172.8 W with 20 % headroom need 129.6 W, so 150 W will do where the first method takes 240; a step and a check come
+     * with it.
      */
-    public function test_the_second_supply_school_comes_with_a_step_and_a_check(): void
+    public function test_the_second_supply_method_adds_a_step_and_a_check(): void
     {
         [$full, $capped] = self::cards(Demo::plan(), [], ['cap' => 0.6]);
         self::assertContains('24 V supply, 10 A', $full['kit']);
@@ -205,11 +205,11 @@ final class OptionsTest extends TestCase
             ['colour' => 'rgbw'],
         );
         $titles = array_column($card['findings'], 'title');
-        self::assertContains('Cove: an open strip where water comes to it', $titles);
+        self::assertContains('Cove: open strip in a wet place', $titles);
         self::assertContains('C1: set its switch to RGBW', $titles);
         // No mains here: three of the six blocks give 24 V, fused at the tap.
         self::assertContains('Deep-cycle block 8 V, 165 Ah', $card['kit']);
-        self::assertNotContains('Cove: there is no mains here, the supply must be a converter on the bank', $titles);
+        self::assertNotContains('Cove: no mains here, use a converter on the bank', $titles);
         $job = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $notes]);
         $plan = Demo::with($job, $card['take']);
         self::assertSame(3, $plan->supplies[$plan->run('cove')->supply ?? '']->series);

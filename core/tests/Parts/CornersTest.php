@@ -79,7 +79,7 @@ final class CornersTest extends TestCase
     }
 
     /** 5.2 m from lengths of 2 m: two whole ones, 1.2 m of a third, whose rest is 0.8 m less the saw's cut. */
-    public function test_what_is_left_is_without_the_saw_s_cut(): void
+    public function test_offcuts_exclude_the_saw_kerf(): void
     {
         $cut = StockCut::of(kit: 'p', name: 'Profile', stock: 2000, wanted: [new Piece(5200, 'Wall')], kerf: 3);
         self::assertSame([3, 2, 797, true], [$cut->bought, $cut->joints, $cut->left(), $cut->proven]);

@@ -105,7 +105,7 @@ final class CutListTest extends TestCase
         self::assertEqualsWithDelta(0.00401, 1 - $cut / (73 * 5600), 5e-6);
     }
 
-    public function test_what_is_in_the_van_is_used_first(): void
+    public function test_uses_offcuts_in_the_van_first(): void
     {
         $cuts = CutList::of([1200, 900, 900, 500], 2000, [1000, 1250]);
         self::check([1200, 900, 900, 500], $cuts);
@@ -116,7 +116,7 @@ final class CutListTest extends TestCase
         self::assertSame(3, Bound::of([1100, 1100, 1100], 2000));
     }
 
-    public function test_what_is_longer_than_a_length_is_joined_or_refused_by_name(): void
+    public function test_joins_pieces_longer_than_stock_or_refuses_them(): void
     {
         $of = static fn(string $joints): StockCut => StockCut::of('p', 'Profile', 2000, [
             new Piece(4500, 'Cove', 'cove', $joints),
@@ -238,7 +238,7 @@ final class CutListTest extends TestCase
                 );
                 self::assertTrue(
                     $piece->joints !== 'never' || ($count[$piece->what] ?? 0) <= 1,
-                    "case {$case}: {$piece->what} is in one piece",
+                    "case {$case}: {$piece->what} is no joints",
                 );
                 self::assertTrue(
                     !$missing || $piece->joints === 'never',

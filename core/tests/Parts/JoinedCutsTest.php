@@ -14,7 +14,7 @@ use Symfony\Component\Process\Process;
 final class JoinedCutsTest extends TestCase
 {
     /** Marks every 62.5 mm: eighty on a reel of 5 m, and 1.9 m of offcut is good for 1.875 m. */
-    public function test_strip_is_reckoned_from_mark_to_mark(): void
+    public function test_counts_strip_from_mark_to_mark(): void
     {
         $cut = StockCut::of(
             kit: 's',

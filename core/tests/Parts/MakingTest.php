@@ -52,7 +52,7 @@ final class MakingTest extends TestCase
 
     /** @param  array<string, float>  $wanted */
     #[DataProvider('mountings')]
-    public function test_what_holds_cleans_and_seals_follows_from_the_mounting(
+    public function test_derives_fixing_cleaning_and_sealing_from_the_mounting(
         string $described,
         string $site,
         array $wanted,
@@ -96,7 +96,7 @@ final class MakingTest extends TestCase
         self::assertSame([], Demo::with($glued, ['kind' => 'SetMaking', 'run' => 'line', 'seal' => ''])->makings);
     }
 
-    public function test_the_two_schools_of_cutting(): void
+    public function test_the_two_methods_of_cutting(): void
     {
         $bare = self::plan('4.00 line', ', bare');
         self::assertSame(['dry', 'supply', 'cables', 'loose', 'stick', 'cut', 'joints', 'second'], self::steps($bare));
@@ -209,7 +209,7 @@ final class MakingTest extends TestCase
         self::assertSame(['line', 'shelf'], self::parts($both)['cable-2x15']->runs);
     }
 
-    public function test_profile_and_diffuser_are_chosen_and_too_much_heat_is_told(): void
+    public function test_chooses_profile_and_diffuser_and_reports_too_much_heat(): void
     {
         $plan = Demo::with(self::plan('4.00 line', ', profile'), [
             'kind' => 'SetMaking',

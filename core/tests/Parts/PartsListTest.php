@@ -62,7 +62,7 @@ final class PartsListTest extends TestCase
         );
     }
 
-    public function test_what_is_owned_costs_nothing(): void
+    public function test_owned_kit_costs_nothing(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
         $price = self::part($plan, 'supply-24-240')->cost();

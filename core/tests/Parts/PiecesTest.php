@@ -13,7 +13,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
 use PHPUnit\Framework\TestCase;
 
-/** What may be joined, what must be in one piece, what offcuts are used. */
+/** Joints allowed and forbidden, and the offcuts used. */
 final class PiecesTest extends TestCase
 {
     use AssembledPlan;
@@ -46,7 +46,7 @@ final class PiecesTest extends TestCase
         self::assertEqualsWithDelta(0.8, self::parts($plan)['cable-2x15']->why['Line, lead between sections'], 1e-9);
     }
 
-    public function test_one_piece_that_no_length_holds_is_told_with_a_way_out(): void
+    public function test_reports_a_piece_longer_than_stock_with_a_fix(): void
     {
         $plan = Demo::with(self::plan('6.00 line', ', profile'), [
             'kind' => 'SetMaking',

@@ -20,12 +20,12 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** What is counted and priced, spares and currencies. */
+/** Counts and prices, spares and currencies. */
 final class PricesTest extends TestCase
 {
     use AssembledPlan;
 
-    public function test_spares_are_one_in_ten_or_as_they_are_set(): void
+    public function test_spares_are_ten_per_cent_or_as_set(): void
     {
         $plan = self::plan('4.00 line', ', bare');
         // Trunk and tail, two cores each at both ends: eight, one to spare.
@@ -135,7 +135,7 @@ final class PricesTest extends TestCase
         self::assertStringContainsString('a rate for USD', $finding->detail);
     }
 
-    public function test_what_the_shelf_has_nothing_for_is_told(): void
+    public function test_reports_needs_without_a_shelf_entry(): void
     {
         $shelf = new class implements ShelfSource {
             public function find(string $id): ?KitSnapshot
@@ -160,9 +160,9 @@ final class PricesTest extends TestCase
         $plan = self::plan('4.00 line', ', profile', 'damp');
         self::assertSame(
             [
-                'Profile: Line goes into profile',
+                'Profile: Line in profile',
                 'Fixing: Line, an anchor every 0.75 m',
-                'Sealing: Line lies damp: its ends are sealed',
+                'Sealing: Line is in a damp place: ends sealed',
                 'Solder: K1 for Line, every core at its ends',
                 'Solder: K2 for Line, every core at its ends',
             ],

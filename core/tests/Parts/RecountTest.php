@@ -15,7 +15,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** Sixty random jobs whose parts are counted again here, from what was asked of them and not from what the plan came to. */
+/** Sixty random jobs with their parts counted again here from their inputs, not from the plan. */
 final class RecountTest extends TestCase
 {
     /** Strips of the demo shelf: millimetres between marks, cores of a joint, price of a reel of five metres. */
@@ -217,7 +217,7 @@ final class RecountTest extends TestCase
         }
     }
 
-    /** What a step waits for is there, each place begins with its isolation and ends with its tidying, and no step is there twice. */
+    /** Predecessors exist, each place starts with its isolation and ends with tidying, and no step is there twice. */
     public function test_the_order_of_the_trade_holds_in_every_job(): void
     {
         $order = array_flip([

@@ -30,7 +30,7 @@ final class ShorteningTest extends TestCase
         return null;
     }
 
-    public function test_a_run_that_just_misses_a_reel_is_told(): void
+    public function test_reports_a_run_that_just_misses_a_reel(): void
     {
         // Reels of 5 m, marks every 50 mm: 5.40 m take two, 5.00 m one, and a piece may be up to 0.50 m shorter.
         $found = self::found(self::plan('5.40 line', ', bare'), 'strip-single-24');
@@ -52,7 +52,7 @@ final class ShorteningTest extends TestCase
         self::assertEqualsWithDelta(0.4, $found->metres ?? 0.0, 1e-9);
     }
 
-    public function test_what_saves_less_than_a_tenth_of_the_line_is_not_told(): void
+    public function test_ignores_savings_below_a_tenth_of_the_line(): void
     {
         // Twelve reels of 5 m for 55.2 m: one of them is a twelfth. Ten for 45.2 m: a tenth is not more than a tenth.
         foreach (['55.20', '45.20'] as $metres) {

@@ -28,7 +28,7 @@ final class BanksTest extends TestCase
     public function test_a_cart_of_six_blocks_of_8_volts(): void
     {
         $plan = self::chosen(self::cart(), 'strip-single-12', 'battery-8');
-        // No tap at 12 V: the whole bank as it was surveyed, and it is there already.
+        // No tap at 12 V: the whole bank as surveyed, which is existing.
         $bank = $plan->supplies['s1'];
         self::assertSame([6, 2, true, 'E1'], [$bank->series, $bank->parallel, $bank->there, $bank->where()]);
         $plan = self::chosen($plan, 'converter-48-12', 'controller-rf-4', 'cable-2x15', 'switch-inline-10');
@@ -111,7 +111,7 @@ final class BanksTest extends TestCase
         self::assertGreaterThan(14.4 / 12.6, $amps[2] / $amps[1]);
     }
 
-    public function test_what_moves_is_held_and_shaken_and_nobody_speaks_of_mains(): void
+    public function test_moving_parts_are_clamped_and_shaken_without_mains_cautions(): void
     {
         $plan = self::chosen(
             self::cart(),
@@ -131,7 +131,7 @@ final class BanksTest extends TestCase
         }
     }
 
-    /** Banks are nobody's choice: no mains supply takes the place of a converter, and kit that is kept keeps its bank. */
+    /** Banks are not chosen: no mains supply replaces a converter, and pinned kit keeps its bank. */
     public function test_a_proposal_leaves_a_converter_on_its_bank(): void
     {
         $kit = ['strip-single-12', 'battery-8', 'converter-48-12', 'controller-rf-4', 'cable-2x15', 'fuse-3'];

@@ -21,24 +21,24 @@ final class ChangesTest extends TestCase
         return array_map(static fn($f): int => $f->pad, $plan->feeds);
     }
 
-    public function test_feed_both_ends_adds_what_is_missing_with_a_tail_along_the_seam(): void
+    public function test_feed_both_ends_adds_the_missing_feed_with_a_tail_along_the_seam(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         self::assertSame(['f1' => 0, 'f2' => 360], self::pads($plan));
-        // The ends meet, so the second tail takes the first one's way: 3.20 m, and nobody has measured it.
+        // The ends meet, so the second tail takes the first one's route: 3.20 m, not measured.
         self::assertEqualsWithDelta(3.2, $plan->cables['k3']->length, 1e-9);
         self::assertTrue($plan->cables['k3']->reckoned);
         self::assertSame('cable-3x15', $plan->cables['k3']->kit);
     }
 
-    public function test_feed_the_middle_reckons_its_tail_along_the_run(): void
+    public function test_feed_the_middle_calculates_its_tail_along_the_run(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
         self::assertSame(['f1' => 0, 'f2' => 180], self::pads($plan));
         self::assertEqualsWithDelta(3.2 + 9.0, $plan->cables['k3']->length, 1e-9);
     }
 
-    public function test_a_measured_length_is_no_longer_reckoned(): void
+    public function test_a_measured_length_is_not_calculated_any_more(): void
     {
         $plan = Demo::with(
             Demo::plan(),
@@ -145,7 +145,7 @@ final class ChangesTest extends TestCase
         yield 'empty name' => [
             ['kind' => 'NameLight', 'controller' => 'c1', 'name' => ' ', 'room' => 'Hall'],
             '/name',
-            'what people will say',
+            'Type the name for voice control',
         ];
         yield 'empty room' => [
             ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Cove', 'room' => ''],
@@ -193,7 +193,7 @@ final class ChangesTest extends TestCase
         Demo::with($plan, ['kind' => 'NameLight', 'controller' => 'c2', 'name' => 'COVE', 'room' => 'Attic']);
     }
 
-    public function test_a_change_is_told_in_words(): void
+    public function test_describes_a_change_as_text(): void
     {
         $words = static fn(array $change): string => Catalogue::read($change, Demo::shelf())->words(Demo::plan());
         self::assertSame('Feed added to Cove at 6.00 m', $words(['kind' => 'AddFeed', 'run' => 'cove', 'pad' => 120]));
@@ -239,7 +239,7 @@ final class ChangesTest extends TestCase
         }
     }
 
-    public function test_restoring_leaves_what_others_changed(): void
+    public function test_restoring_keeps_changes_of_others(): void
     {
         $first = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         $second = Demo::with($first, ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 7]);

@@ -56,9 +56,9 @@ final class ItemsTest extends TestCase
     {
         foreach (
             [
-                [['kit' => 'supply-24-100'], 'chosen in the chain'],
+                [['kit' => 'supply-24-100'], 'chosen for a run'],
                 [['kit' => 'set-single-5', 'on' => 's9'], 'does not go with'],
-                [['kit' => 'remote-rf-8', 'on' => 'shelf'], 'stands by itself'],
+                [['kit' => 'remote-rf-8', 'on' => 'shelf'], 'belongs to no other part'],
                 [['kit' => 'remote-rf-8', 'place' => 'attic'], 'place'],
             ]
             as [$change, $words]

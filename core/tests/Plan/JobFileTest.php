@@ -15,7 +15,7 @@ use PHPUnit\Framework\TestCase;
 
 final class JobFileTest extends TestCase
 {
-    public function test_what_is_written_reads_back_the_same(): void
+    public function test_a_written_file_reads_back_the_same(): void
     {
         foreach (['observatory', 'narrowboat'] as $name) {
             self::assertSame(Demo::file($name), JobFile::write(JobFile::read(Demo::file($name))));
@@ -34,7 +34,7 @@ final class JobFileTest extends TestCase
         $plan = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v1.json'));
         self::assertEqualsWithDelta(18.0, $plan->runs['cove']->length(), 1e-9);
         self::assertSame('3.2', (string) $plan->cables['k2']->length);
-        // What version 1 did not know stands at its default, and what is written is the newest.
+        // Fields missing in version 1 have their defaults, and the newest version is written.
         self::assertSame(
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
@@ -113,7 +113,7 @@ final class JobFileTest extends TestCase
         self::assertEquals($three->with(cables: $four->cables), $four);
     }
 
-    /** Written by version 4; never changed: nobody travelled then, and nobody came to look again. */
+    /** Written by version 4; never changed: without travel and follow-up visit. */
     public function test_version_four_is_read(): void
     {
         $four = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v4.json'));
@@ -155,7 +155,7 @@ final class JobFileTest extends TestCase
         );
     }
 
-    /** Written by version 6; never changed: scenes came at once, nothing started by itself, and nobody said where the job lies. */
+    /** Written by version 6; never changed: without fades, triggers and location. */
     public function test_version_six_is_read(): void
     {
         $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v6.json');
@@ -164,7 +164,7 @@ final class JobFileTest extends TestCase
         self::assertEquals($six, JobFile::own($text), 'a revision that was kept then opens as well');
         self::assertSame([[], [], [], null], [$six->tunings, $six->shows, $six->triggers, $six->position]);
         self::assertSame(
-            [0.0, 2.5, 'comes up at 40 %', '30 minutes before sunset', 54.2],
+            [0.0, 2.5, 'switches on at 40 %', '30 minutes before sunset', 54.2],
             [
                 array_values($six->scenes)[0]->fade,
                 array_values($seven->scenes)[0]->fade,
@@ -252,7 +252,7 @@ final class JobFileTest extends TestCase
             '“client” is missing',
         ];
         yield 'wrong type' => [$set('feeds/0/pad', 'first'), '/feeds/0/pad', 'integer was expected'];
-        yield 'missing place' => [$set('runs/0/place', 'attic'), '/runs/0/place', 'no place “attic”'];
+        yield 'missing place' => [$set('runs/0/place', 'attic'), '/runs/0/place', 'No place “attic”'];
         yield 'missing kit' => [$set('supplies/0/kit', 'none'), '/supplies/0/kit', 'supply “none”'];
         yield 'kit of another kind' => [$set('supplies/0/kit', 'hub-zigbee'), '/supplies/0/kit', 'supply “hub-zigbee”'];
         yield 'negative length' => [$set('cables/0/length', -1), '/cables/0/length', 'outside'];

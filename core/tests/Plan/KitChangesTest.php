@@ -13,7 +13,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** Places, parts of a run, feeds at shares, several changes as one, and kit taken anew. */
+/** Places, parts of a run, feeds at shares, several changes as one, and kit taken again. */
 final class KitChangesTest extends TestCase
 {
     public function test_places_come_are_renamed_and_go_with_their_runs(): void
@@ -43,7 +43,7 @@ final class KitChangesTest extends TestCase
         self::assertRefused(Demo::plan(), ['kind' => 'RemovePlace', 'place' => 'lecture']);
     }
 
-    public function test_a_wall_is_measured_anew_in_words(): void
+    public function test_measuring_a_wall_again_changes_its_word(): void
     {
         $plan = Demo::with(Demo::plan(), [
             'kind' => 'SetLeg',
@@ -51,7 +51,7 @@ final class KitChangesTest extends TestCase
             'leg' => 0,
             'length' => '17 ft 3/4 in',
         ]);
-        // 17 ft 0.75 in are 5.20065 m: to the centimetre what was there, so the notes stay.
+        // 17 ft 0.75 in are 5.20065 m: equal to the centimetre, so the notes stay.
         self::assertSame(Demo::plan()->places['lecture']->notes, $plan->places['lecture']->notes);
         $plan = Demo::with(Demo::plan(), ['kind' => 'SetLeg', 'place' => 'lecture', 'leg' => 0, 'length' => '5,35']);
         self::assertStringContainsString('5.35 cove', $plan->places['lecture']->notes);
@@ -66,7 +66,7 @@ final class KitChangesTest extends TestCase
         self::assertRefused(Demo::plan(), ['kind' => 'SetLeg', 'place' => 'lecture', 'leg' => 9, 'length' => '2']);
     }
 
-    public function test_mounting_is_said_one_word_at_a_time(): void
+    public function test_mounting_is_set_one_word_at_a_time(): void
     {
         $say = static fn(Plan $p, string $word, bool $on = true): Plan => Demo::with($p, [
             'kind' => 'NoteRun',
@@ -108,7 +108,7 @@ final class KitChangesTest extends TestCase
             1e-9,
         );
         self::assertSame([[], [], []], [$cut->feeds, $cut->supplies, $cut->cables]);
-        // What the tape says later is parted anew; what is written is read back.
+        // A later measurement is split again; the written notes are read back.
         $longer = Demo::with($cut, ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => '9 cove']);
         self::assertEqualsWithDelta(
             [3.0, 3.0, 3.0],
@@ -173,7 +173,7 @@ final class KitChangesTest extends TestCase
         self::assertRefused(Demo::plan(), ['kind' => 'SetCap', 'run' => 'cove', 'cap' => 0.05]);
     }
 
-    public function test_terms_and_what_is_owned(): void
+    public function test_terms_and_owned_kit(): void
     {
         $terms = [
             'kind' => 'SetTerms',

@@ -18,7 +18,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** Cable that is there: used from end to end as it is; what leads to it and from it is new. Worked by hand. */
+/** Existing cable: used from end to end as it is; its leads are new. Calculated by hand. */
 final class LegsTest extends TestCase
 {
     private const ROOM =
@@ -43,7 +43,7 @@ final class LegsTest extends TestCase
         return Demo::with($plan, ['kind' => 'UseLeg', 'run' => 'line', 'leg' => $leg, 'drop' => 'cable-2x15']);
     }
 
-    public function test_a_leg_is_used_as_it_is(): void
+    public function test_uses_a_leg_unchanged(): void
     {
         $plan = self::used(self::plan('leg A B0 to B1 2x2.5 3.20, wall, traced'));
         $cables = [];
@@ -106,7 +106,7 @@ final class LegsTest extends TestCase
         self::assertEqualsWithDelta(0.5 + 0.4 + 0.3, $plan->cableTo('j1')->length ?? 0.0, 1e-9);
     }
 
-    public function test_a_leg_that_nobody_measured_is_as_long_as_its_way(): void
+    public function test_an_unmeasured_leg_has_its_route_length(): void
     {
         $plan = self::used(self::plan('leg A B0 to B1 2x2.5, wall'));
         // 3.00 m to the corner and 2.00 m of the second wall, 0.30 m to work with.

@@ -64,7 +64,7 @@ final class PlacedTest extends TestCase
         self::assertEqualsWithDelta(0.5 + 4.0 + 0.4 + 0.3, $routes->tail($now, $run, 0), 1e-9);
         // From P1, 3.00 m and 0.50 m; 1.70 m up.
         self::assertEqualsWithDelta(3.5 + 1.7 + 0.3, $routes->trunk($now, $now), 1e-9);
-        // Nobody placed them: a metre until somebody measures.
+        // Not placed: a metre until measured.
         self::assertEqualsWithDelta(1.0, (new Routes($bare, 'room'))->tail($now, $bare->run('line'), 0), 1e-9);
     }
 
@@ -92,14 +92,14 @@ final class PlacedTest extends TestCase
         self::assertEqualsWithDelta(6.0 + 0.6 + 0.3, $plan->cables['k2']->length, 1e-9);
     }
 
-    public function test_what_was_measured_stays(): void
+    public function test_measured_lengths_stay(): void
     {
         $plan = Demo::with(self::plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 2.22]);
         $plan = self::placed($plan, 'c1', new Standing('room', 'B1'));
         self::assertSame([2.22, false], [$plan->cables['k2']->length, $plan->cables['k2']->reckoned]);
     }
 
-    public function test_nobody_knows_a_height_and_it_is_left_out(): void
+    public function test_leaves_out_an_unknown_height(): void
     {
         $plan = self::placed(self::plan('line, profile'), 'c1', new Standing('room', wall: 0, at: 1.0, up: 2.0));
         $way = CableWay::between($plan, 'c1', $plan->cables['k2']->to);
@@ -121,7 +121,7 @@ final class PlacedTest extends TestCase
         self::assertEqualsWithDelta(4.8, $grown->cables['k1']->length, 1e-9);
     }
 
-    public function test_another_model_stands_where_the_one_before_it_stood(): void
+    public function test_another_model_keeps_the_position(): void
     {
         $plan = self::placed(self::plan(), 's1', new Standing('room', 'P1'));
         $plan = self::placed($plan, 'c1', new Standing('room', 'B1', up: 1.5));
@@ -139,7 +139,7 @@ final class PlacedTest extends TestCase
         self::assertSame('', Demo::with($plan, ['kind' => 'PlaceDevice', 'device' => 's1'])->supplies['s1']->where());
     }
 
-    public function test_a_place_that_goes_takes_nothing_with_it_but_where_things_stood(): void
+    public function test_deleting_a_place_deletes_only_positions(): void
     {
         $plan = Demo::with(self::plan(), ['kind' => 'AddPlace', 'name' => 'Hall']);
         $hall = array_key_first(array_diff_key($plan->places, ['room' => true]));
@@ -210,7 +210,7 @@ final class PlacedTest extends TestCase
         self::assertFalse(BoxRoom::of($tight, 'room', $box)->holds($plan->kit['supply-24-100']));
     }
 
-    public function test_the_height_of_a_spot_is_read_and_a_slip_is_told(): void
+    public function test_reads_the_height_of_a_spot_and_reports_an_error(): void
     {
         $sheet = TapeNotes::read(
             "start door\n3.00\noutlet P1 dais at 1.20 up 0.30, circuit C2\nbox B1 at 2.00, vented",
@@ -239,7 +239,7 @@ final class PlacedTest extends TestCase
             ['device' => 's1', 'stands' => ['place' => 'room', 'wall' => 1, 'at' => 3.2]],
             '3.00 m long',
         ];
-        yield 'nothing named' => [['device' => 's1', 'stands' => ['place' => 'room']], 'Name an outlet or a box'];
+        yield 'nothing named' => [['device' => 's1', 'stands' => ['place' => 'room']], 'Choose an outlet or a box'];
     }
 
     /** @param  array<string, mixed>  $change */

@@ -13,7 +13,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** Long random histories: whatever is accepted holds together, reads back the same, and is undone to the letter. */
+/** Long random histories: every accepted change keeps the invariants, reads back the same, and is undone exactly. */
 final class RandomChangesTest extends TestCase
 {
     private const NOTES = [
@@ -38,7 +38,7 @@ final class RandomChangesTest extends TestCase
         'cable-2x14awg',
     ];
 
-    public function test_whatever_is_accepted_holds_and_is_undone_to_the_letter(): void
+    public function test_every_accepted_change_is_valid_and_undone_exactly(): void
     {
         $accepted = $refused = 0;
         $kinds = [];

@@ -12,7 +12,7 @@ use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Scenes and limits: what a change makes, what it says of itself in the history, what it refuses. */
+/** Scenes and limits: effect, history text and refusals of each change. */
 final class SceneChangesTest extends TestCase
 {
     /** @return array<string, mixed> */
@@ -54,13 +54,13 @@ final class SceneChangesTest extends TestCase
     /** @return iterable<string, array{array<string, mixed>, string, string}> */
     public static function refused(): iterable
     {
-        yield 'no name' => [self::evening(0.3, null, '  '), '/name', 'A scene has a name'];
+        yield 'no name' => [self::evening(0.3, null, '  '), '/name', 'Give the scene a name'];
         yield 'a name that is there' => [self::evening(0.3, null, 'DUSK'), '/name', 'There is a scene “Dusk” already.'];
         yield 'a scene that is not there' => [self::evening(0.3, 'e9'), '/scene', 'no scene “e9”'];
         yield 'a controller that is not there' => [
             ['levels' => [['of' => 'c9', 'duties' => [1]]]] + self::evening(),
             '/levels',
-            'no controller or run “c9”',
+            'No controller or run “c9”',
         ];
         yield 'too bright' => [
             ['levels' => [['of' => 'c1', 'duties' => [1.2]]]] + self::evening(),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Plan;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\FixtureResult;
@@ -19,7 +19,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** Runs on one supply and under one controller: what is shared, what stays when one goes, and what is judged with all of them. */
+/** Runs on one supply and under one controller: shared units, remaining units after a removal, and the common judgement. */
 final class ShareTest extends TestCase
 {
     private static function two(string $supply = 'supply-24-240'): Plan
@@ -47,7 +47,7 @@ final class ShareTest extends TestCase
         $results = array_map(static fn(Run $r): RunResult => Engine::solve($plan, $r), $plan->runs);
         $codes = array_map(
             static fn(Finding $f): string => $f->code,
-            Registry::check(Judged::plan($plan, $results, Demo::shelf()), Registry::circuit()),
+            Registry::check(JudgedJob::plan($plan, $results, Demo::shelf()), Registry::circuit()),
         );
 
         return array_values(array_diff($codes, ['reckoned', 'evenness', 'seam', 'seam-runs', 'cable-protection']));
@@ -143,7 +143,10 @@ final class ShareTest extends TestCase
         ]);
         $found = static fn(Plan $p): array => array_values(
             array_filter(
-                Registry::check(Judged::plan($p, ['band' => Engine::solve($p, $p->run('band'))]), Registry::circuit()),
+                Registry::check(
+                    JudgedJob::plan($p, ['band' => Engine::solve($p, $p->run('band'))]),
+                    Registry::circuit(),
+                ),
                 static fn(Finding $f): bool => $f->code === 'two-positives',
             ),
         );
@@ -160,7 +163,7 @@ final class ShareTest extends TestCase
     public function test_only_pixels_are_parted_by_their_plus(): void
     {
         foreach ([['kind' => 'SetZones', 'run' => 'line', 'pads' => [10]]] as $change) {
-            $this->expectExceptionMessage('Only pixels are parted so');
+            $this->expectExceptionMessage('Only pixels can be split into zones');
             Demo::with(self::two(), $change);
         }
     }

@@ -67,7 +67,7 @@ final class SplitsTest extends TestCase
         self::assertGreaterThan(50, $split);
     }
 
-    public function test_halves_keep_what_is_fed_and_feed_what_is_not(): void
+    public function test_halves_keep_their_feeds_and_add_missing_ones(): void
     {
         // 10 m fed at its start by 2 m of cable: the second half begins 5 m on.
         $plan = self::applied(self::job(), ['kind' => 'SplitParts', 'run' => 'cove', 'parts' => 2]);
@@ -108,7 +108,7 @@ final class SplitsTest extends TestCase
         self::assertSame($second->controller, $plan->cableTo($plan->feedsOf($second)[0]->id)?->from);
     }
 
-    public function test_a_repeater_has_a_supply_of_its_own_and_stands_at_the_cut(): void
+    public function test_a_repeater_has_its_own_supply_at_the_cut(): void
     {
         $plan = self::applied(self::job(), ['kind' => 'SplitRepeater', 'run' => 'cove', 'kit' => 'repeater-4']);
         $second = $plan->run('cove-1');
@@ -156,7 +156,7 @@ final class SplitsTest extends TestCase
         }
     }
 
-    public function test_a_split_that_nobody_remembers_keeps_its_first_part(): void
+    public function test_rejoining_without_a_record_keeps_the_first_part(): void
     {
         $plan = self::applied(self::job(), ['kind' => 'SplitController', 'run' => 'cove'])->with(splits: []);
         $back = self::back($plan, $plan->run('cove'));
@@ -195,7 +195,7 @@ final class SplitsTest extends TestCase
         try {
             return self::applied($plan, $change);
         } catch (Refusal $t) {
-            // What the plan's own rules forbid is a defect of the split.
+            // A split that breaks the plan's own rules is a defect.
             self::assertMatchesRegularExpression(
                 '/Only pixels|too short|choose it at Kit|straight from the supply|hand their data on/',
                 $t->getMessage(),

@@ -12,7 +12,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** Runs wired anew in one change: what is right keeps its id, what nobody uses goes, what cannot be is refused at its place. */
+/** Runs rewired in one change: correct parts keep their ids, unused ones are removed, impossible ones are refused at their place. */
 final class WireRunsTest extends TestCase
 {
     /**
@@ -61,7 +61,7 @@ final class WireRunsTest extends TestCase
         return Demo::with($plan, ['kind' => 'WireRuns', 'supplies' => $supplies]);
     }
 
-    public function test_what_is_still_right_keeps_its_id_and_its_measure(): void
+    public function test_valid_parts_keep_id_and_length(): void
     {
         $plan = Demo::with(Demo::plan(), [
             'kind' => 'NameLight',
@@ -73,7 +73,7 @@ final class WireRunsTest extends TestCase
         self::assertSame(['s1', 'c1'], [$made->run('cove')->supply, $made->run('cove')->controller]);
         self::assertSame('Cove', $made->lights['c1']->name);
         self::assertSame(['f1', 'f2'], array_keys($made->feeds));
-        // The tail to the first feed is as it was measured; the trunk has another length and is reckoned; the new one too.
+        // The tail to the first feed is measured as before; the trunk and the new one are calculated.
         $tail = $made->cableTo('f1');
         $trunk = $made->cableTo('c1');
         self::assertNotNull($tail);
@@ -85,7 +85,7 @@ final class WireRunsTest extends TestCase
         self::assertTrue($made->cableTo('f2')->reckoned ?? false);
     }
 
-    public function test_another_model_and_place_are_taken_and_the_switch_is_set_anew(): void
+    public function test_another_model_and_place_reset_the_switch(): void
     {
         $plan = Demo::with(
             Demo::run(
@@ -241,7 +241,7 @@ final class WireRunsTest extends TestCase
                 self::assertSame($pointer, $t->pointer);
             }
         }
-        // A feed beyond the strip is caught by what holds in every plan.
+        // A feed beyond the strip is caught by the plan's invariants.
         $this->expectExceptionMessage('ends at pad 360');
         Invariants::check(self::wired($plan, self::supply([self::fed('cove', [999])])));
     }

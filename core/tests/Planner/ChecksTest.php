@@ -21,10 +21,10 @@ use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
 
-/** The planner and the checks: what is proposed no check stops, and no early form refuses what a check allows. */
+/** Planner and checks: no check stops a proposal, and no early form refuses a plan that a check allows. */
 final class ChecksTest extends TestCase
 {
-    public function test_what_is_proposed_no_check_stops(): void
+    public function test_no_check_stops_a_proposal(): void
     {
         $taken = 0;
         foreach (PlannerJobs::all(7) as $n => [$plan, $runs, $shelf]) {
@@ -98,7 +98,7 @@ final class ChecksTest extends TestCase
                 if (
                     $supply === null ||
                     $supply->battery() ||
-                    str_contains($titles, strtoupper((string) $id) . ' loaded to')
+                    str_contains($titles, strtoupper((string) $id) . ' load')
                 ) {
                     continue;
                 }

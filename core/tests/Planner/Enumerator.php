@@ -20,7 +20,7 @@ use EmberDusk\Planner\Layout;
 use EmberDusk\Planner\Tables;
 use EmberDusk\Values\Refusal;
 
-/** Nested loops over the planner's tables and nothing else of it: every layout is built, priced from the built plan and held against the limits anew. */
+/** Nested loops over the planner's tables and nothing else of it: every layout is built, priced from the built plan and held against the limits again. */
 final class Enumerator
 {
     /** @var array<string, bool> */
@@ -215,8 +215,7 @@ final class Enumerator
         ) {
             return false;
         }
-        // Common practice: 5 A into one end of a strip of whose rails nothing is said. What comes into a group is what
-        // leaves it and what it takes.
+        // Common practice: 5 A into one end of a strip without a rail rating. The current into a group is its own plus that of the groups behind it.
         foreach ($result->railAmps as $g => $amps) {
             if (round(max(abs($amps), abs($amps + $light[$g] * array_sum($result->nominal))), 4) > 5.0) {
                 return false;

@@ -10,7 +10,7 @@ use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;
 
-/** What a proposal may claim: never the cheapest beside a drawing that is cheaper and holds, never mains where there is none. */
+/** Claims of a proposal: never the cheapest beside a cheaper valid layout, never mains in a place without it. */
 final class KeepTest extends TestCase
 {
     private const WALL = "start\n4 r1\ndry\nrun r1, profile\noutlet P1 at 0.2";

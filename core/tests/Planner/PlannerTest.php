@@ -8,11 +8,11 @@ use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Planner\LayoutTrial;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\Proposal;
 use EmberDusk\Planner\Sharing;
 use EmberDusk\Planner\Tables;
-use EmberDusk\Planner\Tried;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -29,7 +29,7 @@ final class PlannerTest extends TestCase
         }
     }
 
-    /** What the comparison is worth: some jobs have no answer, or none that is found run by run or at the start. */
+    /** Worth of the comparison: some jobs have no solution, or none found run by run or at the start. */
     #[DataProvider('tens')]
     public function test_it_finds_what_nested_loops_find(int $from): void
     {
@@ -82,7 +82,7 @@ final class PlannerTest extends TestCase
         if ($proposal->whole()) {
             return [
                 $proposal->cost(),
-                implode(',', array_map(static fn(Tried $t): string => $t->key, $proposal->parts)),
+                implode(',', array_map(static fn(LayoutTrial $t): string => $t->key, $proposal->parts)),
             ];
         }
 
@@ -106,7 +106,7 @@ final class PlannerTest extends TestCase
     }
 
     /**
-     * Whether what is best for each run alone is not what is best for both.
+     * Whether the best for each run alone is not the best for both.
      *
      * @param  list<Run>  $runs
      * @param  array{int, string}|null  $found

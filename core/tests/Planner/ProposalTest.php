@@ -20,10 +20,10 @@ use EmberDusk\Tests\FortyRuns;
 use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 
-/** What a proposal says and does: difference to what is drawn, what is kept, what clashes, what is left, and jobs too large to look at every way. */
+/** Contents of a proposal: difference to the current layout, pins, conflicts, remaining runs, and jobs too large for exhaustive search. */
 final class ProposalTest extends TestCase
 {
-    public function test_the_difference_to_what_is_drawn_adds_up_and_its_repair_holds(): void
+    public function test_the_difference_to_the_current_layout_adds_up_and_its_repair_is_valid(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
         $proposal = Planner::of($plan, ['cove'], Demo::basis());
@@ -55,7 +55,7 @@ final class ProposalTest extends TestCase
         }
     }
 
-    public function test_what_is_pinned_stays(): void
+    public function test_pinned_parts_stay(): void
     {
         $plan = Demo::with(
             Demo::plan(),
@@ -145,7 +145,7 @@ final class ProposalTest extends TestCase
         self::assertSame('Row', $made->lights[(string) $made->run('line')->controller]->name);
     }
 
-    /** Ten runs in two rooms are too many to part in every way: what is found holds, the bound lies below, and joining saves. */
+    /** Ten runs in two rooms are too many for every partition: the result is valid, the bound is below it, and sharing saves. */
     public function test_many_runs_are_joined_as_long_as_that_saves(): void
     {
         /** @var Plan $plan */

@@ -47,7 +47,7 @@ final class ProductivityTest extends TestCase
         );
     }
 
-    public function test_a_steady_crew_has_a_narrow_range_and_odd_numbers_are_told_in_fives(): void
+    public function test_a_steady_crew_has_a_narrow_range_and_minutes_round_to_fives(): void
     {
         $productivity = self::productivity([33, 33, 33, 33]);
         self::assertSame(

@@ -91,7 +91,7 @@ final class ReachTest extends TestCase
         self::assertSame(['h1' => 0, 'c1' => 1, 'c2' => 2, 'c3' => 3], $reach->hops);
         self::assertSame(['c1', 'c2'], $reach->cuts);
         self::assertSame([[], null], [$reach->lost, $reach->help]);
-        // Half way past the second: the third hangs on two then, the first still holds all of them.
+        // Half way past the second: the third depends on two then, the first still holds all of them.
         self::assertSame(1, $reach->steady[2] ?? null);
         self::assertNull(self::path([5.0, 10.0])->steady, 'nothing hangs by one node alone');
     }
@@ -104,7 +104,7 @@ final class ReachTest extends TestCase
         self::assertNull(self::path([25.0, 200.0])->help, 'no single node reaches that far');
     }
 
-    /** What sleeps on a battery passes nothing on. */
+    /** A battery-powered sleeping device relays nothing. */
     public function test_a_remote_passes_nothing_on(): void
     {
         $remote = new Unit(
@@ -121,8 +121,8 @@ final class ReachTest extends TestCase
         self::assertSame([['h1' => 0, 'r1' => 1], ['c1']], [$reach->hops, $reach->lost]);
     }
 
-    /** What passes nothing on is lost with the only one that it hears, and holds nobody itself. */
-    public function test_a_remote_hangs_on_the_lamp_that_it_hears(): void
+    /** A device without relaying is lost with its only neighbour, and cuts off no one itself. */
+    public function test_a_remote_depends_on_its_only_neighbour(): void
     {
         $remote = static fn(float $at): Unit => new Unit(
             id: 'r1',
@@ -145,7 +145,7 @@ final class ReachTest extends TestCase
      * Floors by the table: 2,440 MHz, 20 m, N 28 and 5 dB a floor lose 67.75 + 36.43 - 28 = 76.18 dB and 5 more on the way up; 93 dB may be lost
      * (8 + 85), 10 of them are kept.
      */
-    public function test_a_floor_between_two_is_reckoned_with(): void
+    public function test_counts_a_floor_between_two_devices(): void
     {
         self::assertEqualsWithDelta(16.82, PathLoss::spare(20.0), 0.01);
         self::assertEqualsWithDelta(6.82, PathLoss::spare(20.0, 2), 0.01);

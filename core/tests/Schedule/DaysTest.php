@@ -75,7 +75,7 @@ final class DaysTest extends TestCase
         }
     }
 
-    /** A minute of work goes to the clock and back; what has cured has done so by the clock. */
+    /** Working minutes map to the clock and back; curing follows the clock. */
     public function test_work_and_clock_agree_both_ways(): void
     {
         $days = Days::of(new Arrangement([new Visit('2026-11-26', 2, 1), new Visit('2026-12-03')]), '2026-11-26');
@@ -121,7 +121,7 @@ final class DaysTest extends TestCase
     }
 
     #[DataProvider('noDays')]
-    public function test_what_is_no_day_is_refused(mixed $day): void
+    public function test_refuses_an_invalid_date(mixed $day): void
     {
         $this->expectException(Refusal::class);
         Day::read(new Fields(['day' => $day]), 'day');

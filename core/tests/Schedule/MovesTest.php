@@ -15,12 +15,12 @@ use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What a move breaks, costs and keeps free. */
+/** Broken rules, cost and reservations of a move. */
 final class MovesTest extends TestCase
 {
     use WorkedSteps;
 
-    public function test_what_was_moved_keeps_its_people_free(): void
+    public function test_a_moved_step_reserves_its_people(): void
     {
         $steps = [self::step('x', 60), self::step('y', 60), self::step('z', 25)];
         $remaining = self::remaining(steps: $steps, pins: ['y' => new Pin('y', '2026-11-30', 30)]);
@@ -86,11 +86,11 @@ final class MovesTest extends TestCase
         ];
         yield 'the end of the day' => [
             new Pin('other', '2026-11-30', 400),
-            'It takes 120 minutes and would run past the end of the day. Begin it at 14:00 at the latest.',
+            'It takes 120 minutes and would run past the end of the day. Start it at 14:00 at the latest.',
         ];
         yield 'somebody else is moved there' => [
             new Pin('other', '2026-12-01', 200),
-            'Nobody is free then: another step was moved to that time. Move that one first.',
+            'No one is free then: another step was moved to that time. Move that one first.',
         ];
     }
 
@@ -113,7 +113,7 @@ final class MovesTest extends TestCase
             arrivals: ['strip' => '2026-12-02'],
             pins: ['fixed' => new Pin('fixed', '2026-12-01', 240)],
         );
-        // The strip comes on Wednesday, when nobody is there: the next day of work is Monday.
+        // The strip arrives on Wednesday, outside the visits: the next working day is Monday.
         $rule = str_replace('Wed 2 Dec', 'Mon 7 Dec', $rule);
         self::assertSame([$rule], Move::of($remaining, $pin)->broken);
     }

@@ -16,7 +16,7 @@ use EmberDusk\Schedule\Waits;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
-/** Days, visits, moves and waits, worked out by hand; 30 November 2026 is a Monday. */
+/** Days, visits, moves and waits, calculated by hand; 30 November 2026 is a Monday. */
 final class RemainingWorkTest extends TestCase
 {
     use WorkedSteps;
@@ -50,7 +50,7 @@ final class RemainingWorkTest extends TestCase
         );
     }
 
-    public function test_what_is_left_is_done_from_today_on(): void
+    public function test_remaining_work_starts_today(): void
     {
         $days = Days::of(new Arrangement([new Visit('2026-11-30', 3, 1)]), '2026-12-02');
         self::assertSame(
@@ -179,7 +179,7 @@ final class RemainingWorkTest extends TestCase
         );
     }
 
-    public function test_what_can_be_done_while_it_cures(): void
+    public function test_other_work_continues_during_curing(): void
     {
         $steps = [
             self::step(id: 'seal', minutes: 60, people: 1, wait: 1440),
@@ -203,7 +203,7 @@ final class RemainingWorkTest extends TestCase
         self::assertSame([], Waits::of(self::remaining(array_slice($steps, 0, 2)))[0]['meanwhile']);
     }
 
-    public function test_what_is_done_is_not_planned_and_still_cures(): void
+    public function test_finished_steps_are_not_planned_and_still_cure(): void
     {
         $steps = [self::step(id: 'seal', minutes: 60, people: 1, wait: 1440), self::step('cover', 30, ['seal'])];
         $remaining = self::remaining(
@@ -246,7 +246,7 @@ final class RemainingWorkTest extends TestCase
             today: '2026-11-30 10:21',
         );
         self::assertSame(
-            ['That time is over. Move it to one that is to come.'],
+            ['That time is over. Move it to a later time.'],
             Move::of($remaining, new Pin('a', '2026-11-30', 60))->broken,
         );
     }

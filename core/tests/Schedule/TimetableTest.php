@@ -197,7 +197,7 @@ final class TimetableTest extends TestCase
         self::assertSame(
             ['2026-11-25', 0],
             [$late->day, $late->from],
-            'half an hour does not fit into what is left of Tuesday',
+            'half an hour does not fit into the rest of Tuesday',
         );
     }
 

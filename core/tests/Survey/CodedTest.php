@@ -62,7 +62,7 @@ final class CodedTest extends TestCase
         return $all;
     }
 
-    public function test_every_order_of_five_legs_is_told(): void
+    public function test_finds_every_order_of_five_legs(): void
     {
         $legs = self::legs(5);
         foreach (self::orders(5) as $order) {
@@ -110,7 +110,7 @@ final class CodedTest extends TestCase
         self::assertSame([(1 << 0) | (1 << 3), 1 << 1, 1 << 2, (1 << 0) | (1 << 3)], $heard);
     }
 
-    /** Whatever pair of six legs is joined: both are told, or nothing is; never something wrong. */
+    /** Any joined pair of six legs: both are reported, or nothing is; never a wrong result. */
     public function test_a_joined_pair_is_never_told_wrong(): void
     {
         $told = 0;

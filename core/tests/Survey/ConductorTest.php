@@ -120,7 +120,7 @@ final class ConductorTest extends TestCase
     }
 
     /** A 10 mm rail of 2 oz (70 µm) copper: 17.241 nΩm / 0.7 mm² = 24.63 mΩ/m. */
-    public function test_a_rail_is_reckoned_from_its_copper(): void
+    public function test_calculates_a_rail_from_its_copper(): void
     {
         self::assertEqualsWithDelta(0.02463, Copper::rail(0.01, 70e-6), 1e-5);
     }

@@ -36,7 +36,7 @@ final class RandomRoomsTest extends TestCase
             $wanted = array_sum(array_map(static fn(float $l, bool $lit): float => $lit ? $l : 0.0, $lengths, $on));
             $run = $sheet->runs['band'] ?? null;
             self::assertEqualsWithDelta($wanted, $run?->length() ?? 0.0, 1e-9);
-            // As many sections as stretches of neighbouring lit legs; what lies between them is bridged.
+            // As many sections as stretches of neighbouring lit walls; gaps between them are bridged.
             $sections = count(
                 array_filter(array_keys($on), static fn(int $n): bool => $on[$n] && ($n === 0 || !$on[$n - 1])),
             );

@@ -11,7 +11,7 @@ use EmberDusk\Survey\TapeText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What the notes say beside the walls, and how what is changed on the sheet goes back into them. */
+/** Notes besides the walls, and changes on the sheet written back into them. */
 final class SiteNotesTest extends TestCase
 {
     private const TEXT =
@@ -73,28 +73,28 @@ final class SiteNotesTest extends TestCase
         );
     }
 
-    /** @return iterable<string, array{string, string, string, string|null}> text, the word, part of the message, what would mend it */
+    /** @return iterable<string, array{string, string, string, string|null}> text, the word, part of the message, what would fix it */
     public static function slips(): iterable
     {
         yield 'floor' => ['floor ground', 'ground', 'whole number', null];
         yield 'height' => ['high', '', 'missing', null];
-        yield 'unknown word of a box' => ['box B1 loft, vnted', 'vnted', 'says nothing of a box', 'vented'];
+        yield 'unknown word of a box' => ['box B1 loft, vnted', 'vnted', 'not understood for a box', 'vented'];
         yield 'size of a box' => ['box B1 loft, 40x30', '40x30', 'width x height x depth', null];
-        yield 'a box of 9 m' => ['box B1 loft, 900x30x30', '900x30x30', 'cannot be', null];
+        yield 'a box of 9 m' => ['box B1 loft, 900x30x30', '900x30x30', 'is not possible', null];
         yield 'no comma' => ['box B1 loft, vented ladder', 'ladder', 'after a comma', null];
-        yield 'a name twice' => ["outlet P1 dais\nbox P1 loft", 'P1', 'names something else', null];
+        yield 'a name twice' => ["outlet P1 dais\nbox P1 loft", 'P1', 'already used', null];
         yield 'at without a wall' => ['outlet P1 at 0.40', 'at', 'here is none yet', null];
-        yield 'beyond its wall' => ["2.00\noutlet P1 at 2.40", '2.40', 'lies beyond it', null];
-        yield 'blocks' => ['battery E1, 200 Ah', '', 'how many in series', null];
+        yield 'beyond its wall' => ["2.00\noutlet P1 at 2.40", '2.40', 'is beyond its end', null];
+        yield 'blocks' => ['battery E1, 200 Ah', '', 'the number in series', null];
         yield 'a block of 7 V' => ['battery E1, 3 of 7 V', '7', '2, 3.7, 4, 6, 8 or 12', null];
         yield 'volts without unit' => ['battery E1, 3 of 8 , want 12 V', ',', 'the unit is missing', null];
-        yield 'leg without to' => ['leg A B1 window 3x2.5', 'window', 'stands “to”', null];
+        yield 'leg without to' => ['leg A B1 window 3x2.5', 'window', 'Type “to”', null];
         yield 'leg of an unknown size' => ['leg A B1 to window 3x2.2', '3x2.2', 'No resistance is known', null];
         yield 'leg size' => ['leg A B1 to window 2.5', '2.5', 'cores and size', null];
         yield 'core that is not there' => ['leg A B1 to window 2x2.5, core 3 broken', '3', 'from 1 to 2', null];
         yield 'wifi channel' => ['wifi 36', '36', '1 to 14', null];
         yield 'hub channel' => ['hub 9', '9', '11 to 26', null];
-        yield 'mounting' => ["2 cove\nrun cove, profil", 'profil', 'says nothing of a run', 'profile'];
+        yield 'mounting' => ["2 cove\nrun cove, profil", 'profil', 'not understood for a run', 'profile'];
         yield 'profile and bare' => ["2 cove\nrun cove, profile, bare", 'cove', 'not both', null];
         yield 'a run described twice' => [
             "2 cove\nrun cove, bare\nrun cove, profile",
@@ -102,19 +102,23 @@ final class SiteNotesTest extends TestCase
             'described already',
             null,
         ];
-        yield 'units mixed' => ["5.20 cove\nhigh 8 ft", '8', 'began in metres', '2.44'];
-        yield 'a keyword with a slip' => ['outlt P1 dais', 'outlt', 'Meant outlet', 'outlet'];
+        yield 'units mixed' => ["5.20 cove\nhigh 8 ft", '8', 'notes use metres', '2.44'];
+        yield 'a keyword with a slip' => ['outlt P1 dais', 'outlt', 'Did you mean outlet', 'outlet'];
         yield 'the same run twice on a wall' => ['5 cove and cove', 'and', 'twice', null];
     }
 
     #[DataProvider('slips')]
-    public function test_a_slip_is_told_at_its_word(string $text, string $word, string $message, ?string $instead): void
-    {
+    public function test_reports_an_error_at_its_word(
+        string $text,
+        string $word,
+        string $message,
+        ?string $instead,
+    ): void {
         $slips = TapeNotes::read($text)->slips;
         self::assertCount(1, $slips);
         $line = explode("\n", $text)[$slips[0]->line - 1];
         if ($word === '') {
-            // What is missing is missing at the line's end.
+            // A missing word is reported at the line's end.
             self::assertSame([mb_strlen($line), 0], [$slips[0]->column, $slips[0]->length]);
         } else {
             self::assertStringStartsWith($word, mb_substr($line, $slips[0]->column));
@@ -129,8 +133,8 @@ final class SiteNotesTest extends TestCase
         }
     }
 
-    /** Measuring one wall anew changes its own words and nothing else: words, order, spacing and remarks stay; random notes, the seed is fixed. */
-    public function test_a_wall_measured_anew_changes_its_word_alone(): void
+    /** Measuring one wall again changes its own words and nothing else: words, order, spacing and remarks stay; random notes, the seed is fixed. */
+    public function test_measuring_a_wall_again_changes_its_word_alone(): void
     {
         mt_srand(77);
         $spaces = [' ', '  ', "\t"];
@@ -179,7 +183,7 @@ final class SiteNotesTest extends TestCase
                     $imperial ? 0.0254 / 32 + 1e-9 : 1e-9,
                 );
             }
-            // Take the one word out of both: what is left is the same text.
+            // Take the one word out of both: the rest is the same text.
             $word = $before->legs[$leg]->measured->word;
             $bare = static fn(string $t, int $length): string => TapeText::put(
                 $t,

@@ -87,7 +87,7 @@ final class TapeNotesTest extends TestCase
         self::assertSame('3.80', Length::write(3.8, Length::METRIC));
     }
 
-    public function test_a_room_in_feet_that_does_not_close_is_mended_in_feet(): void
+    public function test_fixes_a_room_in_feet_that_does_not_close(): void
     {
         $text = "17 ft cove\nright 12 ft 6 in cove\nright 17 ft cove\nright 11 ft 6 in cove\nclose";
         $slip = TapeNotes::read($text)->slips[0];
@@ -117,32 +117,32 @@ final class TapeNotesTest extends TestCase
     /** @return iterable<string, array{string, int, int, int, string}> text, line, column, length, part of the message */
     public static function slips(): iterable
     {
-        yield 'letter O' => ["start door\nright 3,8O cove", 2, 6, 4, 'Meant 3,80?'];
-        yield 'no length' => ['cove', 1, 0, 4, 'stands where a length'];
+        yield 'letter O' => ["start door\nright 3,8O cove", 2, 6, 4, 'Did you mean 3,80?'];
+        yield 'no length' => ['cove', 1, 0, 4, 'Expected a length'];
         yield 'missing length' => ['right', 1, 5, 0, 'is missing'];
-        yield 'nothing' => ['0 cove', 1, 0, 1, 'more than nothing'];
-        yield 'negative' => ['-3 cove', 1, 0, 2, 'stands where a length'];
-        yield 'a run named by a unit' => ['5.20 cm ft', 1, 8, 2, 'cannot name a run'];
-        yield 'feet after metres' => ["5.20 cove\nright 3 ft 4 in", 2, 6, 9, 'began in metres'];
-        yield 'metres after feet' => ["17 ft cove\nright 3.80", 2, 6, 4, 'began in feet'];
-        yield 'inches without in' => ['3 ft 4 cove', 1, 7, 4, 'come inches'];
+        yield 'nothing' => ['0 cove', 1, 0, 1, 'more than 0'];
+        yield 'negative' => ['-3 cove', 1, 0, 2, 'Expected a length'];
+        yield 'a run named by a unit' => ['5.20 cm ft', 1, 8, 2, 'cannot be the name of a run'];
+        yield 'feet after metres' => ["5.20 cove\nright 3 ft 4 in", 2, 6, 9, 'notes use metres'];
+        yield 'metres after feet' => ["17 ft cove\nright 3.80", 2, 6, 4, 'notes use feet'];
+        yield 'inches without in' => ['3 ft 4 cove', 1, 7, 4, 'Type inches'];
         yield 'no fraction' => ['3 ft 4 5/4 in', 1, 7, 3, 'no fraction'];
-        yield 'fraction without in' => ['40 1/2 cove', 1, 3, 3, 'comes “in”'];
+        yield 'fraction without in' => ['40 1/2 cove', 1, 3, 3, 'Type “in”'];
         yield 'gap in a climb' => ['up 2 cove, gap 1 at 0', 1, 9, 1, 'has no gap'];
         yield 'millimetres' => ['5200 cove', 1, 0, 4, 'longer than the 500 m'];
-        yield 'two points' => ['5.2.0 cove', 1, 0, 5, 'stands where'];
-        yield 'turn' => ['rihgt 3.80', 1, 0, 5, 'Meant right?'];
+        yield 'two points' => ['5.2.0 cove', 1, 0, 5, 'Expected'];
+        yield 'turn' => ['rihgt 3.80', 1, 0, 5, 'Did you mean right?'];
         yield 'wide turn' => ['right 190 3', 1, 6, 3, 'between 0 and 180'];
-        yield 'second start' => ["2\nstart door", 2, 0, 5, 'stands once'];
+        yield 'second start' => ["2\nstart door", 2, 0, 5, 'Type “start” once'];
         yield 'after close' => ["2\nright 2\nright 2\nright 2\nclose\n3", 6, 0, 1, 'No wall may follow'];
         yield 'gap without comma' => ['5 cove gap 1 at 1', 1, 7, 3, 'comma'];
-        yield 'gap misspelt' => ['5 cove, gpa 1 at 1', 1, 8, 3, 'comes “gap”'];
+        yield 'gap misspelt' => ['5 cove, gpa 1 at 1', 1, 8, 3, 'Type “gap”'];
         yield 'gap without at' => ['5 cove, gap 0.9 1.3', 1, 16, 3, '“at”'];
         yield 'gap too far' => ['5 cove, gap 0.9 at 4.5', 1, 12, 3, 'ends at 5.40 m'];
         yield 'gaps overlap' => ['5 cove, gap 1 at 1, gap 1 at 1.5', 1, 29, 3, 'before the one before it ends'];
         yield 'second word' => ['5 cove lamp', 1, 7, 4, 'not expected'];
-        yield 'keyword as run' => ['5 close', 1, 2, 5, 'cannot name a run'];
-        yield 'after umlauts' => ['5 größe; x', 1, 9, 1, 'stands where'];
+        yield 'keyword as run' => ['5 close', 1, 2, 5, 'cannot be the name of a run'];
+        yield 'after umlauts' => ['5 größe; x', 1, 9, 1, 'Expected'];
         yield 'not closed' => ["2\nright 2\nclose", 3, 0, 5, 'does not close: 2.83 m'];
     }
 
@@ -177,7 +177,7 @@ final class TapeNotesTest extends TestCase
         self::assertSame([], TapeNotes::read(TapeText::mended($text, $slip))->slips);
     }
 
-    public function test_mending_replaces_the_word_and_nothing_else(): void
+    public function test_a_fix_replaces_only_the_word(): void
     {
         $text = "# grüße\r\nright 3,8O cove # keep";
         $slip = TapeNotes::read($text)->slips[0];

@@ -94,7 +94,7 @@ final class TracerTest extends TestCase
         return array_map(static fn(int $leg): array => [$legs[$leg]->name], $order);
     }
 
-    public function test_sound_legs_are_told_apart_whatever_their_order(): void
+    public function test_identifies_sound_legs_in_any_order(): void
     {
         mt_srand(31);
         foreach ([1, 2, 3, 4, 5, 6, 7, 12, 23] as $count) {
@@ -122,7 +122,7 @@ final class TracerTest extends TestCase
                 self::assertSame($count - 1, count(array_keys($findings->found, 'traced', true)));
             }
         }
-        // Of two cores nobody can say from one side which one it is.
+        // Of two cores one side alone cannot show which one it is.
         $legs = self::legs(4);
         [$findings] = self::trace($legs, [2, 0, 3, 1], [3 => [1]]);
         self::assertSame('open', $findings->found['D']);
@@ -164,7 +164,7 @@ final class TracerTest extends TestCase
         );
     }
 
-    public function test_a_leg_whose_far_end_nobody_knows_is_what_is_left(): void
+    public function test_identifies_a_leg_with_an_unknown_end_last(): void
     {
         $legs = [...self::legs(3), new TracedLeg('X', null, 2)];
         [$findings] = self::trace($legs, [1, 3, 0, 2]);
@@ -251,7 +251,7 @@ final class TracerTest extends TestCase
         return $found;
     }
 
-    /** Conductors are linked at far ends that somebody can reach: one bit a leg, none for a leg whose end is unknown. */
+    /** Conductors are linked at reachable far ends: one bit per leg, none for a leg with an unknown end. */
     public function test_only_legs_with_a_known_end_can_be_linked(): void
     {
         $legs = [new TracedLeg('A', 'hatch', 2), new TracedLeg('B', null, 2), new TracedLeg('C', 'bench', 3)];

@@ -39,14 +39,14 @@ final class ValuesTest extends TestCase
         );
     }
 
-    public function test_printing_has_no_negative_nought_and_no_thousands(): void
+    public function test_printing_has_no_negative_zero_and_no_thousands(): void
     {
         self::assertSame('0.00', Figure::print(-0.0001, 2));
         self::assertSame('-0.01', Figure::print(-0.011, 2));
         self::assertSame('12345.7', Figure::print(12345.67, 1));
     }
 
-    public function test_inputs_show_enough_digits_whatever_their_size(): void
+    public function test_inputs_show_enough_digits_at_any_size(): void
     {
         foreach (
             [[0.0, '0'], [1e-12, '0.000000000001'], [24.0, '24'], [123456.0, '123456'], [0.013300000001, '0.0133']]
@@ -65,7 +65,7 @@ final class ValuesTest extends TestCase
         }
     }
 
-    public function test_a_range_straddles_only_what_lies_inside(): void
+    public function test_a_range_contains_only_inner_values(): void
     {
         $range = Range::over(0.92, 0.88, 0.95);
         self::assertSame([0.88, 0.95], [$range->low, $range->high]);

@@ -52,7 +52,7 @@ async function load(): Promise<void> {
         const more = (await stored((store) => store.getAll('acts'))).filter((a) => !known.has(a.client));
         kept.value = [...more, ...kept.value].sort((a, b) => a.at - b.at);
     } catch {
-        // A device that keeps nothing: what is done stays on the open page and is sent from there.
+        // A device without storage: actions stay on the open page and are sent from there.
     }
 }
 
@@ -79,7 +79,7 @@ async function refuse(act: KeptAct, why: string, pointer: string): Promise<void>
     await stored((store) => store.put('acts', told)).catch(() => undefined);
 }
 
-/** Sends what whoever is signed in has done, in its order, run by run. Each act is accepted or refused by itself. */
+/** Sends what the person who is signed in has done, in its order, run by run. Each act is accepted or refused by itself. */
 export async function sendActs(): Promise<void> {
     if (sending) {
         return;
@@ -131,7 +131,7 @@ export async function sendActs(): Promise<void> {
     }
 }
 
-/** What waits on this device of other people, and what of one's own was refused while its page was closed. */
+/** Unsent actions of other people on this device, and one's own refused ones while the page was closed. */
 export function useWaitingActs() {
     return {
         others: computed(() => kept.value.filter((a) => !a.refused && (!person() || !own(a)))),
@@ -145,13 +145,13 @@ export function startActs(): void {
     window.addEventListener('online', () => void sendActs());
     document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void sendActs());
     void load().then(sendActs);
-    // Whenever somebody else has signed in.
+    // Whenever another person has signed in.
     router.on('navigate', () => void sendActs());
 }
 
 /**
- * What hands do in a run goes into the device's own store first, each with its own name and its moment by the server's clock, then to the
- * server in its order. Without a signal it waits there.
+ * Hand actions of a run go into the device's store first, each with an id and its server time, then to the server in order. Without a signal they
+ * wait there.
  */
 export function useActs(page: Page) {
     const url = ref('');

@@ -2,7 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
 import type { KeptAct } from './acts';
 import type { Press } from './outbox';
 
-/** What this device keeps until the server has it: ticks and entries of jobs, and what hands did in runs. */
+/** Unsent data on this device: ticks and entries of jobs, and hand actions of runs. */
 interface Box extends DBSchema {
     presses: { key: string; value: Press; indexes: { job: number } };
     acts: { key: string; value: KeptAct; indexes: { url: string } };
@@ -27,8 +27,8 @@ const IMPATIENCE = 100;
 let silent = false;
 
 /**
- * Something of the device's own store. It refuses where the device keeps nothing, and where the store does not answer, as
- * phones' stores do at times: what was pressed is then sent from the open page. What was asked of it still happens in its order.
+ * Access to the device's store. It rejects if the device stores nothing, or if the store does not answer, as happens on phones: actions are then
+ * sent from the open page. Requests already made still complete in order.
  */
 export function stored<T>(asked: (store: IDBPDatabase<Box>) => Promise<T>): Promise<T> {
     const answer = open()

@@ -13,7 +13,7 @@ test('the time is this device’s own until the server was heard, then the serve
     expect(serverNow()).toBe(MOMENT + 3_600_000);
 });
 
-test('a slower answer does not spoil a surer measure, unless the clock was set anew', async () => {
+test('a slower answer does not spoil a surer measure, unless the clock was set again', async () => {
     vi.spyOn(Date, 'now').mockReturnValue(MOMENT);
     const { heardTime, serverNow } = await import('./clock');
     heardTime(MOMENT + 5000, MOMENT - 10, MOMENT + 10);

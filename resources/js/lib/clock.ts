@@ -6,7 +6,7 @@ let best: Measured | null = null;
 
 /**
  * Takes the server's time as an answer carried it. The answer was written between the two moments of this device's own
- * clock; the shorter that was, the surer. What the earlier measure excludes means that this device's clock was set anew.
+ * clock; the shorter that was, the surer. What the earlier measure excludes means that this device's clock was set again.
  */
 export function heardTime(server: number, sent: number, got: number): void {
     const error = Math.max(1, (got - sent) / 2);

@@ -7,12 +7,12 @@ export const pageRefusal = ref('');
 
 const RENEWED = 'The page had expired and is renewed. What you entered is still here: press again.';
 const REFUSALS: Record<number, string> = {
-    404: 'This is not there any more, or belongs to another crew.',
+    404: 'Not found: it was deleted, or belongs to another crew.',
     503: 'The database was busy for too long: this was not saved. Try again in a moment.',
     507: 'The disk of the server is full: this was not saved. Everything saved before is still there.',
 };
 
-/** A page that does not come leaves the one that is open as it is, and says so. */
+/** A failed page visit leaves the open page as it is, with a message. */
 export function watchPages(): void {
     router.on('invalid', (event) => {
         const { status, headers } = event.detail.response;
@@ -25,7 +25,7 @@ export function watchPages(): void {
             void renewed().then((ok) => (pageRefusal.value = ok ? RENEWED : NOT_REACHED));
             return;
         }
-        pageRefusal.value = REFUSALS[status] ?? `The server answered ${status}. Try again; what is kept stays kept.`;
+        pageRefusal.value = REFUSALS[status] ?? `The server answered ${status}. Try again; what was saved stays saved.`;
     });
     router.on('exception', (event) => {
         event.preventDefault();

@@ -1,6 +1,6 @@
 import { useLocalStorage } from '@vueuse/core';
 
-/** Day or night, as it was chosen on this device. A browser that keeps nothing still turns the page. */
+/** Day or night, as chosen on this device. A browser without storage still switches the page. */
 export const face = useLocalStorage('ember-dusk-face', 'day', { onError: () => undefined });
 
 /** Puts the chosen face on the page. */

@@ -2,7 +2,7 @@ import { heardTime } from './clock';
 
 export type Over = { kind: 'undo' | 'redo'; number: number; words: string };
 
-/** What the server said when it did not do as asked: the message is for people; status 0 means that it was not reached. */
+/** Error answer of the server: the message is for people; status 0 means not reached. */
 export class Refusal extends Error {
     constructor(
         message: string,
@@ -15,7 +15,7 @@ export class Refusal extends Error {
     }
 }
 
-/** What is said to whoever asked when something did not go as asked. */
+/** Message for a failed request. */
 export function inWords(error: unknown): string {
     return error instanceof Refusal ? error.message : String(error);
 }
@@ -37,14 +37,14 @@ const SAID: Record<number, string> = {
     429: 'Too many tries. Wait a minute.',
 };
 
-/** What the server will never take, however often it is sent. */
+/** Statuses that will never succeed on retry. */
 export const FINAL = [404, 422];
 
 export const NOT_REACHED = 'The server is not reached.';
 export const IN_BETWEEN =
-    'The server is not reached: something in between answered in its place. A network may want you to sign in first.';
+    'The server is not reached: something in between answered in its place. The network may require a sign-in.';
 const CUT_OFF = 'The server’s answer did not arrive whole.';
-/** Every answer of ours carries the server’s time; what comes without is somebody else’s. */
+/** Our answers carry the server’s time; others come from something in between. */
 const OURS = 'X-Ember-Now';
 
 /** The page's token is not the session's any more: the session has ended, or another tab has begun one. */
@@ -62,9 +62,9 @@ export async function renewed(): Promise<boolean> {
 const LAST_BYTES = 60_000;
 
 interface Asked {
-    /** The page is being left: what is asked goes on without it. */
+    /** The page is closing: requests continue without it. */
     leaving?: boolean;
-    /** Id of the person whose work is sent: the server refuses it while somebody else is signed in on this device. */
+    /** Id of the person whose work is sent: the server refuses it while another person is signed in on this device. */
     by?: number;
 }
 
@@ -93,7 +93,7 @@ export async function ask<T>(
     let response: Response;
     try {
         response = await send();
-        // Renewed in place: what was entered is sent once more.
+        // Renewed in place: the input is sent again.
         if (response.status === EXPIRED && (await renewed())) {
             response = await send();
         }

@@ -13,7 +13,7 @@ function inField(event: KeyboardEvent): boolean {
     return at.matches?.('input, textarea, select, [contenteditable]') ?? false;
 }
 
-/** Shortcuts of the page that is open. Without Ctrl they rest while somebody types or a dialog is open. */
+/** Shortcuts of the open page. Without Ctrl they are inactive while typing or in a dialog. */
 export function useKeys(shortcuts: () => Shortcut[]): void {
     function hear(event: KeyboardEvent): void {
         if (event.defaultPrevented || document.querySelector('[role=dialog]')) {

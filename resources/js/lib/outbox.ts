@@ -6,7 +6,7 @@ import { serverNow } from './clock';
 import { ask, FINAL, Refusal } from './http';
 import { person } from './person';
 
-/** A log entry: what was read, seen, mended, remarked or struck out. */
+/** A log entry: a reading, observation, fix, remark or strike-out. */
 export type Note = {
     kind: 'reading' | 'colour' | 'count' | 'mend' | 'remark' | 'strike';
     place: string;
@@ -20,7 +20,7 @@ export type Note = {
 
 /**
  * A press on a step's tick, with the name by which the server knows it when it comes twice, and who pressed. Presses of
- * earlier versions of this page do not say who: whoever is signed in sends them.
+ * earlier versions of this page do not say who: the person who is signed in sends them.
  */
 export type Press = {
     uuid: string;
@@ -43,7 +43,7 @@ const reached = ref(true);
 const trouble = ref('');
 /** Presses that are not in this device's store: yet, or because it keeps nothing. */
 const unwritten = new Map<string, Press>();
-/** What a page that is open has, and what takes the answer to just that. */
+/** Data of an open page, and its handler for the answer. */
 interface Page<Answer> {
     known?: string;
     take(answer: Answer): void;
@@ -84,7 +84,7 @@ async function drop(press: Press): Promise<void> {
     presses.value = presses.value.filter((p) => p.uuid !== press.uuid);
 }
 
-/** Sends one after the other what whoever is signed in has pressed, in the order of the presses, for all jobs. */
+/** Sends in turn what the person who is signed in has pressed, in the order of the presses, for all jobs. */
 export async function sendPresses(): Promise<void> {
     if (sending) {
         again = true;
@@ -145,26 +145,26 @@ export function startOutbox(): void {
         // A short way there and back measures the clock better than a whole page.
         ask('GET', '/time').catch(() => undefined);
     }
-    // At once, and whenever somebody else has signed in.
+    // At once, and whenever another person has signed in.
     router.on('navigate', () => void sendPresses());
 }
 
-/** What waits on this device, of everybody and for all jobs. */
+/** Unsent entries on this device, of all people and jobs. */
 export function useWaiting() {
     const open = computed(() => presses.value.filter((p) => !p.refused));
     return {
         reached,
         trouble,
         mine: computed(() => (person() ? open.value.filter(own) : [])),
-        /** Of somebody else who pressed on this device. */
+        /** Of another person on this device. */
         others: computed(() => open.value.filter((p) => !person() || !own(p))),
         refused: computed(() => presses.value.filter((p) => p.refused && person() && own(p))),
     };
 }
 
 /**
- * What was pressed goes into the device's own store first, then to the server in the order of the presses; it leaves the
- * store when the server has it. Without a signal it waits there, over a closed page too.
+ * Presses go into the device's own store first, then to the server in order; they leave the store when the server has them. Without a signal they
+ * wait there, even after the page is closed.
  */
 export function useOutbox<Answer>(job: number, page: () => Page<Answer>) {
     pages.set(job, page);
@@ -172,7 +172,7 @@ export function useOutbox<Answer>(job: number, page: () => Page<Answer>) {
     const here = computed(() => presses.value.filter((p) => p.job === job));
 
     async function keep(what: Pick<Press, 'step' | 'done' | 'minutes' | 'note'>): Promise<void> {
-        // Later than the press before, whatever the clock was set to in between.
+        // Later than the press before, even if the clock was changed in between.
         const last = Math.max(0, ...here.value.map((p) => Date.parse(p.at)));
         const me = person();
         await write({
@@ -196,7 +196,7 @@ export function useOutbox<Answer>(job: number, page: () => Page<Answer>) {
         /** Entries of the log that have not arrived yet. */
         notes: computed(() => here.value.filter((p) => p.note && !p.refused && own(p))),
         refused: computed(() => here.value.filter((p) => p.refused && own(p))),
-        /** What a step is after the presses that have not arrived yet; undefined where there is none. */
+        /** State of a step after the unsent presses; undefined without any. */
         last: (step: string) => here.value.filter((p) => p.step === step && !p.refused && own(p)).at(-1),
     };
 }

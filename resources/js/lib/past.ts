@@ -8,7 +8,7 @@ export function forgetKeptPage(): void {
     }
 }
 
-/** Going back or forward shows a page as it is now, not as it was when it was left. */
+/** Back and forward show the current state of a page, not the one when it was left. */
 export function watchPast(): void {
     window.addEventListener('popstate', () => {
         // After the router has shown what it kept. Signed out meanwhile, the answer is the sign-in page.

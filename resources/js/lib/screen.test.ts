@@ -42,7 +42,7 @@ function open(first: object = answer(1)): { store: ScreenStore; close: () => voi
     return { store, close: () => app.unmount() };
 }
 
-test('changes go one after the other, each on the revision that the one before made', async () => {
+test('changes go in turn, each on the revision that the one before made', async () => {
     server = async (one) => ours(answer((one.body.base ?? 0) + 1));
     const { store } = open();
     await Promise.all([store.change({ kind: 'MoveFeed', pad: 1 }), store.change({ kind: 'MoveFeed', pad: 2 })]);

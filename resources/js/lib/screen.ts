@@ -26,16 +26,16 @@ export interface TakeBack {
 
 export interface ScreenStore {
     answer: ShallowRef<Answer>;
-    /** What is shown: a preview while a hand still moves something, else the kept state. */
+    /** The shown state: a preview while something is being moved, else the saved state. */
     desk: ComputedRef<Desk>;
     status: Ref<'kept' | 'keeping' | 'waiting'>;
     message: Ref<string>;
-    /** What undo or redo cannot go through, and can be stepped over. */
+    /** A change that blocks undo or redo, and can be skipped. */
     over: Ref<Over | null>;
     stepOver(): Promise<void>;
-    /** What mends a finding; null while that is still being solved. */
+    /** Fixes of a finding; null while they are being calculated. */
     fixesOf(finding: Finding): Fix[] | null;
-    /** The scene that is looked at; empty at everything full. */
+    /** The scene that is looked at; empty all at full. */
     scene: Ref<string>;
     look(scene: string): Promise<void>;
     /** Ids of the runs that are shown large, parted by spaces: a large job sends curves of those only. */
@@ -55,7 +55,7 @@ const RETRY = 3000;
 /** Not reached, or busy: tried again until it works. */
 const AGAIN = [0, 503];
 
-/** Rows in their order: those that were sent, else those that the page had. */
+/** Rows in order: new ones, else those of the page. */
 function ordered<Row extends { id: string }>(order: string[], had: Row[] = [], sent: Row[]): Row[] {
     const rows = new Map([...had, ...sent].map((row) => [row.id, row]));
     return order.flatMap((id) => rows.get(id) ?? []);
@@ -71,7 +71,7 @@ function whole(desk: Desk, had: Desk): Desk {
     };
 }
 
-/** What a page has of it, so that only what is other than that is sent. */
+/** State held by a page, so that only differences are sent. */
 const knownOf = (desk: Desk) => (desk.wire?.runs ?? desk.build?.steps)?.map((row) => `${row.id}:${row.hash}`).join(' ');
 
 export function provideScreen(first: Answer): ScreenStore {
@@ -88,7 +88,7 @@ export function provideScreen(first: Answer): ScreenStore {
     let queue: Promise<unknown> = Promise.resolve();
     let left = false;
 
-    /** What is open on this page, and the runs that it has: only those that are other than these are sent. */
+    /** Open runs on this page and their versions: only differences are sent. */
     const asking = (has: Desk) => ({
         stage,
         scene: scene.value,
@@ -141,7 +141,7 @@ export function provideScreen(first: Answer): ScreenStore {
         return next;
     }
 
-    /** The newest state; where it does not come, the page stays as it is and says why. */
+    /** Loads the newest state; on failure the page stays, with the reason. */
     async function reload(): Promise<void> {
         try {
             answer.value = await ask<Answer>(
@@ -266,7 +266,7 @@ export function provideScreen(first: Answer): ScreenStore {
         },
     };
     let warned = false;
-    // An edit that is being saved is waited for; one that the server has not got is said to be lost before it is.
+    // Waits for an edit in progress; warns before an unsent one is lost.
     const stopWatching = router.on('before', (event) => {
         const { visit } = event.detail;
         if (status.value === 'kept' || visit.method !== 'get' || visit.prefetch) {

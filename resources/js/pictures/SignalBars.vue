@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 
-/** A lamp pattern as it goes by: tall where lit, low where dark, as wide as it lasts. */
+/** A lamp pattern over time: high when lit, low when dark, width by duration. */
 const props = defineProps<{ times: number[]; words: string }>();
 const SECOND = 62;
 const bars = computed(() => {

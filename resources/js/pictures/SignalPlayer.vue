@@ -3,7 +3,7 @@ import { useRafFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import SignalBars from './SignalBars.vue';
 
-/** A lamp pattern as it is typed, in seconds on, off, on …: drawn at once, and played by a lamp when asked. */
+/** A lamp pattern as typed, in seconds on, off, on …: drawn at once, and played by a lamp on request. */
 const props = defineProps<{ typed: string; label: string }>();
 /** Seconds of dark between two rounds. */
 const REST = 1.2;

@@ -6,13 +6,13 @@ import { IN_BETWEEN } from '@/lib/http';
 import { useWaitingActs } from '@/lib/acts';
 import { useWaiting } from '@/lib/outbox';
 
-/** What waits on this device to be sent, whose it is, and why a page did not come. On every page. */
+/** Unsent entries on this device, their owner, and the reason for a failed page. On every page. */
 defineProps<{ job?: number }>();
 const { reached, trouble, mine, others, refused } = useWaiting();
 const acts = useWaitingActs();
-/** Ticks, and whatever else was written down. */
+/** Ticks and log entries. */
 const word = computed(() => (mine.value.some((p) => p.note) ? ['entry', 'entries'] : ['tick', 'ticks']));
-const ticks = (n: number) => (n === 1 ? `one ${word.value[0]}` : `${n} ${word.value[1]}`);
+const ticks = (n: number) => (n === 1 ? `1 ${word.value[0]}` : `${n} ${word.value[1]}`);
 const whose = computed(() => {
     const count = new Map<string, number>();
     [...others.value, ...acts.others.value].forEach(({ who = 'another person' }) =>
@@ -28,21 +28,20 @@ const whose = computed(() => {
         class="no-print"
     >
         <p v-if="pageRefusal" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
-            {{ pageRefusal }} The page that is open stays as it is.
+            {{ pageRefusal }} The open page stays as it is.
             <button type="button" class="act" @click="pageRefusal = ''">Understood</button>
         </p>
         <p v-if="mine.length && !reached" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
             {{
-                trouble === IN_BETWEEN ? 'No way to the server (a network may want you to sign in first)' : 'No signal'
-            }}: {{ `${ticks(mine.length)} ${mine.length === 1 ? 'waits' : 'wait'}` }} on this device and
-            {{ mine.length === 1 ? 'goes' : 'go' }} off by {{ mine.length === 1 ? 'itself' : 'themselves' }} when there
-            is one. Go on; leave this page open. While the screen sleeps nothing is sent.
+                trouble === IN_BETWEEN ? 'The server is not reached (the network may require a sign-in)' : 'No signal'
+            }}: {{ ticks(mine.length) }} on this device {{ mine.length === 1 ? 'is' : 'are' }} not sent yet. Keep this
+            page open: sending starts when the signal is back, but not while the screen sleeps.
         </p>
         <p v-else-if="mine.length && trouble" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
-            {{ ticks(mine.length) }} not kept yet: {{ trouble }}
+            {{ ticks(mine.length) }} not saved yet: {{ trouble }}
         </p>
         <p v-for="one in whose" :key="one.who" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
-            {{ one.n === 1 ? 'One entry' : `${one.n} entries` }} of {{ one.who }} on this device
+            {{ one.n === 1 ? '1 entry' : `${one.n} entries` }} of {{ one.who }} on this device
             {{ one.n === 1 ? 'is' : 'are' }} not sent yet. {{ one.n === 1 ? 'It is' : 'They are' }} sent when
             {{ one.who }} signs in here.
         </p>
@@ -52,7 +51,7 @@ const whose = computed(() => {
             role="alert"
             class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1"
         >
-            {{ one.note ? 'An entry' : 'A tick' }} was not taken: {{ one.refused }}
+            {{ one.note ? 'An entry' : 'A tick' }} was not accepted: {{ one.refused }}
             <Link class="act" :href="`/jobs/${one.job}/${one.note ? 'bench' : 'build'}`"
                 >Go to its {{ one.note ? 'Bench' : 'Build' }}</Link
             >

@@ -48,7 +48,7 @@ const PANEL =
                 </tbody>
             </table>
             <p v-if="figure.range" class="mt-2">
-                May lie from <span class="fig">{{ figure.range[0] }}</span> to
+                May vary from <span class="fig">{{ figure.range[0] }}</span> to
                 <span class="fig">{{ figure.range[1] }}</span> {{ figure.unit }}.
             </p>
             <p v-if="figure.assumption" class="mt-2 text-ink2">{{ figure.assumption }}</p>

@@ -10,14 +10,17 @@ import {
 } from '@headlessui/vue';
 import { computed, ref } from 'vue';
 
-export type Doable = { what: string; where: string; act: () => void };
+/** `also` has other words by which it is found. */
+export type Doable = { what: string; where: string; also?: string; act: () => void };
 
 const props = defineProps<{ open: boolean; things: Doable[] }>();
 const emit = defineEmits<{ close: [] }>();
 const words = ref('');
 const found = computed(() => {
     const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean);
-    return props.things.filter((t) => asked.every((w) => `${t.what} ${t.where}`.toLowerCase().includes(w))).slice(0, 9);
+    return props.things
+        .filter((t) => asked.every((w) => `${t.what} ${t.where} ${t.also ?? ''}`.toLowerCase().includes(w)))
+        .slice(0, 9);
 });
 
 function take(thing: Doable | null): void {
@@ -34,12 +37,12 @@ function take(thing: Doable | null): void {
         <div class="fixed inset-0 bg-[#1b121f]/50" aria-hidden="true" />
         <div class="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
             <DialogPanel class="panel w-full max-w-lg p-4">
-                <DialogTitle class="mb-2 font-head font-semibold">Find or do</DialogTitle>
+                <DialogTitle class="mb-2 font-head font-semibold">Find or run</DialogTitle>
                 <Combobox :model-value="null" @update:model-value="take">
                     <ComboboxInput
                         class="field"
                         placeholder="A stage, a fix, an action"
-                        aria-label="Find or do"
+                        aria-label="Find or run"
                         @change="words = $event.target.value"
                     />
                     <ComboboxOptions static class="mt-2">
@@ -56,7 +59,7 @@ function take(thing: Doable | null): void {
                                 {{ thing.what }} <span class="text-ink2">{{ thing.where }}</span>
                             </span>
                         </ComboboxOption>
-                        <li v-if="found.length === 0" class="px-2 py-1.5 text-ink2">Nothing of that name is here.</li>
+                        <li v-if="found.length === 0" class="px-2 py-1.5 text-ink2">Nothing found.</li>
                     </ComboboxOptions>
                 </Combobox>
             </DialogPanel>

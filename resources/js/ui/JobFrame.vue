@@ -3,6 +3,7 @@ import { Head, Link, router } from '@inertiajs/vue3';
 import { computed, ref, watch } from 'vue';
 import { face, turnFace } from '@/lib/face';
 import { said } from '@/lib/clock';
+import { terms } from '@/lib/glossary';
 import { useKeys, type Shortcut } from '@/lib/keys';
 import { useScreen, type Payload } from '@/lib/screen';
 import { person } from '@/lib/person';
@@ -10,6 +11,7 @@ import ConnectionNote from './ConnectionNote.vue';
 import EmberMark from './EmberMark.vue';
 import DialogBox from './DialogBox.vue';
 import FindBox, { type Doable } from './FindBox.vue';
+import GlossaryBox from './GlossaryBox.vue';
 import HistoryBox from './HistoryBox.vue';
 import LedgerRow from './LedgerRow.vue';
 import SlateList from './SlateList.vue';
@@ -22,17 +24,22 @@ const props = withDefaults(defineProps<{ shortcuts?: Shortcut[]; things?: Doable
 });
 const emit = defineEmits<{ go: [place: string] }>();
 const { desk, answer, status, message, over, stepOver, change, takeBack, undo, redo, fixesOf } = useScreen();
-const shown = ref<'' | 'find' | 'keys' | 'history'>('');
+const shown = ref<'' | 'find' | 'keys' | 'history' | 'glossary'>('');
+const sought = ref('');
+function explain(term: string): void {
+    sought.value = term;
+    shown.value = 'glossary';
+}
 const user = computed(person);
 const time = computed(() => said(answer.value.keptAt, { hour: '2-digit', minute: '2-digit' }));
-/** What Undo takes back now. */
+/** The next change for Undo. */
 const undoes = computed(() => takeBack.value?.words ?? answer.value.undo);
 const kept = computed(
     () =>
         ({
-            kept: `Kept ${time.value} · revision ${answer.value.revision}`,
-            keeping: 'Keeping …',
-            waiting: 'Not kept yet',
+            kept: `Saved ${time.value} · revision ${answer.value.revision}`,
+            keeping: 'Saving …',
+            waiting: 'Not saved yet',
         })[status.value],
 );
 
@@ -42,7 +49,7 @@ const frameKeys = computed<Shortcut[]>(() => [
         what: s.name,
         act: () => router.visit(`/jobs/${answer.value.job}/${s.id}`),
     })),
-    { key: '/', what: 'Find or do', act: () => (shown.value = 'find') },
+    { key: '/', what: 'Find or run', act: () => (shown.value = 'find') },
     { key: '?', what: 'This list of keys', act: () => (shown.value = 'keys') },
     { key: 'z', ctrl: true, shift: false, what: 'Undo', act: () => void undo() },
     { key: 'z', ctrl: true, shift: true, what: 'Redo', act: () => void redo() },
@@ -87,9 +94,11 @@ const doable = computed<Doable[]>(() => [
     { what: 'Practice', where: 'crew', act: () => router.visit('/practice') },
     { what: 'All jobs', where: 'home', act: () => router.visit('/') },
     { what: 'Day or night', where: 'face', act: turnFace },
+    { what: 'Glossary', where: 'help', act: () => explain('') },
+    ...terms.map((one) => ({ what: one.term, where: 'glossary', also: one.also, act: () => explain(one.term) })),
 ]);
 const spoken = ref('');
-const SPOKEN: Record<string, string> = { kept: 'Kept', waiting: 'Not kept yet' };
+const SPOKEN: Record<string, string> = { kept: 'Saved', waiting: 'Not saved yet' };
 watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
 </script>
 
@@ -106,13 +115,13 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
                     class="hidden w-52 justify-between border-b border-ink3 py-1 text-left text-ink2 md:flex"
                     @click="shown = 'find'"
                 >
-                    Find or do <kbd>/</kbd>
+                    Find or run <kbd>/</kbd>
                 </button>
                 <button type="button" class="hidden sm:inline" :title="user?.name" @click="shown = 'history'">
                     {{ kept }}
                 </button>
                 <span class="text-[13px] sm:hidden">{{
-                    { kept: 'Kept', keeping: 'Keeping', waiting: 'Not kept' }[status]
+                    { kept: 'Saved', keeping: 'Saving', waiting: 'Not saved' }[status]
                 }}</span>
                 <button
                     type="button"
@@ -141,7 +150,7 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
         <p class="sr-only" role="status">{{ spoken }}</p>
         <p v-if="message" role="alert" class="message no-print">
             {{ message }}
-            <button v-if="over" type="button" class="act ml-2" @click="stepOver()">Step over “{{ over.words }}”</button>
+            <button v-if="over" type="button" class="act ml-2" @click="stepOver()">Skip “{{ over.words }}”</button>
             <button
                 type="button"
                 class="act ml-2"
@@ -160,6 +169,7 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
         <slot name="ledger"><LedgerRow :figures="desk.ledger" /></slot>
     </div>
     <FindBox :open="shown === 'find'" :things="doable" @close="shown = ''" />
+    <GlossaryBox :open="shown === 'glossary'" :at="sought" @close="shown = ''" />
     <HistoryBox :open="shown === 'history'" @close="shown = ''" />
     <DialogBox :open="shown === 'keys'" title="Keys" reading @close="shown = ''">
         <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">

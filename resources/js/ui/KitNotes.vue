@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import type { KitNote } from '@/types/generated/responses';
 
-/** What the crew noted of kit that this job uses, at an earlier one. */
+/** Notes of the crew about kit of this job, from earlier ones. */
 defineProps<{ notes: KitNote[] }>();
 </script>
 
 <template>
-    <aside v-if="notes.length" aria-label="What the crew noted of this kit" class="mb-3 border-l-4 border-ember pl-3">
+    <aside v-if="notes.length" aria-label="Notes of the crew about this kit" class="mb-3 border-l-4 border-ember pl-3">
         <p v-for="note in notes" :key="note.id" class="text-[13.5px]">
             {{ note.kit }}: <b>{{ note.says }}</b>
             <span class="text-ink2">{{ note.day }}{{ note.by ? `, ${note.by}` : '' }}</span>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
+import { termOf } from '@/lib/glossary';
 import type { Figure } from '@/types/generated/responses';
 import FigureText from './FigureText.vue';
+import TermMark from './TermMark.vue';
 
 defineProps<{ figures: Figure[] }>();
 </script>
@@ -12,7 +14,9 @@ defineProps<{ figures: Figure[] }>();
         aria-label="Ledger"
     >
         <div v-for="(figure, n) in figures" :key="figure.label">
-            <span class="block text-xs leading-4 text-ink2">{{ figure.label }}</span>
+            <span class="block text-xs leading-4 text-ink2"
+                >{{ figure.label }}<TermMark v-if="termOf(figure.label)" :term="termOf(figure.label)!" up
+            /></span>
             <FigureText :figure="figure" large up :right="figures.length > 4 && n > figures.length / 2" />
         </div>
         <slot />

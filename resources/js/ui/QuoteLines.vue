@@ -17,7 +17,7 @@ defineProps<{ lines: QuoteChange[]; title: string }>();
                 <th class="text-left font-normal">Line</th>
                 <th class="text-right font-normal">Before</th>
                 <th class="text-right font-normal">After</th>
-                <th class="w-24 text-right font-normal">Moves by</th>
+                <th class="w-24 text-right font-normal">Change</th>
             </tr>
         </thead>
         <tbody>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 defineProps<{ severity: string }>();
-const said: Record<string, string> = { stop: 'Must be mended', watch: 'Look at it', open: 'Undecided' };
+const said: Record<string, string> = { stop: 'Must be fixed', watch: 'Check it', open: 'Undecided' };
 const INKS: Record<string, string> = { stop: 'text-stop', watch: 'text-watch' };
 </script>
 

@@ -5,7 +5,7 @@ import { useScreen, type Payload } from '@/lib/screen';
 import type { Fix, SlateLine } from '@/types/generated/responses';
 import SeverityMark from './SeverityMark.vue';
 
-/** One line of the slate: one point with its fixes, or several of one cause, each of which goes to its place. */
+/** One line of the open points: one point with its fixes, or several of one cause, each with a link to its place. */
 const props = defineProps<{ line: SlateLine }>();
 const { desk, answer, change, fixesOf } = useScreen();
 const emit = defineEmits<{ go: [place: string] }>();
@@ -36,7 +36,7 @@ const mend = (fix: Fix) => void change(fix.change as Payload);
                         {{ fix.label }}
                     </button>
                 </p>
-                <p v-else-if="fixesOf(only) === null" class="mt-1 text-[13px] text-ink2">Working out what mends it …</p>
+                <p v-else-if="fixesOf(only) === null" class="mt-1 text-[13px] text-ink2">Looking for a fix …</p>
                 <p v-else-if="!here" class="mt-1">
                     <Link :href="stage" class="act">{{ line.stage === 'join' ? 'Join it' : 'Go there' }}</Link>
                 </p>

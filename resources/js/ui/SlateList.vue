@@ -5,7 +5,7 @@ import type { SlateLine } from '@/types/generated/responses';
 import SeverityMark from './SeverityMark.vue';
 import SlateEntry from './SlateEntry.vue';
 
-/** What is wrong or undecided: this stage's lines, worst first; those of the others folded, a line a stage. */
+/** Open points: this stage's lines, worst first; those of the others folded, by stage. */
 const { desk } = useScreen();
 const emit = defineEmits<{ go: [place: string] }>();
 const here = computed(() => desk.value.slate.filter((line) => line.stage === desk.value.stage));
@@ -25,14 +25,14 @@ const counts = (lines: SlateLine[]) =>
 
 <template>
     <section aria-labelledby="slate" class="flex min-h-0 flex-col">
-        <h2 id="slate" class="flex justify-between border-b border-rule pb-1 font-semibold">
-            Slate
-            <span class="fig font-normal text-ink2">{{ points(here) }} here, {{ desk.findings.length }} in all</span>
+        <h2 id="slate" class="flex justify-between gap-2 whitespace-nowrap border-b border-rule pb-1 font-semibold">
+            Open points
+            <span class="fig font-normal text-ink2">{{ points(here) }} here, {{ desk.findings.length }} in total</span>
         </h2>
-        <p v-if="desk.findings.length === 0" class="mt-3 text-ink2">Nothing is wrong or undecided.</p>
+        <p v-if="desk.findings.length === 0" class="mt-3 text-ink2">No open points.</p>
         <div class="min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
             <p v-if="here.length === 0 && desk.findings.length > 0" class="border-b border-rule2 py-3 text-ink2">
-                Nothing at this stage.
+                None on this stage.
             </p>
             <ol>
                 <SlateEntry v-for="line in here" :key="line.title" :line="line" @go="emit('go', $event)" />

@@ -1,4 +1,4 @@
 @include('errors.page', [
-    'title' => 'The server has failed at this',
-    'what' => 'What was kept before stands. Try again; if it fails again, the log under storage/logs says why.',
+    'title' => 'Server error',
+    'what' => 'Everything saved before is safe. Try again; if it fails again, see the log under storage/logs.',
 ])

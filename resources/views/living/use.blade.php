@@ -16,7 +16,7 @@
             </tr>
         @endforeach
     </table></div>
-    <div class="small">With a day: tried on site and it answered. -: not possible with this kit. Empty: possible, not planned.</div>
+    <div class="small">With a date: tested on site. -: not possible with this kit. Empty: possible, not planned.</div>
 @endif
 @if ($sheet['day'] !== [] || $sheet['scenes'] !== [])
     <h2>Daily use</h2>

@@ -30,7 +30,7 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use PHPUnit\Framework\TestCase;
 
-/** What Parts, Build and the quote show: every number has a working that gives it, and they agree with each other. */
+/** Figures of Parts, Build and the quote: every number has a working that gives it, and they agree. */
 final class BuildFiguresTest extends TestCase
 {
     use FigureAssertions;
@@ -89,7 +89,7 @@ final class BuildFiguresTest extends TestCase
         self::assertWorkings($figures);
     }
 
-    public function test_what_is_sent_is_as_the_schema_says(): void
+    public function test_answers_match_the_schema(): void
     {
         $state = self::work(
             new Arrangement(
@@ -121,7 +121,7 @@ final class BuildFiguresTest extends TestCase
             'what the client owns costs nothing',
         );
         // The quote's labour is Build's: unrounded minutes of all steps by as many people as there are, at 40 an hour,
-        // half an hour to look again, 50 minutes there and back for each person and each visit.
+        // half an hour to look again, 50 minutes back and forth for each person and each visit.
         $quote = $state->schedule()->quote();
         $labour = array_values(
             array_filter(BuildScreen::ledger($state), static fn(Figure $f): bool => $f->label === 'Labour'),
@@ -257,7 +257,7 @@ final class BuildFiguresTest extends TestCase
         self::assertSame(
             [
                 'Flat profile, 2 m is ordered',
-                '24 V supply, 10 A should be here since Fri 27 Nov',
+                '24 V supply, 10 A is overdue since Fri 27 Nov',
                 '3 x 1.5 mm² flexible comes Thu 3 Dec',
                 'next visit Mon 7 Dec, two people',
             ],
@@ -306,19 +306,19 @@ final class BuildFiguresTest extends TestCase
         );
     }
 
-    public function test_added_waits_that_became_a_circle_are_told_and_left_out(): void
+    public function test_reports_and_ignores_circular_waits(): void
     {
         $state = self::work(new Arrangement([new Visit('2026-11-30')], false, [], [['dry-cove', 'tidy-lecture']]));
         $circle = array_values(
             array_filter(ScheduleFindings::of($state), static fn(Finding $f): bool => $f->code === 'circle'),
         );
         self::assertCount(1, $circle);
-        self::assertStringContainsString('“Cove: dry run”', $circle[0]->detail);
+        self::assertStringContainsString('“Cove: trial fit”', $circle[0]->detail);
         self::assertNotSame([], BuildScreen::picture($state)['slots']);
         self::assertSame(
             [],
             ScheduleFindings::of(self::work(new Arrangement())),
-            'where nothing was arranged nothing is reckoned',
+            'where nothing was arranged nothing is calculated',
         );
     }
 }

@@ -31,7 +31,7 @@ final class PartsScreenTest extends TestCase
         );
         Responses::check(PartsScreen::picture($state), 'partsPicture');
         self::assertSame(
-            ['24 V supply, 10 A should be here'],
+            ['24 V supply, 10 A is overdue'],
             array_map(static fn($f): string => $f->title, PartFindings::of($state)),
         );
         $ledger = PartsScreen::ledger($state);

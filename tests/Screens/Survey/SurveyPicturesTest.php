@@ -15,7 +15,7 @@ use PHPUnit\Framework\TestCase;
 
 final class SurveyPicturesTest extends TestCase
 {
-    public function test_the_sheet_is_drawn_at_true_scale_with_what_stands_where(): void
+    public function test_draws_the_sheet_at_true_scale_with_positions(): void
     {
         $sheet = SheetPicture::of(
             TapeNotes::read(
@@ -30,7 +30,7 @@ final class SurveyPicturesTest extends TestCase
         self::assertSame(['at' => [3.0, 4.0], 'text' => '0.80 m', 'down' => false], $sheet['climbs'][0]);
         [$outlet, $box] = $sheet['spots'];
         self::assertSame(['B1', [0.5, 4.0]], [$box['name'], $box['at']]);
-        // What is only known to be in the room stands inside it.
+        // Things known only to be in the room are drawn inside it.
         self::assertGreaterThan(0.0, $outlet['at'][0]);
         self::assertLessThan(4.0, $outlet['at'][1]);
         [$a, $b, $c] = $sheet['legs'];
@@ -49,7 +49,7 @@ final class SurveyPicturesTest extends TestCase
         self::assertSame(['12 ft 8 in', '3 x 14 AWG 9 ft 2 in'], [$feet['walls'][0]['text'], $feet['legs'][0]['text']]);
     }
 
-    public function test_a_trace_is_told_in_words(): void
+    public function test_describes_a_trace_as_text(): void
     {
         $place = new Place('room', 'Room', "5 cove\nleg A B1 to X 2x1.5\nleg B B1 to ? 2x1.5\nleg C P1 to Z 2x1.5");
         self::assertEquals([new TracedLeg('A', 'X', 2), new TracedLeg('B', null, 2)], TraceScreen::legs($place, 'B1'));

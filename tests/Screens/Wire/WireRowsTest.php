@@ -19,7 +19,7 @@ use EmberDusk\Tests\FortyRuns;
 use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 
-/** What Wire shows beside the ribbons: supplies with average and peak, fixtures, scenes; of large jobs the curves of open runs only. */
+/** Wire besides the ribbons: supplies with average and peak, fixtures, scenes; of large jobs the curves of open runs only. */
 final class WireRowsTest extends TestCase
 {
     /** @param  list<string>  $open */
@@ -98,7 +98,7 @@ final class WireRowsTest extends TestCase
         self::assertStringContainsString('fuse at the tap', $row['notes'][0]);
     }
 
-    public function test_fixtures_tell_what_could_dim_or_feed_them_and_each_choice_can_be_taken(): void
+    public function test_fixtures_list_dimmers_and_supplies_and_each_choice_works(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
         $rows = FixtureRows::of(self::work($plan));
@@ -125,7 +125,7 @@ final class WireRowsTest extends TestCase
         self::assertGreaterThan(22.0, (float) $row['volts']);
     }
 
-    public function test_scenes_and_what_can_be_set_in_them(): void
+    public function test_scenes_and_their_settable_parts(): void
     {
         $plan = Demo::with(JobFile::read(Demo::file('observatory')), [
             'kind' => 'ChooseKit',

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Channels;
 
 /**
- * What the colours that were commanded alone, and what then lit, leave possible; and which single colour tells most next.
- * A colour is never asked twice, and nothing is asked once only one class is left: no tree of questions needs fewer at its deepest.
+ * Wiring cases that remain possible after commanded colours and their observed result, and the most informative next colour. No colour is asked
+ * twice. It stops once one class is left: no decision tree is shallower in its worst case.
  */
 final readonly class ChannelFinder
 {
@@ -47,7 +47,7 @@ final readonly class ChannelFinder
         return null;
     }
 
-    /** The colour to command next: the one whose answers part what is left most evenly; null when nothing is left to ask. */
+    /** The colour to command next: the one whose answers part the rest most evenly; null when nothing is left to ask. */
     public function next(): ?int
     {
         if (count($this->left) < 2) {

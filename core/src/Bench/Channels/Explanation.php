@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Channels;
 
 /**
- * Ways of standing that no single colour tells apart: one class. What is said of it is of the outputs and colours concerned; where
- * several kinds of fault look alike, all are named, the one that is looked at first ahead.
+ * Wiring cases that no single colour can distinguish: one class. The text names the outputs and colours concerned. If several kinds of fault look
+ * alike, all are named, the first to check ahead.
  */
 final readonly class Explanation
 {

@@ -6,7 +6,7 @@ namespace EmberDusk\Bench\Channels;
 
 use EmberDusk\Kit\Facts;
 
-/** What is wrong with the leads, and which to move or what to set, in words. */
+/** Describes the fault of the leads, and the lead to move or the switch to set. */
 final readonly class LeadWords
 {
     /**
@@ -19,7 +19,7 @@ final readonly class LeadWords
     public function verdict(Explanation $class): string
     {
         if ($class->right()) {
-            return 'Every colour comes as it is commanded.';
+            return 'Every colour lights as commanded.';
         }
         $said = array_map($this->said(...), $this->simplest($class));
 
@@ -37,11 +37,11 @@ final readonly class LeadWords
         return array_values(array_unique($moves));
     }
 
-    /** A set of colours: “red and white”, “nothing”, “many colours at once”. */
+    /** A set of colours: “red and white”, “nothing”, “several colours at once”. */
     public function seen(int $set): string
     {
         if ($set === Pixels::MANY) {
-            return 'many colours at once';
+            return 'several colours at once';
         }
         $names = [];
         foreach ($this->colours as $n => $name) {
@@ -93,7 +93,7 @@ final readonly class LeadWords
             return 'the order of the colours is set wrong';
         }
         if ($way->dead) {
-            return 'nothing lights: the common lead is loose or exchanged with another, the strip has its common on the other side, or no volts come';
+            return 'nothing lights: the common lead is loose or swapped with another, the strip has its common on the other side, or there is no voltage';
         }
         $said = [];
         if ($way->setting !== null) {
@@ -122,7 +122,7 @@ final readonly class LeadWords
                 return [
                     'Set the number of channels of these pixels to ' .
                     count($this->colours) .
-                    ', then ask the colours again.',
+                    ', then test the colours again.',
                 ];
             }
 
@@ -136,8 +136,8 @@ final readonly class LeadWords
         }
         if ($way->dead) {
             return [
-                'Read the volts at the strip’s first pads, + against each return.',
-                'Look for the lead of the strip’s common: it belongs in the common output, whatever its colour.',
+                'Measure the volts at the strip’s first pads, + against each return.',
+                'Find the strip’s common lead: it belongs in the common output, whatever its colour.',
             ];
         }
         $moves = [];
@@ -145,7 +145,7 @@ final readonly class LeadWords
             $moves[] =
                 'Set the switch to ' .
                 Facts::way($this->kind) .
-                ', then ask the colours again: the leads are not told before.';
+                ', then test the colours again: the leads cannot be identified before.';
         }
         if ($way->short !== null) {
             $moves[] =
@@ -165,19 +165,19 @@ final readonly class LeadWords
                     $moves[] = "Seat the lead of {$lead} at both ends.";
                 } else {
                     $at = $this->colours[$output];
-                    $moves[] = "Seat the lead of {$lead}: it hangs loose at output {$at} and belongs in output {$lead}.";
+                    $moves[] = "Seat the lead of {$lead}: it is loose at output {$at} and belongs in output {$lead}.";
                 }
             }
         }
         if (count($way->loose) === 2 && $way->setting === null) {
-            $moves[] = 'Which of the two is which is not told yet: ask the colours again.';
+            $moves[] = 'The two are not identified yet: test the colours again.';
         }
 
         return $moves;
     }
 
     /**
-     * The colours whose leads hang loose, by output: each is taken for its own output's where that one is missing.
+     * Colours with loose leads, by output: each is taken for its own output's colour if that one is missing.
      *
      * @return array<int, int>
      */
@@ -223,7 +223,7 @@ final readonly class LeadWords
     {
         $cycles = [];
         $done = array_fill_keys($way->loose, true);
-        // A chain that ends at a loose lead is told from its head.
+        // A chain that ends at a loose lead is described from its start.
         $heads = array_diff(array_keys($way->order), array_diff_key($way->order, $done));
         foreach ([...$heads, ...array_keys($way->order)] as $output) {
             if (isset($done[$output]) || $way->order[$output] === $output) {

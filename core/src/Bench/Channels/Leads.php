@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Channels;
 
 /**
- * One way in which the leads between a controller's outputs and a strip may stand, and what each single colour would then show.
- * Colours, outputs and leads are numbered from 0 in the strip's order; what is seen is a set of colours, bit n for colour n.
+ * One possible connection between a controller's outputs and a strip, with the result of each single colour. Colours, outputs and leads are numbered
+ * from 0 in the strip's order; an observed result is a set of colours, bit n for colour n.
  */
 final readonly class Leads
 {

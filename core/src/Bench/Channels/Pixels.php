@@ -10,7 +10,7 @@ namespace EmberDusk\Bench\Channels;
  */
 final readonly class Pixels
 {
-    /** What is seen where neighbours show different colours: beside the sets of colours. */
+    /** Observation of different colours at neighbouring pixels, in addition to the sets of colours. */
     public const MANY = -1;
 
     /** @param  list<int>  $order  the colour that lights when the controller sends byte 0, 1 ... */

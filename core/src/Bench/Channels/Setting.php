@@ -5,15 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Channels;
 
 /**
- * What a controller does whose switch says another kind than its strip's: it falls back to the light that it takes itself for
- * (common practice, no source). Outputs from 0.
+ * Behaviour of a controller with its switch set to another strip type: it uses its fallback light type (common practice, no source). Outputs from 0.
  */
 final readonly class Setting
 {
     /** Outputs by kind. */
     public const OUTPUTS = ['single' => 1, 'tunable' => 2, 'rgb' => 3, 'rgbw' => 4, 'rgbcct' => 5];
 
-    /** Colours and whites of each kind: a white is commanded as a white, whatever its number. */
+    /** Colours and whites of each type: a white is commanded as a white, regardless of its number. */
     private const COLOURED = ['single' => 0, 'tunable' => 0, 'rgb' => 3, 'rgbw' => 3, 'rgbcct' => 3];
 
     /**
@@ -37,7 +36,7 @@ final readonly class Setting
         $white = $commanded >= $coloured ? $commanded - $coloured : null;
 
         return match (true) {
-            // One light: all outputs together, whatever is asked.
+            // Single channel: all outputs together, for every command.
             $setting === 'single' => range(0, 4),
             // A white light takes a colour for “on”: both of its whites.
             $setting === 'tunable' => $kind === 'rgbcct' && $white !== null ? [$white] : [0, 1],

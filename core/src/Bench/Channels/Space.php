@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Channels;
 
-/** Every way in which colours may come out wrong, gathered into the classes that single colours tell apart. */
+/** All possible wrong connections, grouped into the classes that single colours can distinguish. */
 final class Space
 {
     private const MOST_LOOSE = 2;
@@ -123,7 +123,7 @@ final class Space
 
     /**
      * @param  list<int>  $of
-     * @return list<list<int>> every order of them, as they stand first
+     * @return list<list<int>> every order of them, in their first arrangement
      */
     private static function orders(array $of): array
     {

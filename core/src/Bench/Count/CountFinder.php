@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Count;
 
 /**
- * How many pixels a controller is to be set to: which count to set next, or why the end stays dark. What is told from one answer:
- * dark from the first pixel of a section on is a data joint, an arrow the wrong way or a leg without data before it is a count; three
- * quarters of the pixels are three-channel data on four-channel pixels; a last pixel where the count ends is a count too low.
+ * Search for the pixel count to set in a controller: the next count to try, or the reason why the end stays dark. One answer can decide: dark from
+ * the first pixel of a section means a data joint, a reversed arrow or a leg without data; three quarters of the pixels lit means three-channel data
+ * on four-channel pixels; a last pixel at the end of the count means a count too low.
  */
 final readonly class CountFinder
 {
@@ -24,7 +24,7 @@ final readonly class CountFinder
         public ?int $pixel = null,
     ) {}
 
-    /** What is seen where effects run on past the last pixel: the count is too high. */
+    /** Observation of effects running past the last pixel: the count is too high. */
     public const OFF_THE_END = -1;
 
     /**
@@ -94,7 +94,7 @@ final readonly class CountFinder
         return false;
     }
 
-    /** What was reckoned first, one more next; then the middle of what is left, doubling the distance while no end is known. */
+    /** First the calculated count, then one more; then bisection, doubling the distance until an end is known. */
     private static function between(int $low, ?int $high, int $expected): int
     {
         if ($low < $expected && ($high === null || $high > $expected)) {

@@ -7,7 +7,7 @@ namespace EmberDusk\Bench\Faults;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 
-/** How likely each fault of an island is after the readings so far. Faults that no reading tells apart are one class. */
+/** Probability of each fault of an island after the readings so far. Faults that no reading can distinguish form one class. */
 final readonly class Belief
 {
     public const NONE = 'none';
@@ -18,7 +18,7 @@ final readonly class Belief
     /** Before anything is read: nothing wrong, something that no single fault in the list explains; faults share the rest by kind, then by place. */
     private const PRIOR = [self::NONE => 0.25, self::SEVERAL => 0.02];
 
-    /** What is not modelled mostly shows something near good wiring: within a share of the value, and so many volts or amps. */
+    /** Unmodelled faults mostly read close to good wiring: within a share of the value, plus some volts or amps. */
     private const NEARBY = [0.3, 0.05];
 
     /** And as often anything at all: volts or amps over which that is spread. */
@@ -35,7 +35,7 @@ final readonly class Belief
 
     /**
      * @param  list<Component>  $components  nothing wrong, single faults, then pairs of faults
-     * @param  list<float>  $weights  of the components; the last is of what is not modelled
+     * @param  list<float>  $weights of the components; the last is the unmodelled rest
      * @param  array<string, float>  $classes  most likely first
      * @param  array<string, list<Fault>>  $members  of a class
      * @param  list<array{Fault, Fault}>  $pairs  that explain the readings too, likeliest first
@@ -80,7 +80,7 @@ final readonly class Belief
             $other = max($other, $two) + log(1 + exp(-abs($other - $two)));
         }
         [$weights, $classes] = self::shares($components, $other);
-        // Good wiring is concluded by what was covered: two faults that hardly show would fit it too.
+        // Good wiring is concluded from coverage: two small faults would fit it too.
         if (count($taken) > 1 && $single->class !== self::NONE && max($classes) >= self::LIKELY) {
             $two = FaultPairs::of($of, $taken, $single->class, $single->misfit);
             $pairs = $two->faults();
@@ -109,8 +109,8 @@ final readonly class Belief
      * Shares that add up to one.
      *
      * @param  list<Component>  $components
-     * @param  float  $other  logarithm of the weight of what is not modelled
-     * @return array{list<float>, non-empty-array<string, float>} of each component, then of what is not modelled; of each class, most first
+     * @param  float  $other logarithm of the weight of the unmodelled rest
+     * @return array{list<float>, non-empty-array<string, float>} of each component, then of the unmodelled rest; of each class, most likely first
      */
     private static function shares(array $components, float $other): array
     {
@@ -159,7 +159,7 @@ final readonly class Belief
         );
     }
 
-    /** What a meter would show if it were that class, by its likeliest size; null for what is not modelled. */
+    /** Expected meter reading for a class at its likeliest size; null for the unmodelled rest. */
     public function expects(string $class, string $key): ?float
     {
         return $this->likeliest($class)?->expects([$key => 1.0], 0.0)[0];
@@ -171,7 +171,7 @@ final readonly class Belief
         return (string) array_key_first($this->classes);
     }
 
-    /** The likeliest fault of a class, at the size that the readings put it; null for none and for what is not modelled. */
+    /** The likeliest fault of a class, at the size fitted to the readings; null for no fault and for the unmodelled rest. */
     public function fault(string $class): ?Fault
     {
         $best = $this->likeliest($class);
@@ -254,7 +254,7 @@ final readonly class Belief
                     to: $to,
                     least: $sizes[$n],
                     most: $sizes[min($n + 1, count($sizes) - 1)],
-                    // A small fault leaves them as they are.
+                    // A small fault leaves them unchanged.
                     rail: 2 * $n < $pieces ? $of->rail : $row['rail'],
                     supply: 2 * $n < $pieces ? $of->supply : $row['supply'],
                     prior: $prior / max(1, $pieces),

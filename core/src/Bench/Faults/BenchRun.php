@@ -9,8 +9,8 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 
 /**
- * Faults put into an island and looked for with the meter that stands in: rails and supplies as far off as they may be, by seed. The
- * finder sees readings only.
+ * Simulated fault search in an island with a simulated meter. Rails and supplies vary within their tolerances by seed. The finder sees readings
+ * only.
  */
 final readonly class BenchRun
 {
@@ -38,7 +38,7 @@ final readonly class BenchRun
         Predictions $predictions,
         array $faults,
         int $seed,
-        Chooses $chooses = new NextReading(),
+        ReadingChooser $chooses = new NextReading(),
     ): self {
         $meter = new StandInMeter($plan, $island, $faults, $seed);
         $readings = [];
@@ -69,7 +69,7 @@ final readonly class BenchRun
             $belief->classes[$belief->top()] >= self::SURE;
     }
 
-    /** The class that is named; what is believed of it. */
+    /** The named class and its probability. */
     public function named(): string
     {
         return $this->belief->top();

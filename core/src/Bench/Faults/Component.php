@@ -21,7 +21,7 @@ final class Component
 
     public float $log;
 
-    /** Sum of squared deviations of the readings so far, each from what was expected before it. */
+    /** Sum of squared deviations of the readings so far, each from its expected value. */
     public float $misfit = 0.0;
 
     /**
@@ -49,7 +49,7 @@ final class Component
     }
 
     /**
-     * What a meter is expected to show, and the variance of that.
+     * Expected meter reading and its variance.
      *
      * @param  array<string, float>  $shares  by key
      * @return array{float, float, array{float, float, float}}

@@ -31,7 +31,7 @@ final readonly class Coverage
     public static function open(Predictions $of, array $readings, string $class): array
     {
         $open = [];
-        $noise = Whitened::of($of, $readings);
+        $noise = WhitenedReadings::of($of, $readings);
         $read = [];
         foreach ($readings as ['shares' => $shares]) {
             $read += $shares;
@@ -43,7 +43,7 @@ final readonly class Coverage
                 continue;
             }
             $moved = 0.0;
-            foreach ($noise->moved(Whitened::values($values[$least], $readings)) as $v) {
+            foreach ($noise->moved(WhitenedReadings::values($values[$least], $readings)) as $v) {
                 $moved += $v * $v;
             }
             $terminals = $fault->kind !== FaultKind::Low || self::reads($read, $fault->place);
@@ -57,7 +57,7 @@ final readonly class Coverage
     }
 
     /**
-     * The reading that covers most of what is open.
+     * The reading that covers the most open faults.
      *
      * @param  list<Reading>  $readings  so far
      * @return array{Spot, Command}|null null where no reading covers any of it

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
-/** One thing that is wrong with an island as it was built. */
+/** One fault in an island as built. */
 final readonly class Fault
 {
     /**

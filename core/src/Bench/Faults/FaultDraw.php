@@ -24,7 +24,7 @@ final readonly class FaultDraw
         return $all;
     }
 
-    /** One by chance: a kind, then a place, then a size of at least what is met. Null where the island can have none. */
+    /** A random fault: a kind, a place, and a size that readings can detect. Null if the island can have none. */
     public static function of(Predictions $of, int $seed): ?Fault
     {
         $dice = new Dice($seed);
@@ -65,7 +65,7 @@ final readonly class FaultDraw
         return null;
     }
 
-    /** Sizes on either side of what is right are not drawn between: there all is well. */
+    /** Sizes around the correct value are not drawn: there is no fault. */
     private static function beside(FaultKind $kind, float $a, float $b): bool
     {
         return $kind !== FaultKind::Strip || ($a - 1) * ($b - 1) > 0;

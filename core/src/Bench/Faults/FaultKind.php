@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Faults;
 
 /**
- * What may be wrong, and the sizes that it comes in, smallest effect first: ohms of a joint, factors on copper, rail and strip, a share of
- * the volts, the limit as a share of the load, the share of a run that has data. Common practice, no source.
+ * Kinds of fault with their sizes, smallest effect first: ohms of a joint, factors on copper, rail and strip, a share of the volts, the limit as a
+ * share of the load, the share of a run with data. Common practice, no source.
  */
 enum FaultKind: string
 {
@@ -25,7 +25,7 @@ enum FaultKind: string
     case Count = 'count';
     case Data = 'data';
 
-    /** What can be read does not tell them apart: naming the class and the place is naming the fault. */
+    /** Readings cannot distinguish them: naming the class and the place is enough. */
     public function class(): string
     {
         return match ($this) {
@@ -65,7 +65,7 @@ enum FaultKind: string
             self::Size => 'cable thinner than planned',
             self::Length => 'cable longer than planned',
             self::Low => 'supply set too low',
-            self::Overload => 'supply gives less than its load asks for',
+            self::Overload => 'supply gives less than its load needs',
             self::Rail => 'strip with weak rails',
             self::Strip => 'another strip than planned',
             self::Reversed => 'piece the wrong way round',

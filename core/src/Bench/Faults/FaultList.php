@@ -76,7 +76,7 @@ final readonly class FaultList
         $prefix = Wiring::prefix($id) . '_j';
         foreach ($resistors as $r) {
             if (str_starts_with($r->name, $prefix) && preg_match('/_j(\d+)_(\d+)_([ab])$/', $r->name, $m) === 1) {
-                // Joints of a lead between two sections: told by section, core and side.
+                // Joints of a lead between two sections: by section, core and side.
                 $side = $m[3] === 'a' ? 'from' : 'to';
                 $faults[] = new Fault(FaultKind::Joint, "{$id}:{$side}" . ($m[1] + 1) . ':' . ($m[2] + 1), 1.0, [
                     $r->name,

@@ -5,9 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Faults;
 
 /**
- * Pairs of faults that explain the readings together, without the single fault that explains them best. Drops and amps of two faults are
- * multiplied, since one changes what flows and the other what resists; volts between conductors are added. What one fault takes from the
- * other beyond that is allowed for, so that a pair is rather kept than lost.
+ * Pairs of faults that explain the readings together, excluding the best single fault. Drops and amps of two faults are multiplied, because one
+ * changes the current and the other the resistance; volts between conductors are added. A tolerance for their interaction avoids losing a true pair.
  *
  * @phpstan-type Read array{shares: array<string, float>, value: float, meter: float}
  * @phpstan-type Piece array{class: string, row: int, size: int, from: list<float>, to: list<float>, length: float}
@@ -45,7 +44,7 @@ final readonly class FaultPairs
      */
     public static function of(Predictions $of, array $readings, string $single, float $misfit): self
     {
-        $noise = Whitened::of($of, $readings);
+        $noise = WhitenedReadings::of($of, $readings);
         $pieces = array_values(
             array_filter(
                 self::pieces($of, $noise, $readings),
@@ -191,7 +190,7 @@ final readonly class FaultPairs
      * @param  list<Read>  $readings
      * @return list<Piece>
      */
-    private static function pieces(Predictions $of, Whitened $noise, array $readings): array
+    private static function pieces(Predictions $of, WhitenedReadings $noise, array $readings): array
     {
         $pieces = $known = [];
         foreach ($of->faults as $n => ['fault' => $fault, 'values' => $values]) {
@@ -202,8 +201,10 @@ final readonly class FaultPairs
             $known[$class] = true;
             $last = $fault->kind->gradual() ? max(1, count($values) - 1) : count($values);
             for ($k = 0; $k < $last; $k++) {
-                $from = Whitened::values($values[$k], $readings);
-                $to = $fault->kind->gradual() ? Whitened::values($values[$k + 1] ?? $values[$k], $readings) : $from;
+                $from = WhitenedReadings::values($values[$k], $readings);
+                $to = $fault->kind->gradual()
+                    ? WhitenedReadings::values($values[$k + 1] ?? $values[$k], $readings)
+                    : $from;
                 $pieces[] = [
                     'class' => $class,
                     'row' => $n,
@@ -227,7 +228,7 @@ final readonly class FaultPairs
      */
     private static function near(
         Predictions $of,
-        Whitened $noise,
+        WhitenedReadings $noise,
         array $readings,
         array $pieces,
         float $deviations,
@@ -277,7 +278,7 @@ final readonly class FaultPairs
      * @param  Piece  $b
      * @return array{float, array{float, float}} distance in deviations, and where between their sizes
      */
-    private static function fit(Whitened $noise, array $a, array $b): array
+    private static function fit(WhitenedReadings $noise, array $a, array $b): array
     {
         $at = [0.5, 0.5];
         $left = self::left($noise, $a, $b, 0.5, 0.5);
@@ -291,7 +292,7 @@ final readonly class FaultPairs
             $tl = self::dot($two, $left);
             $det = max($oo * $tt - $ot * $ot, 1e-9 * $oo * $tt);
             $two = self::inside($at[1], ($tl * $oo - $ol * $ot) / $det);
-            // Where one meets the end of its sizes the other moves on by itself.
+            // If one fault reaches the end of its sizes, only the other moves on.
             $one = self::inside($at[0], ($ol - $ot * $two) / $oo);
             $two = self::inside($at[1], ($tl - $ot * $one) / $tt);
             $at = [$at[0] + $one, $at[1] + $two];
@@ -308,13 +309,13 @@ final readonly class FaultPairs
     }
 
     /**
-     * What two faults leave of the readings, in deviations.
+     * Residual of the readings after two faults, in deviations.
      *
      * @param  Piece  $a
      * @param  Piece  $b
      * @return list<float>
      */
-    private static function left(Whitened $noise, array $a, array $b, float $s, float $t): array
+    private static function left(WhitenedReadings $noise, array $a, array $b, float $s, float $t): array
     {
         $values = [];
         foreach ($noise->base as $k => $base) {
@@ -336,7 +337,7 @@ final readonly class FaultPairs
     /**
      * @param  list<float>  $before
      * @param  list<float>  $after
-     * @return list<float> by which what is left shrinks, by the whole size
+     * @return list<float> by which the rest shrinks, by the whole size
      */
     private static function slope(array $before, array $after): array
     {

@@ -8,19 +8,19 @@ use EmberDusk\Bench\Meter\CableSpots;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Source;
 
-/** A fault, and what mends it, in words. */
+/** A fault, and what fixes it, in words. */
 final readonly class FaultWords
 {
     public function __construct(private Plan $plan) {}
 
-    /** What a class is called: “bad joint of + of K3 at F1”. */
+    /** Name of a class: “bad joint of + of K3 at F1”. */
     public function class(Belief $belief, string $class): string
     {
         $fault = $belief->fault($class);
 
         return match (true) {
             $class === Belief::NONE && $belief->open !== [] => 'no fault found so far',
-            $class === Belief::NONE => 'nothing is wrong',
+            $class === Belief::NONE => 'no fault',
             $fault === null => 'more than one fault, or a fault that is not in the list',
             default => $this->fault($belief, $fault),
         };
@@ -43,41 +43,41 @@ final readonly class FaultWords
             FaultKind::Low => "about {$percent} of its volts",
             FaultKind::Overload => sprintf('it gives up at about %.1f A', $fault->size),
             FaultKind::Rail => sprintf('%.1f times the ohms on the shelf', $fault->size),
-            FaultKind::Strip => "it takes {$percent} of what was planned",
+            FaultKind::Strip => "it takes {$percent} of the planned current",
             FaultKind::Limit => "at about {$percent}",
             FaultKind::Count => "about {$percent} of the run light",
             default => '',
         };
     }
 
-    /** What to do about it, supply off. */
+    /** Repair advice, with the supply off. */
     public function mend(Fault $fault): string
     {
         return match ($fault->kind) {
             FaultKind::Joint
-                => 'Make that joint anew: both sides tinned, pulled on when it is cold; a screw is tightened, a plug seated.',
+                => 'Remake that joint: tin both sides and pull on it when cold; tighten a screw, seat a plug.',
             FaultKind::Feed
                 => 'Seat or solder the feed’s leads, then lift the other feed: this one alone has to light the strip.',
             FaultKind::Size,
             FaultKind::Length
-                => 'Measure the cable and read its size on the sheath; put what is there into the plan, or lay what was planned.',
+                => 'Measure the cable and read its size on the sheath. Correct the plan, or lay the planned cable.',
             FaultKind::Low => match ($this->plan->sourceOf($fault->place)) {
                 Source::Mains
-                    => 'Set the supply to the strip’s volts at its own screw, with nothing on it. Mains terminals are for a licensed person.',
-                default => 'Charge the bank and read its volts with nothing on it; a converter is set or exchanged.',
+                    => 'Set the supply to the strip’s volts at its own screw, without load. Mains terminals are for a licensed person.',
+                default => 'Charge the bank and measure its volts without load. Adjust or replace a converter.',
             },
             FaultKind::Overload
                 => 'Look for a supply smaller than planned or one that is too warm; less light, a limit, or a larger supply.',
             FaultKind::Rail
-                => 'The strip’s copper is thinner than its entry says: feed it at one more point, or measure the reel and take its rails.',
+                => 'The strip’s copper is thinner than its entry says: add a feed, or measure the reel and use its rail resistance.',
             FaultKind::Strip => 'Read the label on the reel: watts per metre and volts. Change the strip or the plan.',
-            FaultKind::Reversed => 'Turn that piece round: + to +, and by the arrow where there is one.',
+            FaultKind::Reversed => 'Turn that piece round: + to +, and follow the arrow if there is one.',
             FaultKind::Limit => 'Set the limit in the controller, then read again at full white.',
             FaultKind::Switch => 'Set the switch to the strip’s kind, then test colour by colour.',
             FaultKind::Kind => 'Set four channels to a pixel, then the order, then count.',
             FaultKind::Count => 'Find the count: step until the last pixel just lights.',
             FaultKind::Data
-                => 'Make the data joint before that piece anew; see that its arrow points on, and that a leg has a core for data.',
+                => 'Remake the data joint before that piece. Check that its arrow points onwards, and that the leg has a core for data.',
         };
     }
 
@@ -90,7 +90,7 @@ final readonly class FaultWords
             FaultKind::Joint => $this->joint($parts),
             FaultKind::Feed => "feed {$of} dead or loose",
             FaultKind::Size, FaultKind::Length => $alike
-                ? "{$of}: cable thinner or longer than planned (volts alone do not tell which)"
+                ? "{$of}: cable thinner or longer than planned (volts alone cannot show which)"
                 : "{$of}: {$fault->kind->words()}",
             FaultKind::Data => "{$of}: no data from piece {$parts[1]} on (joint, arrow or leg)",
             FaultKind::Reversed => "{$of}: piece {$parts[1]} the wrong way round",

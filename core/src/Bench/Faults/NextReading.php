@@ -9,10 +9,10 @@ use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 
 /**
- * The reading that is expected to tell most: the mutual information of what the meter would show and which class it is, over what is
- * still likely, with what it would show under each of them gathered into steps as wide as the meter can tell apart.
+ * The reading with the highest expected information: the mutual information between the meter's display and the fault class, over the likely
+ * classes, with displays grouped into steps of the meter's resolution.
  */
-final readonly class NextReading implements Chooses
+final readonly class NextReading implements ReadingChooser
 {
     /** Possibilities that are looked at, and the share below which one is not. */
     private const MOST = 160;
@@ -27,13 +27,13 @@ final readonly class NextReading implements Chooses
 
     private const WIDE = 6.0;
 
-    /** Bits below which a reading is not worth the walk: nothing tells apart what is left. */
+    /** Bits below which a reading is not worth taking. */
     private const WORTH = 0.01;
 
     /** Share of good wiring from which readings are chosen by what they rule out. */
     private const MOSTLY = 0.6;
 
-    /** Bits that lamps off costs: somebody has to command it, and again back. */
+    /** Bits charged for switching the lamps off and on again. */
     private const TROUBLE = 0.05;
 
     public function next(Belief $belief, array $readings): ?array
@@ -103,7 +103,7 @@ final readonly class NextReading implements Chooses
             $spread += $weight * min(sqrt($variance), self::WIDE * $tolerance);
             $all += $weight;
         }
-        // No finer than what is known of rails and supplies: steps below that would tell apart what nobody can.
+        // Not finer than the uncertainty of rails and supplies.
         $step = self::STEP * max($tolerance / sqrt(3), $spread / $all);
         $bins = [];
         foreach ($expects as [$class, $weight, $value, $deviation]) {

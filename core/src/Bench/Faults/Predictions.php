@@ -8,7 +8,7 @@ use EmberDusk\Bench\Meter\BenchCircuit;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
 use EmberDusk\Bench\Meter\Multimeter;
-use EmberDusk\Bench\Meter\Near;
+use EmberDusk\Bench\Meter\RunParts;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Circuit\Conditions;
@@ -18,8 +18,8 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Refusal;
 
 /**
- * What a meter would show at every offered spot of an island, wired well and with each fault at each of its sizes. Faults are solved
- * with the strip in a few lumps; what those are off in good wiring is taken out. Keys are "command spot".
+ * Predicted meter readings at every offered spot of an island, for good wiring and for each fault at each of its sizes. Faults are solved with the
+ * strip in a few lumps; the lumping error of good wiring is removed. Keys are "command spot".
  *
  * @phpstan-type Solved array{
  *     fault: Fault,
@@ -60,7 +60,7 @@ final readonly class Predictions
      */
     public static function of(Plan $plan, Island $island, Run $run): self
     {
-        $near = Near::of($plan, $island, $run);
+        $near = RunParts::of($plan, $island, $run);
         $spots = array_values(array_filter(Spots::of($plan, $island), static fn(Spot $s): bool => $near->has($s->of)));
         $good = Expected::of($plan, $island, $spots, array_map(Command::read(...), self::COMMANDS));
         $lumped = BenchCircuit::lumped($plan, $island);
@@ -77,7 +77,7 @@ final readonly class Predictions
                 try {
                     $read = self::read($lumped, $spots, faults: [$fault->of($size)]);
                 } catch (Refusal) {
-                    // So large that the circuit has no volts at all: nobody needs a meter for it.
+                    // So large that the circuit has no volts: no meter is needed.
                     continue;
                 }
                 $sizes[] = $size;
@@ -152,7 +152,7 @@ final readonly class Predictions
     }
 
     /**
-     * A spot as shares of those that were solved: any pad lies on the parabola through three of them.
+     * A spot as a weighted sum of solved spots: any pad is on the parabola through three of them.
      *
      * @return array<string, float> share by spot; none where it is no pad of this island
      */
@@ -248,8 +248,7 @@ final readonly class Predictions
     }
 
     /**
-     * What lumps are off in good wiring is taken out of what they show with a fault: as a share where it is a drop or amps, so that
-     * nothing stays nothing; as volts elsewhere.
+     * The lumping error of good wiring is removed from the faulty values: as a factor for drops and amps, so that 0 stays 0; as volts elsewhere.
      *
      * @param  array<string, float>  $read  lumped, with the fault
      * @param  array<string, float>  $like  lumped, wired well

@@ -14,7 +14,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Dice;
 
-/** A meter held to the stand-in of an island: the solved circuit with its fault, rails and supplies as far off as chance has them. */
+/** A meter held to the simulated device of an island: the solved circuit with its fault, rails and supplies as far off as chance has them. */
 final readonly class StandInMeter
 {
     private Conditions $conditions;

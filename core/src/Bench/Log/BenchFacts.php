@@ -7,13 +7,13 @@ namespace EmberDusk\Bench\Log;
 use EmberDusk\Bench\Tests\Commander;
 use EmberDusk\Circuit\Island;
 
-/** What the log says of a job's bench: a mend closes what was read and seen before it at what it mended. */
+/** A job's bench log: a fix closes the earlier readings and observations at the fixed part. */
 final readonly class BenchFacts
 {
     /** @var list<LogEntry> that count, in the order of time */
     public array $entries;
 
-    /** @param  list<LogEntry>  $entries  in the order of time, with those that strike others out */
+    /** @param  list<LogEntry>  $entries by time, including the entries that strike others out */
     public function __construct(array $entries = [])
     {
         $struck = [];
@@ -64,7 +64,7 @@ final readonly class BenchFacts
         return $seen;
     }
 
-    /** @return list<LogEntry> readings in an island since something in it was mended last */
+    /** @return list<LogEntry> readings in an island since something in it was fixed last */
     public function readings(Island $island, IslandIds $ids): array
     {
         $readings = [];

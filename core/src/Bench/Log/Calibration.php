@@ -13,8 +13,8 @@ use EmberDusk\Circuit\Conditions;
 use EmberDusk\Values\Range;
 
 /**
- * What readings on good wiring tell of this job's rails and supplies: factors on both, narrower than the tolerances that they began with
- * (twice the standard deviation of what is left). Predictions then go by them.
+ * Rail and supply factors of this job, estimated from readings on good wiring, with ranges narrower than the initial tolerances (twice the residual
+ * standard deviation). Predictions then use them.
  */
 final readonly class Calibration
 {
@@ -75,7 +75,7 @@ final readonly class Calibration
         return self::factor($this->nuisance[2], $this->nuisance[3], Conditions::charging()->supply - 1);
     }
 
-    /** Where a reading is expected now. */
+    /** Expected reading with these factors. */
     public function range(string $key): ?Range
     {
         if (!isset($this->expected->base[$key])) {
@@ -93,7 +93,7 @@ final readonly class Calibration
     }
 
     /**
-     * Ohms of joints that volts were read across at full, by what flows through them: as they were taken, and as they are now.
+     * Ohms of joints from volts measured across them at full and their current: as entered, and as estimated now.
      *
      * @return list<array{words: string, was: float, now: Range}>
      */

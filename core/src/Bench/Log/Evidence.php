@@ -34,7 +34,7 @@ final readonly class Evidence
                 continue;
             }
         }
-        // What flows through a joint that volts were read across tells its ohms.
+        // The current through a joint with measured volts gives its ohms.
         foreach ($spots as $id => $spot) {
             if (preg_match('/^([a-z0-9-]+):(?:from|to):([1-6])$/', $id, $m) === 1 && isset($plan->cables[$m[1]])) {
                 $through = "{$m[1]}:amps:{$m[2]}";
@@ -51,9 +51,10 @@ final readonly class Evidence
         foreach ($entries as $n => $e) {
             $spot = $spots[$e->place] ?? null;
             $ranges[$n] = isset($commands[$e->command]) ? $expected?->range("{$e->command} {$spot?->id}") : null;
-            $doubts[$n] = $e->sure || $spot === null ? null : Doubt::of((float) $e->value, $spot->unit, $ranges[$n]);
+            $doubts[$n] =
+                $e->sure || $spot === null ? null : DoubtfulReading::of((float) $e->value, $spot->unit, $ranges[$n]);
         }
-        // What was read without a doubt, the last of it at each place: that stands, and settles what was doubted there.
+        // The last undoubted reading at each place counts, and settles earlier doubts there.
         $sound = array_diff_key($entries, array_filter($doubts));
         $rows = [];
         foreach ($entries as $n => $e) {

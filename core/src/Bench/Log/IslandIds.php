@@ -7,7 +7,7 @@ namespace EmberDusk\Bench\Log;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 
-/** What belongs to an island, by id: its supplies, controllers, cables, feeds and runs. */
+/** Ids of everything in an island: its supplies, controllers, cables, feeds and runs. */
 final readonly class IslandIds
 {
     /** @param  array<string, true>  $ids */

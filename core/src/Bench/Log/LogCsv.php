@@ -8,8 +8,8 @@ use EmberDusk\Formats\Csv;
 use EmberDusk\Values\InvalidInput;
 
 /**
- * A log as CSV (RFC 4180): one entry a row. What is read in again is what was read, seen, mended and remarked; ticks, photos and joins of
- * a written file are told and left out, they have ways of their own.
+ * A log as CSV (RFC 4180), one entry per row. Import accepts readings, observations, fixes and remarks; ticks, photos and joins of an exported file
+ * are reported and skipped.
  */
 final readonly class LogCsv
 {
@@ -62,7 +62,7 @@ final readonly class LogCsv
             try {
                 $entries[] = self::entry($row, $now)->check();
             } catch (InvalidInput $refusal) {
-                throw new InvalidInput("Line {$line}: {$refusal->getMessage()} Nothing was taken in.", '/file');
+                throw new InvalidInput("Line {$line}: {$refusal->getMessage()} Nothing was imported.", '/file');
             }
         }
 
@@ -74,14 +74,14 @@ final readonly class LogCsv
     {
         $at = date_create_immutable($row['at']);
         if ($at === false) {
-            throw new InvalidInput("“{$row['at']}” is no time; write it such as 2026-11-28T09:30:00Z.");
+            throw new InvalidInput("“{$row['at']}” is not a time; write it as 2026-11-28T09:30:00Z.");
         }
         $value = str_replace(',', '.', $row['value'] ?? '');
         if ($value !== '' && !is_numeric($value)) {
-            throw new InvalidInput("“{$value}” is no number.");
+            throw new InvalidInput("“{$value}” is not a number.");
         }
         if (preg_match('/^[a-z0-9@.:-]{0,80}$/', $row['place']) !== 1) {
-            throw new InvalidInput("“{$row['place']}” is no place; write it as the log does.");
+            throw new InvalidInput("“{$row['place']}” is not a place; write it as in the log.");
         }
 
         $by = preg_match('/^[a-z]{0,20}$/', $row['by'] ?? '') === 1 ? $row['by'] ?? '' : '';

@@ -9,8 +9,8 @@ use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Values\InvalidInput;
 
 /**
- * A log entry: what was read, seen, mended, remarked or struck out, with its time and person. It is never changed: a wrong entry is
- * struck out by a later one.
+ * A log entry: a reading, observation, fix, remark or strike-out, with its time and person. Entries are never changed: a later entry strikes a wrong
+ * one out.
  */
 final readonly class LogEntry
 {
@@ -25,7 +25,7 @@ final readonly class LogEntry
     /**
      * @param  string  $kind  of KINDS
      * @param  string  $place  a spot, a run, a device, a place of the job
-     * @param  string  $command  what was commanded: of {@see Command}; of a count its number; of a strike the uuid of the entry
+     * @param  string  $command the command: of {@see Command}; of a count its number; of a strike the uuid of the entry
      * @param  float|null  $value  volts, amps, a set of colours, the last pixel
      * @param  string  $by  what commanded it: of {@see \EmberDusk\Bench\Tests\Commander}
      * @param  bool  $sure  whether a value that looked wrong was said again
@@ -45,33 +45,33 @@ final readonly class LogEntry
     ) {}
 
     /**
-     * What an entry has to have, whatever the job looks like by now.
+     * Requirements of an entry that do not depend on the current job.
      *
      * @throws InvalidInput with the field and what is expected
      */
     public function check(): self
     {
         if (!in_array($this->kind, self::KINDS, true)) {
-            throw new InvalidInput("“{$this->kind}” is none of " . implode(', ', self::KINDS) . '.', '/kind');
+            throw new InvalidInput("“{$this->kind}” is not one of " . implode(', ', self::KINDS) . '.', '/kind');
         }
         if ($this->kind === 'reading' || $this->kind === 'colour') {
             Command::read($this->command);
         }
         if ($this->kind === 'count' && preg_match('/^count:[1-9][0-9]{0,4}$/', $this->command) !== 1) {
-            throw new InvalidInput('Say which count was set: a whole number from 1.', '/command');
+            throw new InvalidInput('Enter the count that was set: a whole number from 1.', '/command');
         }
         if (
             in_array($this->kind, ['reading', 'colour', 'count'], true) &&
             ($this->value === null || !is_finite($this->value))
         ) {
-            throw new InvalidInput('Say what was read or seen: a number.', '/value');
+            throw new InvalidInput('Enter what was read or seen: a number.', '/value');
         }
         if ($this->kind === 'reading' && abs((float) $this->value) > self::LARGEST) {
-            throw new InvalidInput('A reading lies between -1,000,000 and 1,000,000.', '/value');
+            throw new InvalidInput('A reading is between -1,000,000 and 1,000,000.', '/value');
         }
         $whole = $this->kind !== 'reading' && $this->value !== null;
         if ($whole && ((float) (int) $this->value !== $this->value || $this->value < Pixels::MANY)) {
-            throw new InvalidInput('What was seen is told by a whole number.', '/value');
+            throw new InvalidInput('Enter what was seen as a whole number.', '/value');
         }
         if ($this->kind === 'remark' && trim($this->text) === '') {
             throw new InvalidInput('A remark has words.', '/text');

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Log;
 
+use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Count\CountFinder;
 use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Spots;
-use EmberDusk\Bench\Seen;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
@@ -29,7 +29,7 @@ final readonly class LogWords
                     ? 'effects run off the end'
                     : 'lit to pixel ' . (int) $e->value),
             LogEntry::STRIKE => "Struck out: {$e->text}",
-            'mend' => self::name($plan, $e->place) . ": mended, {$e->text}",
+            'mend' => self::name($plan, $e->place) . ": fixed, {$e->text}",
             default => self::name($plan, $e->place) . ($e->place === '' ? '' : ': ') . $e->text,
         };
     }
@@ -57,7 +57,7 @@ final readonly class LogWords
     private static function colour(Plan $plan, LogEntry $e): string
     {
         $run = $plan->runs[$e->place] ?? null;
-        $seen = $run !== null ? Seen::of($plan, $run, new BenchFacts()) : null;
+        $seen = $run !== null ? BenchObservation::of($plan, $run, new BenchFacts()) : null;
         $commanded = (int) substr($e->command, strlen('colour:')) - 1;
         $name = $seen->colours[$commanded] ?? $e->command;
         $lit = $seen?->words?->seen((int) $e->value) ?? (string) $e->value;

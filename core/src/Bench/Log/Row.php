@@ -8,13 +8,13 @@ use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Values\Range;
 
-/** A reading as it stands against good wiring. */
+/** A reading compared with good wiring. */
 final readonly class Row
 {
     /**
      * @param  Spot|null  $spot  null where the plan has no such place any more
      * @param  Range|null  $range  where good wiring lies; null where nothing conducts
-     * @param  Doubt|null  $doubt  what is asked back, where it was not said again
+     * @param  DoubtfulReading|null  $doubt the open question, if it was not confirmed
      * @param  bool  $stands  whether it is the last one there and counts
      * @param  LogEntry|null  $against  an earlier one at the same place that it contradicts
      */
@@ -23,7 +23,7 @@ final readonly class Row
         public ?Spot $spot,
         public ?Reading $reading,
         public ?Range $range,
-        public ?Doubt $doubt,
+        public ?DoubtfulReading $doubt,
         public bool $stands,
         public ?LogEntry $against,
     ) {}

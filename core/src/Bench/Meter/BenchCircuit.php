@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Meter;
 
 use EmberDusk\Bench\Faults\Fault;
-use EmberDusk\Bench\Faults\Put;
+use EmberDusk\Bench\Faults\FaultInjection;
 use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\Network;
@@ -40,7 +40,7 @@ final readonly class BenchCircuit
 
     /**
      * @param  list<Fault>  $faults
-     * @return list<Network> one a phase of what is commanded
+     * @return list<Network> one per phase of the command
      */
     public function networks(Command $command, Conditions $conditions = new Conditions(), array $faults = []): array
     {
@@ -70,7 +70,10 @@ final readonly class BenchCircuit
             $network = $this->network($command, $conditions, $phase, $faults);
             $counts = array_map(static fn($s): int => $s->groups, $network->stretches);
             if ($this->lumped) {
-                $network->stretches = array_map(static fn($s) => Scaled::lumps($s, self::LUMPS), $network->stretches);
+                $network->stretches = array_map(
+                    static fn($s) => ScaledLoad::lumps($s, self::LUMPS),
+                    $network->stretches,
+                );
             }
             $readout = new Readout($network, Newton::solve($network), $counts);
             foreach ($spots as $spot) {
@@ -90,7 +93,7 @@ final readonly class BenchCircuit
         $network = Wiring::of($this->plan, $this->island, $command->conditions($conditions), $phase);
         $this->part($network);
         foreach ($faults as $fault) {
-            Put::into($network, $fault, $this->plan, $command);
+            FaultInjection::into($network, $fault, $this->plan, $command);
         }
 
         return $network;

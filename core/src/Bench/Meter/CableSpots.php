@@ -9,10 +9,10 @@ use EmberDusk\Circuit\Wiring;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 
-/** Where a meter is held to a cable: through its cores and along them, across its joints, at its bare wires. */
+/** Meter positions on a cable: through and along its cores, across its joints, at its bare wires. */
 final readonly class CableSpots
 {
-    /** What a core carries: the first is +. */
+    /** Contents of a core: the first is +. */
     public static function core(int $core): string
     {
         if ($core === 1) {

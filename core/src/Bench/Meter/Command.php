@@ -11,7 +11,7 @@ use EmberDusk\Circuit\Phases;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
-/** What is commanded while the meter is held: everything full, everything off, one colour alone, or full with one feed lifted. */
+/** Commands while the meter is in place: all at full, all off, one colour alone, or full with one feed disconnected. */
 final readonly class Command
 {
     public const FULL = 'full';
@@ -37,7 +37,7 @@ final readonly class Command
             preg_match('/^colour:([1-6])$/', $key, $m) === 1 => new self($key, (int) $m[1]),
             preg_match('/^lifted:([a-z0-9-]{1,40})$/', $key, $m) === 1 => new self($key, null, $m[1]),
             default => throw new InvalidInput(
-                "“{$key}” is nothing that can be commanded: full, dark, colour:1 to colour:6, or lifted: and a feed.",
+                "“{$key}” is not a command. Use full, dark, colour:1 to colour:6, or lifted: and a feed.",
                 '/command',
             ),
         };

@@ -11,7 +11,7 @@ use EmberDusk\Values\Range;
 use EmberDusk\Values\Refusal;
 
 /**
- * What good wiring shows at the spots of an island, and what rails and supplies add that are off by their whole tolerance. Keys are "command spot".
+ * Readings of good wiring at the spots of an island, with the effect of the full tolerances of rails and supplies. Keys are "command spot".
  */
 final readonly class Expected
 {
@@ -46,7 +46,7 @@ final readonly class Expected
         return new self($base, $rail, $supply);
     }
 
-    /** What may be off, in words. */
+    /** Tolerances as text. */
     public static function tolerances(): string
     {
         return sprintf(
@@ -73,7 +73,7 @@ final readonly class Expected
         return sqrt((Multimeter::tolerance($value) ** 2 + $rail ** 2 + $supply ** 2) / 3);
     }
 
-    /** Where a reading of good wiring lies, before what the meter adds; null where nothing conducts there. */
+    /** Expected range of a reading of good wiring, without meter error; null where nothing conducts. */
     public function range(string $key): ?Range
     {
         if (!isset($this->base[$key])) {

@@ -8,8 +8,8 @@ use EmberDusk\Values\Dice;
 use EmberDusk\Values\Figure;
 
 /**
- * The meter that stands in for a real one, and what any reading may be off: ranges of 0.2, 2, 20 and 200 (volts, or amps by its clamp)
- * at 2,000 counts, ±(0.5 % + 2 digits) (common practice, no source).
+ * The simulated meter and its error: ranges of 0.2, 2, 20 and 200 (volts, or amps by its clamp) at 2,000 counts, ±(0.5 % + 2 digits) (common
+ * practice, no source).
  */
 final readonly class Multimeter
 {
@@ -58,13 +58,13 @@ final readonly class Multimeter
         };
     }
 
-    /** What it may be off, in words. */
+    /** Meter error as text. */
     public static function words(): string
     {
         return sprintf('%.1f %% and %d digits', 100 * self::SHARE, self::DIGITS);
     }
 
-    /** What it shows of a true value: as far off as chance has it, to its last digit. */
+    /** Displayed value for a true value: with a random error, rounded to the last digit. */
     public function shows(float $true, string $occasion): float
     {
         $off = $this->dice->between(-1.0, 1.0, "meter {$occasion}") * self::tolerance($true);

@@ -8,7 +8,7 @@ use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Solution;
 use EmberDusk\Circuit\Stretch;
 
-/** What a meter without error would show at a spot of a solved network. */
+/** Reading of an ideal meter at a spot of a solved network. */
 final class Readout
 {
     /** @var array<string, int> nodes by name */

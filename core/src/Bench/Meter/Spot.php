@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Meter;
 
-/** Where the meter is held, and what it is asked for: volts between two points, or amps through one. */
+/** A meter position and its quantity: volts between two points, or amps through one. */
 final readonly class Spot
 {
     /**
      * @param  string  $id  "s1", "c1:out1", "run@3.20:1", "w3:end:1", "w3:joint:1", "w3:amps:1"
      * @param  string  $unit  V or A
      * @param  string  $of  the part of the plan that it is at: a supply, controller, cable or run
-     * @param  string  $words  where, as it is said
+     * @param  string  $words place as text
      * @param  array{string, string}|null  $nodes  between which volts are read
      * @param  string|null  $through  the resistor or source whose amps are read
      * @param  list<string>  $along  resistors in a row, between whose outer ends volts are read
      * @param  array{string, float, int}|null  $pad  run, pads from its start, channel from 1
-     * @param  float  $sign  -1 on the way back, so that what flows as it should reads plus
+     * @param  float  $sign -1 on the return, so that correct current reads positive
      * @param  float|null  $metres  along the run, where it lies on one
      * @param  bool  $fine  whether both ends are of one conductor: a few millivolts where all is well
      */

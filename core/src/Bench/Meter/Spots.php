@@ -68,7 +68,7 @@ final readonly class Spots
                 return $spot;
             }
         }
-        throw new InvalidInput("There is no place {$id} in the wiring as it is planned now.", '/spot');
+        throw new InvalidInput("The planned wiring has no place {$id}.", '/spot');
     }
 
     private function supply(string $id, string $unit): Spot

@@ -9,8 +9,8 @@ use EmberDusk\Bench\Channels\Pixels;
 use EmberDusk\Values\InvalidInput;
 
 /**
- * A fault of a practice as it is written down: one of the wiring as KIND@PLACE; leads as leads@RUN:ORDER:LOOSE:SETTING (numbers from 1,
- * “-” for none), pixels as pixels@RUN:ORDER:KIND, where KIND is right or wrong.
+ * A practice fault in its text form: wiring as KIND@PLACE; leads as leads@RUN:ORDER:LOOSE:SETTING (numbers from 1, “-” for none); pixels as
+ * pixels@RUN:ORDER:KIND, where KIND is right or wrong.
  */
 final readonly class HiddenFault
 {
@@ -41,10 +41,10 @@ final readonly class HiddenFault
         if (preg_match('/^([a-z]+)@([a-z0-9:-]+)$/', $name, $m) === 1) {
             return new self($name, $m[1], $m[2]);
         }
-        throw new InvalidInput("“{$name}” is no fault; write it as KIND@PLACE.", '/faults');
+        throw new InvalidInput("“{$name}” is not a fault; write it as KIND@PLACE.", '/faults');
     }
 
-    /** What is left of it once a part was mended. */
+    /** The remaining fault after a part was fixed. */
     public function with(Leads|Pixels $left): self
     {
         return new self($this->name, $this->kind, $this->place, $left);

@@ -14,7 +14,7 @@ use EmberDusk\Bench\Faults\FaultKind;
 use EmberDusk\Bench\Faults\StandInMeter;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Meter\Command;
-use EmberDusk\Bench\Meter\Near;
+use EmberDusk\Bench\Meter\RunParts;
 use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Bench\PixelCount;
 use EmberDusk\Circuit\Island;
@@ -22,8 +22,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
 /**
- * A job with faults in it that nobody sees: lamps and meter answer for it. What is mended, by the name under which it was found, is whole
- * from then on; what is mended by another name stays as it is.
+ * A job with hidden faults; simulated lamps and meter respond for it. A fault fixed under the right name is gone; any other fix changes nothing.
  */
 final readonly class Practice
 {
@@ -65,7 +64,7 @@ final readonly class Practice
         return $faults;
     }
 
-    /** What lights when a colour, from 0, is commanded alone. */
+    /** Lit colours when one colour, from 0, is commanded alone. */
     public function colour(string $run, int $colour): int
     {
         $kind = $this->plan->strip($this->plan->run($run)->strip)?->colours() ?? 'single';
@@ -105,7 +104,7 @@ final readonly class Practice
     }
 
     /**
-     * What the meter shows.
+     * The meter reading.
      *
      * @throws InvalidInput when there is no such place
      * @throws \EmberDusk\Values\Refusal when the faulty circuit has no solution
@@ -117,7 +116,7 @@ final readonly class Practice
         return $meter->read(Spots::named($this->plan, $island, $spot), $command)->value;
     }
 
-    /** Whether everything was found and mended. */
+    /** Whether everything was found and fixed. */
     public function whole(): bool
     {
         return $this->standing() === [];
@@ -128,7 +127,7 @@ final readonly class Practice
     {
         $faults = [];
         foreach ($this->standing() as $fault) {
-            $run = $fault->way === null ? Near::run($this->plan, $island, explode(':', $fault->place)[0]) : null;
+            $run = $fault->way === null ? RunParts::run($this->plan, $island, explode(':', $fault->place)[0]) : null;
             if ($run !== null) {
                 $predictions = $this->solver->predictions($this->plan, $island, $run);
                 $put = FaultDraw::named($predictions, $fault->name, $this->seed);
@@ -152,7 +151,7 @@ final readonly class Practice
         return null;
     }
 
-    /** @return list<HiddenFault> as far as they are not mended */
+    /** @return list<HiddenFault> that are not fixed yet */
     private function standing(): array
     {
         $mended = [];
@@ -166,7 +165,7 @@ final readonly class Practice
             $times = $mended[$this->class($fault)] ?? 0;
             $way = $fault->way;
             if ($way instanceof Leads && $way->setting !== null && $times === 1) {
-                // The switch was seen and set; the leads are still as they were.
+                // The switch was set; the leads are unchanged.
                 $left = new Leads($way->order, $way->loose, $way->short);
                 if ($left->faults() !== 0) {
                     $standing[] = $fault->with($left);

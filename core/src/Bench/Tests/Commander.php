@@ -8,8 +8,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
 /**
- * What can command a run while it is tested: unjoined, a controller only lights, which is enough for volts and not for colours
- * (common practice, no source).
+ * Means to command a run during its test. An unjoined controller only lights: enough for volts, not for colours (common practice, no source).
  */
 enum Commander: string
 {
@@ -22,7 +21,7 @@ enum Commander: string
     case Board = 'board';
     case Before = 'before';
 
-    /** What is mostly taken for a run. */
+    /** Default for a run. */
     public static function of(Plan $plan, Run $run): self
     {
         $controller = $plan->controller($run->controller);
@@ -40,13 +39,13 @@ enum Commander: string
     public function words(): string
     {
         return match ($this) {
-            self::Nothing => 'nothing: it lights when it has power',
-            self::Itself => 'nothing: unjoined, it lights by itself',
+            self::Nothing => 'no command: it lights when it has power',
+            self::Itself => 'no command: unjoined, it lights at power-up',
             self::Remote => 'a bench remote, and a reset afterwards',
             self::Hub => 'a bench hub, and a reset afterwards',
-            self::Phone => 'the phone and account that stay: its first join comes before this test',
+            self::Phone => 'the client’s phone and account: its first join comes before this test',
             self::Own => 'its own remote',
-            self::Board => 'the board’s own page, or its app on the phone that stays',
+            self::Board => 'the board’s own page, or its app on the client’s phone',
             self::Before => 'the controller that it repeats',
         };
     }
@@ -57,7 +56,7 @@ enum Commander: string
         return $this === self::Remote || $this === self::Hub;
     }
 
-    /** @return array<string, string> what can be picked for a run whose controller joins something */
+    /** @return array<string, string> choices for a run with a joinable controller */
     public static function choices(): array
     {
         $choices = [];

@@ -8,14 +8,14 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
 /**
- * What each test says (common practice, no source). Dark, then bare ends, controller alone, strip, single channels, white, one mix; after
- * the joints once more, with each feed lifted, flicker, signal wires, and the soak last.
+ * Text of each test (common practice, no source). Dead test, bare ends, controller alone, strip, single channels, white, one mix; after the joints
+ * again, with each feed disconnected, flicker, signal wires, and the soak test last.
  *
  * @phpstan-type Card array{title: string, asks: string, by: string, do: string, see: string, otherwise: string, caution: string}
  */
 final readonly class TestCards
 {
-    private const OFF = 'Supply off before a lead is moved.';
+    private const OFF = 'Switch the supply off before you move a lead.';
 
     private const BATTERY = 'A battery can short and burn: its fuse out, tools insulated, posts covered.';
 
@@ -61,21 +61,21 @@ final readonly class TestCards
         return match ($key) {
             'dead' => self::card(
                 title: 'dead test',
-                do: 'Nothing connected to a supply: ohms from + to every return at the strip’s first pads. ' .
+                do: 'Supply disconnected: measure ohms from + to every return at the strip’s first pads. ' .
                     'Then first power, through a small fuse or a limited bench supply.',
-                see: 'No short: some kilohms or more, both ways round. The small fuse holds.',
+                see: 'No short: some kilohms or more, both ways round. The small fuse stays intact.',
                 otherwise: 'A few ohms is a short: a strand across two pads, solder between them, a screw through the strip.',
                 caution: "Ohms only with no supply on it. {$safe}",
                 by: Commander::Nothing->words(),
             ),
             'ends' => self::card(
                 title: 'volts and polarity at the bare ends',
-                do: "{$supply} on, its leads bare: the meter on + and - before anything hangs on them. " .
-                    'A fused lead is mostly +, a strip’s black lead is often its common +: go by meter and pads, never by colour.',
+                do: "{$supply} on, its leads bare: measure + to - before you connect anything. " .
+                    'A fused lead is mostly +, a strip’s black lead is often its common +: trust the meter and the pads, never the colour.',
                 see: "{$volts} within 1 %, and not minus that.",
-                otherwise: 'A minus sign: the leads are exchanged. Too low or too high: ' .
+                otherwise: 'A minus sign: the leads are swapped. Too low or too high: ' .
                     'the supply is not the one that was planned, or is set wrong: it dims the strip, or burns it.',
-                caution: "Bare ends apart, taped when they are let go of. {$safe}",
+                caution: "Keep bare ends apart, and tape them when you leave them. {$safe}",
                 by: Commander::Nothing->words(),
                 asks: 'read',
             ),
@@ -83,27 +83,27 @@ final readonly class TestCards
                 title: $strip?->switched() === false ? 'board alone' : 'controller alone',
                 do: 'Power it with no strip on its outputs.',
                 see: 'Its lamp lights; volts at its input as at the supply; hardly any amps.',
-                otherwise: 'Dark: + and - exchanged, or it wants other volts. Warm at once: take the power off.',
+                otherwise: 'Dark: + and - swapped, or wrong volts. Warm at once: switch off.',
                 caution: self::OFF,
                 by: Commander::Itself->words(),
                 asks: 'read',
             ),
             'strip' => self::card(
                 title: 'strip loose in place',
-                do: 'Lay the strip where it goes, on its reel no longer than a minute; connect it; power on.',
+                do: 'Lay out the strip (on its reel for a minute at most), connect it and switch on.',
                 see: $strip?->switched() === false
-                    ? 'Its first pixel answers; the arrow points away from the board.'
-                    : 'It lights over its whole length: unjoined, mostly at white or at what it did last.',
+                    ? 'Its first pixel lights; the arrow points away from the board.'
+                    : 'It lights over its whole length: before joining mostly white, or as it was last.',
                 otherwise: 'Dark from a place on: the joint before it. All dark: the common lead.',
                 caution: self::OFF . ' A strip that is lit on its reel gets hot.',
                 by: Commander::Itself->words(),
             ),
             'colours', 'recoloured' => self::card(
-                title: $key === 'colours' ? 'colour by colour' : 'colour by colour once more',
-                do: 'Command one colour alone, say what lights; the next is asked for.',
+                title: $key === 'colours' ? 'colour by colour' : 'each colour again',
+                do: 'Command one colour alone and enter what lights; the next colour is shown.',
                 see: 'Each colour lights alone, over the whole run.',
-                otherwise: 'Nothing is a loose lead, another colour leads that are exchanged, ' .
-                    'two at once leads that touch; always the same light is the switch.',
+                otherwise: 'No light: a loose lead. Another colour: swapped leads. ' .
+                    'Two at once: leads that touch. Always the same light: the switch.',
                 caution: self::OFF,
                 asks: 'colours',
             ),
@@ -118,10 +118,10 @@ final readonly class TestCards
                 title: $strip !== null && count($strip->channels) === 1 && $strip->switched()
                     ? 'full'
                     : 'white at full',
-                do: 'Everything full. Read at the supply’s terminals first, then at the pads: dimmed outputs fool a meter.',
+                do: 'All at full. Measure at the supply’s terminals first, then at the pads: dimmed outputs mislead a meter.',
                 see: 'Even light from end to end; volts inside the shaded band.',
-                otherwise: 'Dull towards one end: read where it is asked for, the next reading tells most.',
-                caution: 'Look beside it, not into it. ' . self::OFF,
+                otherwise: 'Dull towards one end: take the suggested reading, it is the most useful one.',
+                caution: 'Do not look straight into it. ' . self::OFF,
                 asks: 'read',
             ),
             'mix' => self::card(
@@ -133,7 +133,7 @@ final readonly class TestCards
             ),
             'again' => self::card(
                 title: 'dead test after the joints',
-                do: 'Nothing powered: ohms from + to every return at both ends; pull at every joint.',
+                do: 'Power off: measure ohms from + to every return at both ends; pull at every joint.',
                 see: 'As before the joints were made.',
                 otherwise: 'Less than before: flux or a strand between two pads.',
                 caution: 'Ohms only with no supply on it. ' . $safe,
@@ -149,9 +149,9 @@ final readonly class TestCards
             ),
             'feeds' => self::card(
                 title: 'each feed lifted',
-                do: 'Lift one feed, look and read, put it back; then the next. Feeds at both ends hide a dead one.',
-                see: 'The run still lights from the feeds that are left; as dull as the band says.',
-                otherwise: 'Nothing changes: the feed that was lifted was dead. It goes dark: one of the others is.',
+                do: 'Disconnect one feed, look and measure, reconnect it; then the next. Feeds at both ends hide a dead one.',
+                see: 'The run still lights from the other feeds, as dull as the band shows.',
+                otherwise: 'No change: the disconnected feed was dead. It goes dark: one of the others is dead.',
                 caution: self::OFF,
                 asks: 'read',
             ),
@@ -160,22 +160,22 @@ final readonly class TestCards
                 do: 'Look at 5 %, 20 %, full and during a change, by eye and through a camera.',
                 see: 'Steady, and no steps in the change.',
                 otherwise: 'Flicker low down: a load below the least, or a slow dimming frequency. At full only: supply or joint gives way.',
-                caution: 'Nothing that flashes above three a second near people, none near turning machines.',
+                caution: 'Never flash more than three times a second near people, and never near rotating machines.',
             ),
             'signals' => self::card(
                 title: 'signal wires, one at a time',
                 do: 'Touch each signal wire (key, brake, left, right) to plus, one at a time.',
                 see: 'Only the output that was planned for it answers.',
                 otherwise: 'Two answer: wires that touch, or a plug turned.',
-                caution: 'Through a fuse of 1 A. Vehicles keep legal lamp colours and never flash them on the road.',
+                caution: 'Through a 1 A fuse. Vehicles keep legal lamp colours and never flash them on the road.',
                 by: 'plus, by hand',
             ),
             default => self::card(
                 title: 'soak',
                 do: 'White at full for 30 to 60 minutes; then volts and warmth again.',
-                see: 'Volts as before; nothing too hot to keep a hand on.',
+                see: 'Volts as before; no part too hot to touch.',
                 otherwise: 'Volts fall: a joint or a supply that warms up. One place hot: that joint.',
-                caution: 'Somebody stays beside it.',
+                caution: 'Stay with it.',
                 asks: 'read',
             ),
         };
@@ -190,40 +190,40 @@ final readonly class TestCards
             'kind' => self::card(
                 title: 'kind of pixel',
                 do: 'Choose the pixel’s kind by its wires (data, or data and clock) and its volts.',
-                see: 'The first pixel answers at once.',
-                otherwise: 'Nothing, or wild colours: another kind, or the clock on the data’s pin.',
+                see: 'The first pixel lights at once.',
+                otherwise: 'No light, or wild colours: another pixel type, or the clock on the data pin.',
                 caution: self::OFF,
             ),
             'fourth' => self::card(
                 title: 'fourth channel',
                 do: 'Set four channels to a pixel; then command one colour alone.',
                 see: 'One colour everywhere.',
-                otherwise: 'Many colours at once, or three quarters lit: the fourth channel is not set. It comes before the count.',
+                otherwise: 'Several colours at once, or three quarters lit: the fourth channel is not set. Set it before the count.',
                 caution: self::OFF,
                 asks: 'colours',
             ),
             'order' => self::card(
                 title: 'order of the colours',
-                do: 'Command one colour alone, say what lights; the next is asked for.',
-                see: 'Each colour comes as it is commanded.',
-                otherwise: 'Another colour: the order. Many colours at once: the number of channels.',
+                do: 'Command one colour alone and enter what lights; the next colour is shown.',
+                see: 'Each colour lights as commanded.',
+                otherwise: 'Another colour: the colour order. Several colours at once: the number of channels.',
                 caution: self::OFF,
                 asks: 'colours',
             ),
             'count' => self::card(
-                title: "count, {$pixels} reckoned",
-                do: 'Set the count that is asked for, say which pixel is the last that lights. Outputs that are split mirror each other: count one branch.',
-                see: 'The last pixel just lights, and nothing runs off the end.',
+                title: "count, {$pixels} calculated",
+                do: 'Set the suggested count and enter the last pixel that lights. Split outputs mirror each other: count one branch.',
+                see: 'The last pixel just lights, and no effect runs past the end.',
                 otherwise: 'Dark from a piece’s first pixel on is its data joint, arrow or leg before it is a count.',
                 caution: self::OFF,
                 asks: 'count',
             ),
             default => self::card(
                 title: sprintf('limit, %.0f %%', 100 * $run->cap),
-                do: 'Set the limit in the controller, bring everything to white, read the supply’s amps.',
-                see: 'At most what the plan counts on.',
+                do: 'Set the limit in the controller, set all to white, measure the supply’s amps.',
+                see: 'At most the planned current.',
                 otherwise: 'More: it is not set, or did not survive a cut of the power.',
-                caution: 'The supply counts on it. ' . self::OFF,
+                caution: 'The supply is sized for it. ' . self::OFF,
                 asks: 'read',
             ),
         };

@@ -31,7 +31,7 @@ final readonly class Tests
         return $tests;
     }
 
-    /** @return list<BenchTest> of one run, and of the controller that it hangs on */
+    /** @return list<BenchTest> of one run, and of the controller that it depends on */
     public static function ofRun(Plan $plan, Run $run): array
     {
         return array_values(
@@ -56,9 +56,9 @@ final readonly class Tests
             asks: 'tick',
             by: Commander::Nothing->words(),
             do: 'Set it to ' . Facts::way($kind) . '. ' . ucfirst($controller->setting ?? ''),
-            see: 'Its mark stands at the strip’s kind; say so at Kit too.',
+            see: 'Its mark matches the strip type; set it at Kit too.',
             otherwise: 'Channels stay dark or follow the wrong colour.',
-            caution: 'Before power comes on.',
+            caution: 'Before power is switched on.',
         );
     }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Bench;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Run;
@@ -27,7 +27,7 @@ final readonly class OpenAtTest
         if ($state->bench->entries === []) {
             return [];
         }
-        $job = Judged::of($state);
+        $job = JudgedJob::of($state);
         $together = Island::of($state->plan, $run)->parts ?? [];
         $open = [];
         foreach ([...(new SeenFindings())->check($job), ...(new ReadingFindings())->check($job)] as $finding) {

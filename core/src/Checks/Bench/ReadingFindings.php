@@ -10,14 +10,14 @@ use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Bench\Log\Row;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Readings that good wiring does not give, and those that have to be asked back: none is dropped in silence. */
+/** Readings outside the expected band, and readings to confirm: none is dropped silently. */
 final readonly class ReadingFindings implements Check
 {
     private const SOURCE = 'the solved circuit, rails and supply within their tolerance, and the meter’s own error';
@@ -25,14 +25,14 @@ final readonly class ReadingFindings implements Check
     public function rules(): array
     {
         return [
-            new Rule('reading', 'test', 'every reading lies where good wiring puts it', self::SOURCE),
-            new Rule('reading-asked', 'test', 'no reading looks as if it was written down wrong', Rule::PRACTICE),
+            new Rule('reading', 'test', 'every reading lies in the band of good wiring', self::SOURCE),
+            new Rule('reading-asked', 'test', 'no reading looks like a typing error', Rule::PRACTICE),
             new Rule('reading-against', 'test', 'two readings at one place agree', Rule::PRACTICE),
-            new Rule('reading-gone', 'test', 'every place that was read is still in the plan', Rule::OWN),
+            new Rule('reading-gone', 'test', 'every measured place is still in the plan', Rule::OWN),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $facts = $job->state->bench;
         if (array_filter($facts->entries, static fn(LogEntry $e): bool => $e->kind === 'reading') === []) {
@@ -74,7 +74,7 @@ final readonly class ReadingFindings implements Check
                     code: 'reading-asked',
                     severity: Severity::Open,
                     title: ucfirst($spot->words) . ": {$read}?",
-                    detail: "{$row->doubt->asks} It is kept, and counts nothing until that is said.",
+                    detail: "{$row->doubt->asks} It is kept, and does not count until you confirm it.",
                     place: $place,
                     source: Rule::PRACTICE,
                 ),
@@ -85,9 +85,9 @@ final readonly class ReadingFindings implements Check
             $findings[] = new Finding(
                 code: 'reading-against',
                 severity: Severity::Open,
-                title: ucfirst($spot->words) . ' was read twice, and differently',
+                title: ucfirst($spot->words) . ' was read twice with different results',
                 detail: sprintf(
-                    '%s, then %s, which is more than a meter may be off. Read it a third time: something moves, such as a joint under a hand.',
+                    '%s, then %s: they differ by more than the meter error. Read it a third time: something moves, such as a loose joint.',
                     Multimeter::print((float) $row->against->value, $spot->unit),
                     $read,
                 ),
@@ -106,7 +106,7 @@ final readonly class ReadingFindings implements Check
                     Multimeter::print($row->range->low, $spot->unit),
                     Multimeter::print($row->range->high, $spot->unit),
                 ),
-                detail: 'Good wiring does not give that. The next reading that tells most is asked for at Bench.',
+                detail: 'Good wiring does not give that. Bench suggests the most useful next reading.',
                 place: $place,
                 number: $row->entry->value,
                 limit: (float) $row->entry->value < $row->range->low ? $row->range->low : $row->range->high,
@@ -123,7 +123,7 @@ final readonly class ReadingFindings implements Check
             code: 'reading-gone',
             severity: Severity::Open,
             title: "A reading at {$entry->place}, which is not in the plan any more",
-            detail: 'The plan was changed after it was read. It is kept in the log and counts nothing; read where the wiring is now.',
+            detail: 'The plan was changed after it was read. It stays in the log and does not count; measure the current wiring.',
             place: new Place('bench', $run),
             source: Rule::OWN,
         );

@@ -4,33 +4,33 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Bench;
 
+use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Channels\LeadWords;
-use EmberDusk\Bench\Seen;
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Colours and counts that came out wrong, and controllers that a bench remote has commanded and nobody has reset. */
+/** Wrong colours and counts, and controllers commanded by a bench remote and not reset since. */
 final readonly class SeenFindings implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('colours', 'test', 'every colour comes as it is commanded', Rule::PRACTICE),
+            new Rule('colours', 'test', 'every colour lights as commanded', Rule::PRACTICE),
             new Rule('pixel-count', 'test', 'pixels light to the last one', Rule::PRACTICE),
             new Rule(
                 'bench-remote',
                 'test',
-                'what a bench remote or hub commanded is reset before it is joined',
+                'devices commanded by a bench remote or hub are reset before they are joined',
                 Rule::PRACTICE,
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $facts = $job->state->bench;
         if ($facts->entries === []) {
@@ -38,7 +38,7 @@ final readonly class SeenFindings implements Check
         }
         $findings = [];
         foreach ($job->plan->runs as $id => $run) {
-            $seen = Seen::of($job->plan, $run, $facts);
+            $seen = BenchObservation::of($job->plan, $run, $facts);
             $found = $seen->finder?->found();
             if ($seen->words !== null && $found !== null && !$found->right()) {
                 $findings[] = self::colours($seen->words, $found, $id, $run->name());
@@ -47,7 +47,7 @@ final readonly class SeenFindings implements Check
                     code: 'colours',
                     severity: Severity::Open,
                     title: "{$run->name()}: the colours that were seen contradict each other",
-                    detail: 'No way of connecting the leads shows all of them. They are kept; ask the first colour again.',
+                    detail: 'No way to connect the leads gives all of them. They stay in the log; test the first colour again.',
                     place: new Place('bench', $id),
                     source: Rule::PRACTICE,
                 );
@@ -64,7 +64,7 @@ final readonly class SeenFindings implements Check
                     title: "{$run->name()}: a colour was noted that it does not have",
                     detail: 'Its strip has ' .
                         implode(', ', $seen->colours) .
-                        '. It is kept in the log and counts nothing; ask the colours again, or choose the strip that is there.',
+                        '. It stays in the log and does not count; test the colours again, or choose the strip that is fitted.',
                     place: new Place('bench', $id),
                     source: Rule::PRACTICE,
                 );
@@ -87,7 +87,7 @@ final readonly class SeenFindings implements Check
                     code: 'bench-remote',
                     severity: Severity::Open,
                     title: strtoupper($controller) . ' was commanded by a bench remote: reset it first',
-                    detail: 'What commanded it at the bench is still in it. Reset it before anything is joined; it is not counted as joined.',
+                    detail: 'It is still linked to the bench remote or hub. Reset it before joining; it does not count as joined.',
                     place: new Place('join', $controller),
                     source: Rule::PRACTICE,
                 );
@@ -107,7 +107,7 @@ final readonly class SeenFindings implements Check
             code: 'colours',
             severity: Severity::Watch,
             title: "{$name}: " . lcfirst(rtrim($words->verdict($found), '.')),
-            detail: 'Supply off before a lead is moved. ' . implode(' ', $words->moves($found)),
+            detail: 'Switch the supply off before you move a lead. ' . implode(' ', $words->moves($found)),
             place: new Place('bench', $run),
             source: Rule::PRACTICE,
         );

@@ -23,7 +23,7 @@ final readonly class Drop extends RunCheck
             new Rule(
                 'drop',
                 'run',
-                'from supply to the farthest feed no more is lost than the job allows (5 % of nominal volts)',
+                'voltage drop from supply to the farthest feed is within the limit (5 % of nominal volts)',
                 'IEC 60364-7-715, from memory',
                 binds: 'drop',
             ),
@@ -44,7 +44,7 @@ final readonly class Drop extends RunCheck
         }
         $laid = $case->plan->cableTo($feed->id);
         $now = $case->plan->cable($laid?->kit);
-        // What the rest of the way loses stays; a better fed strip draws a little more, so a tenth is kept in hand.
+        // The drop on the rest of the route stays; a better fed strip draws slightly more, so 10 % is kept in reserve.
         $room = 0.9 * ($limit - $drop + ($result->cables[$laid->id ?? '']->drop ?? 0.0));
         if ($now === null || $laid === null) {
             $thicker = null;
@@ -73,7 +73,7 @@ final readonly class Drop extends RunCheck
             new Finding(
                 code: 'drop',
                 severity: Severity::Stop,
-                title: sprintf('%.2f V lost before the strip of %s', $drop, $case->run->name()),
+                title: sprintf('%.2f V voltage drop in the cables of %s', $drop, $case->run->name()),
                 detail: sprintf(
                     'From supply to feed %s; at most %.2f V, %g %% of %g V.',
                     strtoupper($feed->id),

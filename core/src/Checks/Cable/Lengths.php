@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Cable;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
@@ -13,17 +13,22 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A cable length that was reckoned along the run is to be measured. */
+/** A cable length that was calculated along the run is to be measured. */
 final readonly class Lengths implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('reckoned', 'cable', 'the length of a cable is measured, or kept as it was reckoned', Rule::OWN),
+            new Rule(
+                'reckoned',
+                'cable',
+                'the length of a cable is measured, or its calculated length is accepted',
+                Rule::OWN,
+            ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->cables as $id => $laid) {
@@ -33,7 +38,7 @@ final readonly class Lengths implements Check
                     severity: Severity::Open,
                     title: strtoupper($id) . ' is not measured yet',
                     detail: sprintf(
-                        '%.2f m is reckoned. Measure its way and type it, or keep the figure.',
+                        '%.2f m calculated. Measure the route and type it, or use the figure.',
                         $laid->length,
                     ),
                     place: new Place('wire', $id),

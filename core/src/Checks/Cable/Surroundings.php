@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Cable;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Changes\Wires\SetCable;
@@ -28,7 +28,7 @@ final readonly class Surroundings implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->cables as $id => $laid) {
@@ -46,7 +46,7 @@ final readonly class Surroundings implements Check
                     severity: Severity::Watch,
                     title: "{$name}: indoor cable " . ($laid->laid === 'ground' ? 'in the ground' : 'outdoors'),
                     detail: 'Sun and water break its sheath within a few years. Choose a cable for outdoors; ' .
-                        'in the ground also a duct or armour, as local codes ask.',
+                        'in the ground also a duct or armour, as local codes require.',
                     place: $place,
                     source: Rule::LEAFLET,
                     fixes: self::instead($job, $laid, $cable, static fn(Cable $c): bool => $c->outdoors),
@@ -74,7 +74,7 @@ final readonly class Surroundings implements Check
      * @param  callable(Cable): bool  $fits
      * @return list<Fix>
      */
-    private static function instead(Judged $job, LaidCable $laid, Cable $now, callable $fits): array
+    private static function instead(JudgedJob $job, LaidCable $laid, Cable $now, callable $fits): array
     {
         $other = $job->smallest(
             Cable::class,
@@ -108,7 +108,7 @@ final readonly class Surroundings implements Check
         return array_filter($runs, static fn(Run $r): bool => in_array($how, $r->mounting, true)) !== [];
     }
 
-    /** @return list<Run> at whose feed the cable ends: what lies before a controller may be elsewhere */
+    /** @return list<Run> with a feed at the cable's end: the part before a controller may be elsewhere */
     private static function runs(Plan $plan, LaidCable $laid): array
     {
         $run = $plan->runs[$plan->feeds[$laid->to]->run ?? ''] ?? null;

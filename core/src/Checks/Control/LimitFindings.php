@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Control;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Control\LimitClash;
 use EmberDusk\Control\Limits;
@@ -19,17 +19,12 @@ final readonly class LimitFindings implements Check
     public function rules(): array
     {
         return [
-            new Rule(
-                'app-room',
-                'item',
-                'an app or a remote has room for the rooms and presets wanted of it',
-                Rule::LEAFLET,
-            ),
-            new Rule('app-lacks', 'item', 'an app can do what scenes, shows and phones ask of it', Rule::LEAFLET),
+            new Rule('app-room', 'item', 'an app or a remote has enough rooms and presets', Rule::LEAFLET),
+            new Rule('app-lacks', 'item', 'an app supports the planned scenes, shows and phones', Rule::LEAFLET),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return array_map(
             static fn(LimitClash $c): Finding => new Finding(

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Control;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Control\Names;
 use EmberDusk\Plan\Changes\Runs\NameLight;
@@ -23,13 +23,13 @@ final readonly class NameFindings implements Check
             new Rule(
                 'name',
                 'controller',
-                'the name of a light fits into its app, is said well and sounds like no other light, room, scene or show',
+                'the name of a light fits its app, is easy to say and sounds unlike any other light, room, scene or show',
                 Rule::PRACTICE,
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         $names = Names::of($job->plan);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Control;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Control\Running;
 use EmberDusk\Plan\Plan;
@@ -26,19 +26,19 @@ final readonly class PlayFindings implements Check
     public function rules(): array
     {
         return [
-            new Rule('show-flash', 'show', 'nothing flashes more than three times a second', self::WCAG),
-            new Rule('show-endless', 'show', 'what starts by itself ends by itself', Rule::PRACTICE),
+            new Rule('show-flash', 'show', 'no light flashes more than three times a second', self::WCAG),
+            new Rule('show-endless', 'show', 'a show that starts automatically also ends', Rule::PRACTICE),
             new Rule('show-empty', 'show', 'a show has something to show', Rule::OWN),
             new Rule(
                 'road-light',
                 'job',
-                'lamps of a vehicle keep legal colours and do not flash on the road',
+                'vehicle lamps keep legal colours and do not flash on the road',
                 Rule::PRACTICE,
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->shows as $show) {
@@ -57,8 +57,8 @@ final readonly class PlayFindings implements Check
         if ($running->lights() === [] || $round === 0.0) {
             $detail =
                 $running->lights() === []
-                    ? 'Its scenes or lights are gone: give it others, or take it out.'
-                    : 'None of its steps takes any time: say how long each scene stays.';
+                    ? 'Its scenes or lights were deleted: choose others, or remove it.'
+                    : 'All its steps have no duration: set how long each scene lasts.';
 
             return [
                 new Finding(
@@ -77,7 +77,7 @@ final readonly class PlayFindings implements Check
                 code: 'show-flash',
                 severity: Severity::Stop,
                 title: sprintf('“%s” flashes %.3g times a second', $show->name, $flashes),
-                detail: 'It can bring on seizures, and beside turning machines it hides that they turn. Give each change more time.',
+                detail: 'Flashing can cause seizures, and can make rotating machines look still. Give each change more time.',
                 place: $at,
                 number: $flashes,
                 limit: self::FLASHES,
@@ -90,8 +90,8 @@ final readonly class PlayFindings implements Check
             $findings[] = new Finding(
                 code: 'show-endless',
                 severity: Severity::Watch,
-                title: "“{$show->name}” starts by itself and never ends",
-                detail: 'Let it end after some rounds, or put everything out at a time of day.',
+                title: "“{$show->name}” starts automatically and never ends",
+                detail: 'Let it end after some rounds, or switch everything off at a set time.',
                 place: $at,
                 source: Rule::PRACTICE,
             );
@@ -119,7 +119,7 @@ final readonly class PlayFindings implements Check
                         ? ''
                         : 'Keep ' .
                             implode(', ', array_map(static fn(Show $s): string => "“{$s->name}”", $moves)) .
-                            ' for where it stands still, off the road. ') .
+                            ' for use while parked, off the road. ') .
                     'Local rules decide; what is required of a vehicle’s own lamps is never driven from here.',
                 place: new Place('scenes'),
                 source: Rule::PRACTICE,

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Control;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Control\PowerCuts;
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Changes\Control\SetTuning;
 use EmberDusk\Plan\Tuning;
@@ -27,15 +27,15 @@ final readonly class PowerOn implements Check
             new Rule(
                 'power-on',
                 'controller',
-                'a light that is cut by a switch has a state for when its power returns',
+                'a light that loses power by a switch has a power-on behaviour',
                 Rule::PRACTICE,
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
-        $roster = RosterOfPlan::of($job->plan, new School());
+        $roster = RosterOfPlan::of($job->plan, new TimingMethod());
         $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
         $findings = [];
         foreach (PowerCuts::of($job->plan, $lights) as $id => $by) {
@@ -45,7 +45,7 @@ final readonly class PowerOn implements Check
                 continue;
             }
             if ($is->powerOn === '') {
-                $title = "What does {$light->called()} do when {$by} gives its power back?";
+                $title = "Power-on behaviour of {$light->called()} is not set ({$by} cuts its power)";
             } else {
                 $title = "{$light->called()} stays dark when {$by} gives its power back";
             }
@@ -53,17 +53,17 @@ final readonly class PowerOn implements Check
                 code: 'power-on',
                 severity: $is->powerOn === '' ? Severity::Open : Severity::Watch,
                 title: $title,
-                detail: 'Cut, it answers to nothing and passes nothing on to others. Whoever works the switch expects light: ' .
-                    'store a level, wait until it is kept, and try it with the phone off.',
+                detail: 'Without power it does not respond and does not relay for others. People expect light when they use the switch: ' .
+                    'store a level, wait until it is saved, and test it with the phone off.',
                 place: new Place('scenes', $light->id),
                 source: Rule::PRACTICE,
                 fixes: [
                     new Fix(
-                        'Let it come up at 80 %',
+                        'Switch on at 80 %',
                         SetTuning::payload(new Tuning($is->id, $is->curve, Tuning::LEVEL, 0.8)),
                     ),
                     new Fix(
-                        'Let it come up as it was',
+                        'Restore the last level',
                         SetTuning::payload(new Tuning($is->id, $is->curve, Tuning::LAST, $is->level)),
                     ),
                 ],

@@ -5,55 +5,55 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Control;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Control\Keepers;
 use EmberDusk\Control\Priorities;
+use EmberDusk\Control\TriggerUnits;
 use EmberDusk\Control\Year;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What starts something by itself: whether anything of the job can, what fights, and what the sun makes of it over a year. */
+/** Triggers: whether a unit of the job can start them, conflicts, and the effect of the sun over a year. */
 final readonly class TriggerFindings implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('trigger-fight', 'trigger', 'of two that are on at once it is said which wins', Rule::OWN),
-            new Rule('trigger-kit', 'trigger', 'something of the job can start it', Rule::LEAFLET),
-            new Rule('trigger-place', 'trigger', 'where the job lies is known where the sun decides', Rule::OWN),
+            new Rule('trigger-fight', 'trigger', 'two triggers that overlap have different priorities', Rule::OWN),
+            new Rule('trigger-kit', 'trigger', 'a unit of the job can start it', Rule::LEAFLET),
+            new Rule('trigger-place', 'trigger', 'the location is known if the sun starts something', Rule::OWN),
             new Rule(
                 'trigger-sun',
                 'trigger',
-                'the sun sets and rises when it is waited for, and in its order',
+                'sunset and sunrise occur on every day that uses them, and in the planned order',
                 'the almanac',
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $plan = $job->plan;
         $findings = [];
         foreach ((new Priorities($plan))->fights() as [$a, $b, $lights]) {
             $findings[] = self::finding(
                 'trigger-fight',
-                ucfirst("{$a->words()} and {$b->words()} fight"),
+                ucfirst("{$a->words()} and {$b->words()} conflict"),
                 'Both have the number ' .
-                    "{$a->priority}, and want different light of " .
+                    "{$a->priority}, and set different light for " .
                     implode(', ', array_map($plan->lightName(...), $lights)) .
-                    '. Give the one that goes before a lower number.',
+                    '. Give the more important one a lower number.',
                 $b,
             );
         }
         foreach ($plan->triggers as $trigger) {
-            $why = Keepers::none($plan, $trigger);
+            $why = TriggerUnits::none($plan, $trigger);
             if ($why !== null) {
                 $findings[] = self::finding(
                     'trigger-kit',
-                    ucfirst($trigger->words()) . ' starts nothing here',
+                    ucfirst($trigger->words()) . ' cannot start here',
                     $why,
                     $trigger,
                 );
@@ -64,7 +64,7 @@ final readonly class TriggerFindings implements Check
     }
 
     /** @return list<Finding> */
-    private static function sun(Judged $job): array
+    private static function sun(JudgedJob $job): array
     {
         $by = array_filter(
             $job->plan->triggers,
@@ -78,8 +78,8 @@ final readonly class TriggerFindings implements Check
                 new Finding(
                     code: 'trigger-place',
                     severity: Severity::Open,
-                    title: 'Where does the job lie?',
-                    detail: 'Sunrise and sunset go by its latitude and longitude: type them at Scenes.',
+                    title: 'Location of the job is not set',
+                    detail: 'Sunrise and sunset need its latitude and longitude: type them at Scenes.',
                     place: new Place('scenes'),
                 ),
             ];
@@ -91,7 +91,7 @@ final readonly class TriggerFindings implements Check
                 'trigger-sun',
                 sprintf('On %d days of the year %s', $miss['days'], $miss['why']),
                 ucfirst($miss['trigger']->words()) .
-                    " starts nothing then, from {$miss['first']} to {$miss['last']}. Let a time of day start it as well.",
+                    " does not start then, from {$miss['first']} to {$miss['last']}. Add a time of day that starts it as well.",
                 $miss['trigger'],
             );
         }
@@ -99,8 +99,8 @@ final readonly class TriggerFindings implements Check
             $findings[] = self::finding(
                 'trigger-sun',
                 ucfirst("{$crossed['on']->words()} comes after {$crossed['off']->words()} on {$crossed['days']} days"),
-                "First on {$crossed['first']}, last on {$crossed['last']}: it goes on after it was to go out, and stays on. " .
-                    'Put it out later, or by the sun as well.',
+                "First on {$crossed['first']}, last on {$crossed['last']}: it switches on after the switch-off time, and stays on. " .
+                    'Switch it off later, or by the sun as well.',
                 $crossed['on'],
             );
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Controller;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\ControllerLoad;
@@ -15,7 +15,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A channel and the controller as a whole carry no more than their amps, whatever hangs on them. */
+/** A channel and the whole controller stay within their rated amps. */
 final readonly class ControllerAmps implements Check
 {
     public function rules(): array
@@ -24,14 +24,14 @@ final readonly class ControllerAmps implements Check
             new Rule(
                 'controller-amps',
                 'controller',
-                'each channel and the sum of all that hangs on a controller stay within its amps and watts',
+                'each channel and the total load of a controller stay within its rated amps and watts',
                 Rule::LEAFLET,
                 binds: 'controller',
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         $seen = [];
@@ -50,7 +50,7 @@ final readonly class ControllerAmps implements Check
         return $findings;
     }
 
-    /** What is asked of a controller over what it carries, of the limit that is reached first. */
+    /** Load of a controller over its rating, at the limit that is reached first. */
     public static function over(ControllerLoad $load): float
     {
         $controller = $load->controller;
@@ -77,7 +77,7 @@ final readonly class ControllerAmps implements Check
                     $channel ? $load->fullest() : $load->amps,
                 ),
             detail: sprintf(
-                '%.2f A of %g A on the fullest channel, %.2f A of %g A in all, of everything that hangs on it. ' .
+                '%.2f A of %g A on the highest channel, %.2f A of %g A in all, of all connected loads. ' .
                     'Fewer metres, a second controller, or a larger one.',
                 $load->fullest(),
                 $controller->channelAmps,
@@ -92,7 +92,7 @@ final readonly class ControllerAmps implements Check
         );
     }
 
-    /** In metres, where all that hangs on it is of one strip and is too long by its label alone. */
+    /** In metres, if all connected parts are of one strip and already too long by its label. */
     private static function metresToo(JudgedRun $case, Controller $controller): ?string
     {
         $metres = 0.0;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Controller;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Supply;
@@ -22,13 +22,13 @@ final readonly class InputRange implements Check
             new Rule(
                 'input-range',
                 'controller',
-                'the volts at a controller lie inside its input range, of a bank also on charge and nearly empty',
+                'the volts at a controller are inside its input range, on a bank also on charge and nearly empty',
                 Rule::LEAFLET,
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         $seen = [];
@@ -49,9 +49,9 @@ final readonly class InputRange implements Check
                 $findings[] = new Finding(
                     code: 'input-range',
                     severity: $when === 'when its bank is nearly empty' ? Severity::Watch : Severity::Stop,
-                    title: rtrim(sprintf('%s does not take %g V %s', strtoupper($id), $volts, $when)),
+                    title: rtrim(sprintf('%s is not rated for %g V %s', strtoupper($id), $volts, $when)),
                     detail: sprintf(
-                        'Its input goes from %g V to %g V.',
+                        'Its input range is %g V to %g V.',
                         $controller->inputLeast,
                         $controller->inputMost,
                     ),

@@ -29,8 +29,8 @@ final readonly class PixelBoards extends RunCheck
     public function rules(): array
     {
         return [
-            new Rule('no-board', 'run', 'a run of pixels has a board that sends its data', Rule::OWN),
-            new Rule('pixels-output', 'run', 'a board’s outputs carry the pixels of its run', Rule::LEAFLET),
+            new Rule('no-board', 'run', 'a pixel run has a board for its data', Rule::OWN),
+            new Rule('pixels-output', 'run', 'a board’s outputs support the pixels of its run', Rule::LEAFLET),
             new Rule('pixel-rate', 'run', 'the pixels on a data line can change 20 times a second', Rule::PRACTICE),
             new Rule('pixel-cores', 'cable', 'the cable to the first pixel has cores for data', Rule::PRACTICE),
             new Rule('board-fuse', 'item', 'a board in a permanent plan has a fuse', Rule::PRACTICE),
@@ -49,8 +49,8 @@ final readonly class PixelBoards extends RunCheck
                 new Finding(
                     code: 'no-board',
                     severity: Severity::Watch,
-                    title: "{$case->run->name()}: no board sends data to its pixels",
-                    detail: 'Pixels without data stay dark or show any colour. Add a pixel board to this run under Other items at Kit.',
+                    title: "{$case->run->name()}: no pixel board",
+                    detail: 'Pixels without data stay dark or show random colours. Add a pixel board to this run under Other items at Kit.',
                     place: new Place('kit', $case->run->id),
                     source: Rule::OWN,
                 ),
@@ -73,10 +73,10 @@ final readonly class PixelBoards extends RunCheck
             $findings[] = new Finding(
                 code: 'pixels-output',
                 severity: Severity::Stop,
-                title: "{$case->run->name()}: {$pixels} pixels, its board carries " . $lines * $each,
+                title: "{$case->run->name()}: {$pixels} pixels, its board supports " . $lines * $each,
                 detail: "{$each} pixels on each of {$lines} " .
                     ($lines === 1 ? 'output' : 'outputs') .
-                    '. The pixels beyond that stay dark. Choose a board for more, or split the run.',
+                    '. The other pixels stay dark. Choose a larger board, or split the run.',
                 place: $place,
                 number: (float) $pixels,
                 limit: (float) $lines * $each,
@@ -88,7 +88,7 @@ final readonly class PixelBoards extends RunCheck
                 code: 'pixels-output',
                 severity: Severity::Watch,
                 title: "{$case->run->name()}: {$pixels} pixels, one output carries {$each}",
-                detail: "Use {$needed} outputs, each with a data wire of its own to where its part begins, or split the run.",
+                detail: "Use {$needed} outputs, each with its own data wire to the start of its part, or split the run.",
                 place: $place,
                 number: (float) $pixels,
                 limit: (float) $each,
@@ -138,7 +138,7 @@ final readonly class PixelBoards extends RunCheck
                 code: 'pixel-cores',
                 severity: Severity::Watch,
                 title: "{$name} has {$cable->cores} cores, power and data need {$needs}",
-                detail: 'Take a cable with a core for each data wire, or lay a data wire beside it.',
+                detail: 'Choose a cable with a core for each data wire, or lay a separate data wire.',
                 place: new Place('wire', $laid->id),
                 number: (float) $cable->cores,
                 limit: (float) $needs,
@@ -164,7 +164,7 @@ final readonly class PixelBoards extends RunCheck
                 code: 'board-fuse',
                 severity: Severity::Watch,
                 title: "{$kit->entry->name()} has no fuse",
-                detail: 'A short in the strip burns its copper. Put a fuse into the cable before it, or choose a board with one.',
+                detail: 'A short in the strip burns its copper. Add a fuse to the cable before it, or choose a board with a fuse.',
                 place: new Place('kit', $case->run->id),
                 source: Rule::PRACTICE,
             ),

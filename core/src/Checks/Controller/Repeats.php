@@ -44,7 +44,7 @@ final readonly class Repeats extends RunCheck
                 new Finding(
                     code: 'repeats-nothing',
                     severity: Severity::Stop,
-                    title: "{$run->name()}: a repeater has nothing to copy",
+                    title: "{$run->name()}: a repeater without a signal",
                     detail: 'It continues a run that a controller leads. Cut the run in two and give the first part a controller.',
                     place: $place,
                     source: 'common practice, no source',
@@ -79,11 +79,11 @@ final readonly class Repeats extends RunCheck
                 new Finding(
                     code: 'repeats-same',
                     severity: Severity::Watch,
-                    title: "{$run->name()}: the repeater hangs on the supply of the part before it",
-                    detail: 'It then brings no fresh volts. Give it one of its own.',
+                    title: "{$run->name()}: the repeater uses the supply of the part before it",
+                    detail: 'It then does not restore the voltage. Give it its own supply.',
                     place: $place,
                     source: 'common practice, no source',
-                    fixes: [new Fix('A supply of its own', ShareKit::payload(run: $run->id, with: 'own supply'))],
+                    fixes: [new Fix('Add a separate supply', ShareKit::payload(run: $run->id, with: 'own supply'))],
                 ),
             ];
         }

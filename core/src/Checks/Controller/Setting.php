@@ -15,7 +15,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A controller that learns the kind of light from a switch or a jumper is set to the strip that hangs on it (the controller's leaflet). */
+/** A controller that learns the kind of light from a switch or a jumper is set to the strip that depends on it (the controller's instructions). */
 final readonly class Setting extends RunCheck
 {
     public function rules(): array
@@ -58,9 +58,9 @@ final readonly class Setting extends RunCheck
                     code: 'setting',
                     severity: Severity::Open,
                     title: "{$id}: set its {$controller->setBy} to " . Facts::way($wants),
-                    detail: "Do it before power comes on, then say so here.{$how}",
+                    detail: "Set it before power is switched on, then enter it here.{$how}",
                     place: $place,
-                    source: 'the controller’s leaflet, on the shelf',
+                    source: 'the controller’s instructions, on the shelf',
                     fixes: $fix,
                 ),
             ];
@@ -73,7 +73,7 @@ final readonly class Setting extends RunCheck
                 title: sprintf('%s is set to %s, the strip is %s', $id, Facts::way($set), Facts::way($wants)),
                 detail: "Channels stay dark or follow the wrong colour.{$how}",
                 place: $place,
-                source: 'the controller’s leaflet, on the shelf',
+                source: 'the controller’s instructions, on the shelf',
                 fixes: $fix,
             ),
         ];

@@ -50,7 +50,7 @@ final readonly class Switching extends RunCheck
                 code: 'controller-kind',
                 severity: Severity::Stop,
                 title: "{$case->device($case->run->controller)} switches channels, {$case->run->name()} is of pixels",
-                detail: 'Pixels take their colour from a data line and hang straight on the supply; chopped volts destroy or confuse them.',
+                detail: 'Pixels take their colour from a data line and connect straight to the supply; a dimmed supply destroys or confuses them.',
                 place: new Place('kit', $case->run->id),
                 source: Rule::PRACTICE,
                 fixes: [

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Fixture;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Kit\Cable;
@@ -22,24 +22,24 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Rules of fixtures that hang on a low-voltage supply: a cable, volts enough, no more lost on the way than the job allows. */
+/** Rules of fixtures that depend on a low-voltage supply: a cable, volts enough, no more lost on the way than the job allows. */
 final readonly class Lamps implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('lamp-loose', 'fixture', 'low-voltage fixtures hang on a supply', Rule::OWN),
+            new Rule('lamp-loose', 'fixture', 'low-voltage fixtures have a supply', Rule::OWN),
             new Rule('lamp-volts', 'fixture', 'fixtures get the volts that their converters need', Rule::LEAFLET),
             new Rule(
                 'lamp-drop',
                 'fixture',
-                'from supply to fixture no more is lost than the job allows (5 % of nominal volts)',
+                'voltage drop from supply to fixture is within the limit (5 % of nominal volts)',
                 'IEC 60364-7-715, from memory',
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->fixtures as $id => $fitting) {
@@ -50,7 +50,7 @@ final readonly class Lamps implements Check
     }
 
     /** @return list<Finding> */
-    private static function fitting(Judged $job, Fitting $fitting, ?FixtureResult $result): array
+    private static function fitting(JudgedJob $job, Fitting $fitting, ?FixtureResult $result): array
     {
         [$plan, $shelf] = [$job->plan, $job->shelf];
         $fixture = $plan->fixture($fitting->kit);
@@ -64,14 +64,14 @@ final readonly class Lamps implements Check
                 new Finding(
                     code: 'lamp-loose',
                     severity: Severity::Open,
-                    title: "{$name}: {$fitting->count} x {$fixture->name()} hang on nothing",
-                    detail: 'Say which supply they hang on.',
+                    title: "{$name}: {$fitting->count} x {$fixture->name()} not connected to a supply",
+                    detail: 'Choose their supply.',
                     place: $place,
                     fixes: self::hang($plan, $fitting, $fixture, $shelf),
                 ),
             ];
         }
-        // Where the supply gives less than is asked of it, that is told: thicker cables would not help.
+        // An overloaded supply is reported as such: thicker cables would not help.
         if ($result === null || $job->supply((string) $plan->root($plan->cableTo($fitting->id)->from))->share() > 1) {
             return [];
         }
@@ -87,7 +87,7 @@ final readonly class Lamps implements Check
                 place: $place,
                 number: $result->volts,
                 limit: $fixture->leastVolts,
-                source: 'the fixture’s leaflet, on the shelf',
+                source: 'the fixture’s instructions, on the shelf',
                 fixes: self::thicker(
                     plan: $plan,
                     fitting: $fitting,
@@ -133,7 +133,7 @@ final readonly class Lamps implements Check
                 ($supply->charging ?? $volts) <= $fixture->mostVolts
             ) {
                 $fixes[] = new Fix(
-                    'Hang them on ' . strtoupper($id),
+                    'Connect them to ' . strtoupper($id),
                     HangFixture::payload(fixture: $fitting->id, on: $id, kit: $cable->id()),
                 );
             }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Fixture;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\Fixture;
@@ -36,28 +36,23 @@ final readonly class Modules implements Check
     public function rules(): array
     {
         return [
-            new Rule('no-module', 'fixture', 'something dims every fixture that is dimmed from mains', Rule::OWN),
-            new Rule(
-                'phase-watts',
-                'module',
-                'a phase-cut module dims no more watts of LED than it may',
-                Rule::LEAFLET,
-            ),
+            new Rule('no-module', 'fixture', 'every mains-dimmed fixture has a dimmer', Rule::OWN),
+            new Rule('phase-watts', 'module', 'a phase-cut module is rated for its LED watts', Rule::LEAFLET),
             new Rule('phase-least', 'module', 'a phase-cut module has its least load', Rule::LEAFLET),
             new Rule(
                 'analog-current',
                 'module',
-                'the inputs of 0-10 V fixtures take no more than the line gives: 1 mA each',
+                'the inputs of 0-10 V fixtures draw no more than the line supplies: 1 mA each',
                 Rule::PRACTICE,
             ),
-            new Rule('module-kind', 'module', 'a module dims fixtures that are dimmed its way', Rule::LEAFLET),
+            new Rule('module-kind', 'module', 'a module and its fixtures use the same dimming method', Rule::LEAFLET),
             new Rule(
                 'analog-sinks',
                 'module',
                 'a 0-10 V module takes the current that its fixtures send',
                 'IEC 60929 annex E, from memory',
             ),
-            new Rule('analog-off', 'module', 'something switches 0-10 V fixtures off', Rule::PRACTICE),
+            new Rule('analog-off', 'module', '0-10 V fixtures can be switched off', Rule::PRACTICE),
             new Rule('dali-addresses', 'module', 'a DALI line has at most 64 addresses', 'IEC 62386, from memory'),
             new Rule(
                 'dali-current',
@@ -68,7 +63,7 @@ final readonly class Modules implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return self::of($job->plan, $job->shelf);
     }
@@ -87,7 +82,7 @@ final readonly class Modules implements Check
                 $findings[] = new Finding(
                     code: 'no-module',
                     severity: Severity::Open,
-                    title: strtoupper($id) . ": nothing dims {$fitting->count} x {$fixture->name()}",
+                    title: strtoupper($id) . ": no dimmer for {$fitting->count} x {$fixture->name()}",
                     detail: 'Choose a module. ' . self::MAINS,
                     place: new Place('wire', $id),
                     fixes: self::take($plan, $id, $shelf),
@@ -115,7 +110,7 @@ final readonly class Modules implements Check
         $first = (string) array_key_first($on);
         $place = new Place('wire', $first);
         $name = strtoupper($id);
-        $leaflet = 'the module’s leaflet, on the shelf';
+        $leaflet = 'the module’s instructions, on the shelf';
         $other = self::take($plan, $first, $shelf);
 
         $rules = match ($dimmer->kind) {
@@ -126,7 +121,7 @@ final readonly class Modules implements Check
                         code: 'phase-watts',
                         severity: Severity::Stop,
                         title: sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts),
-                        detail: 'LED lamps count in full, whatever the figure for filament lamps says. ' . self::MAINS,
+                        detail: 'LED lamps count in full, whatever its rating for filament lamps. ' . self::MAINS,
                         place: $place,
                         number: $watts,
                         limit: $dimmer->mostWatts,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Join;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
@@ -19,7 +19,7 @@ final readonly class NotJoined implements Check
         return [new Rule('not-joined', 'controller', 'every controller has been joined and named', Rule::OWN)];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach (array_keys($job->plan->controllers) as $id) {
@@ -28,7 +28,7 @@ final readonly class NotJoined implements Check
                     code: 'not-joined',
                     severity: Severity::Open,
                     title: strtoupper($id) . ' is not joined yet',
-                    detail: 'Nothing but its own key switches it so far.',
+                    detail: 'So far only its own key switches it.',
                     place: new Place('join', $id),
                 );
             }

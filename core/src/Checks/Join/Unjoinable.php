@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Join;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Control\AnswerBoard;
-use EmberDusk\Joining\Blocked;
+use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Plan\Changes\Control\SetAnswer;
 use EmberDusk\Plan\Changes\Job\Together;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
 
-/** What cannot be joined as it stands, once something of the job is meant to work the lights: named long before the first step on site. */
+/** Units that cannot be joined yet, once the job has a control: reported long before the first step on site. */
 final readonly class Unjoinable implements Check
 {
     public function rules(): array
@@ -25,17 +25,17 @@ final readonly class Unjoinable implements Check
             new Rule(
                 'unjoinable',
                 'controller',
-                'every light has a control that can work it, with room for it, and leaflets that say how they join',
+                'every light has a control that fits, with room for it, and instructions for joining',
                 Rule::LEAFLET,
             ),
         ];
     }
 
     /** @return list<Fix> two lights that share a zone */
-    private static function merged(Judged $job, string $control): array
+    private static function merged(JudgedJob $job, string $control): array
     {
         $merges = array_filter(
-            AnswerBoard::of($job->plan, [])->merges(),
+            ControlMatrix::of($job->plan, [])->merges(),
             static fn(array $m): bool => $m['control']->id === $control,
         );
 
@@ -55,30 +55,34 @@ final readonly class Unjoinable implements Check
         );
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $joinable = Joinable::of($job->plan);
-        // Where no control is chosen at all yet, that is no fault of each light.
+        // Without any control, each light is not to blame.
         $chosen =
             $joinable->any() ||
-            array_filter($joinable->blocked, static fn(Blocked $b): bool => $b->code !== Blocked::NO_CONTROL) !== [];
+            array_filter($joinable->blocked, static fn(JoinBlock $b): bool => $b->code !== JoinBlock::NO_CONTROL) !==
+                [];
 
         return array_values(
             array_map(
-                static fn(Blocked $b): Finding => new Finding(
+                static fn(JoinBlock $b): Finding => new Finding(
                     code: 'unjoinable',
-                    severity: in_array($b->code, [Blocked::ZONES, Blocked::FULL], true)
+                    severity: in_array($b->code, [JoinBlock::ZONES, JoinBlock::FULL], true)
                         ? Severity::Watch
                         : Severity::Open,
                     title: $b->title,
                     detail: $b->detail,
                     place: $b->place,
                     source: Rule::LEAFLET,
-                    fixes: $b->code === Blocked::ZONES ? self::merged($job, $b->unit) : [],
+                    fixes: $b->code === JoinBlock::ZONES ? self::merged($job, $b->unit) : [],
                 ),
-                // A control that reaches nothing is told where it stands among the kit.
+                // A control without lights is reported with the other items.
                 $chosen
-                    ? array_filter($joinable->blocked, static fn(Blocked $b): bool => $b->code !== Blocked::NO_LIGHT)
+                    ? array_filter(
+                        $joinable->blocked,
+                        static fn(JoinBlock $b): bool => $b->code !== JoinBlock::NO_LIGHT,
+                    )
                     : [],
             ),
         );

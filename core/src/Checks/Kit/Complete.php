@@ -43,7 +43,7 @@ final readonly class Complete extends RunCheck
                 code: 'lacking',
                 severity: Severity::Open,
                 title: $case->run->name() . ' lacks ' . implode(', ', $lacking),
-                detail: 'Choose them from the shelf; until then nothing can be computed.',
+                detail: 'Choose them from the shelf; until then nothing can be calculated.',
                 place: new Place('kit', $case->run->id),
             );
         }
@@ -95,7 +95,7 @@ final readonly class Complete extends RunCheck
             place: new Place('kit', $case->run->id),
             number: $has,
             limit: $needs,
-            source: 'the controller’s leaflet, on the shelf',
+            source: 'the controller’s instructions, on the shelf',
             fixes: $case->takeFittingController(),
         );
     }

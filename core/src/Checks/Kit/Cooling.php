@@ -19,7 +19,7 @@ final readonly class Cooling extends RunCheck
 
     public function rules(): array
     {
-        return [new Rule('hot-bare', 'run', 'a strip that lies bare makes at most 15 W/m', Rule::PRACTICE)];
+        return [new Rule('hot-bare', 'run', 'a strip without profile gives off at most 15 W/m', Rule::PRACTICE)];
     }
 
     protected function run(JudgedRun $case): array
@@ -36,7 +36,7 @@ final readonly class Cooling extends RunCheck
                 severity: Severity::Watch,
                 title: sprintf('%s: %.1f W/m lie bare', $run->name(), $makes),
                 detail: sprintf(
-                    'More than %g W/m want metal behind them: on wood or plaster the strip gets hot, ages and comes loose. ' .
+                    'Above %g W/m a strip needs metal behind it: on wood or plaster it gets hot, ages and comes loose. ' .
                         'Put it into a profile, or take a weaker strip.',
                     self::BARE,
                 ),

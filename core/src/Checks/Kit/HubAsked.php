@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Kit;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Control;
 use EmberDusk\Plan\Plan;
@@ -19,16 +19,11 @@ final readonly class HubAsked implements Check
     public function rules(): array
     {
         return [
-            new Rule(
-                'no-hub',
-                'controller',
-                'there is a hub where phones are to reach a Zigbee controller',
-                Rule::PRACTICE,
-            ),
+            new Rule('no-hub', 'controller', 'the job has a hub if phones control Zigbee controllers', Rule::PRACTICE),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         if ($job->plan->hubs !== [] || self::radio($job->plan)) {
             return [];

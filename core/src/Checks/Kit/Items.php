@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Kit;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Control;
@@ -20,13 +20,13 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What stands beside the chains of the runs: whether what it goes with is there, speaks its language, and is not too much for it. */
+/** Other items: whether their run, supply or cable exists, their radio fits, and their ratings are kept. */
 final readonly class Items implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('item-on', 'item', 'what a piece goes with is part of the job', Rule::OWN),
+            new Rule('item-on', 'item', 'the run, supply or cable of each item is in the job', Rule::OWN),
             new Rule(
                 'item-speaks',
                 'item',
@@ -39,16 +39,16 @@ final readonly class Items implements Check
                 'a panel that needs mains has an outlet or spur in its place',
                 Rule::LEAFLET,
             ),
-            new Rule('plug-amps', 'cable', 'a plug, and the stem of a fork, carries what flows there', Rule::LEAFLET),
+            new Rule('plug-amps', 'cable', 'a plug, and the stem of a fork, carries the current there', Rule::LEAFLET),
             new Rule('plug-pins', 'cable', 'a plug or fork has a pin for each core that is joined', Rule::LEAFLET),
             new Rule('fork-ways', 'cable', 'a lead that forks has an end for each cable', Rule::LEAFLET),
             new Rule('plug-gender', 'cable', 'the halves of a plug fit each other', Rule::LEAFLET),
-            new Rule('plug-open', 'cable', 'a plug is tight where water comes to it', Rule::LEAFLET),
+            new Rule('plug-open', 'cable', 'a plug is sealed in wet places', Rule::LEAFLET),
             new Rule('set-short', 'run', 'a ready-made set is as long as its run', Rule::LEAFLET),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->items as $item) {
@@ -78,7 +78,7 @@ final readonly class Items implements Check
         return [...$findings, ...self::genders($job)];
     }
 
-    private static function lost(Judged $job, Item $item, string $kind): bool
+    private static function lost(JudgedJob $job, Item $item, string $kind): bool
     {
         $allowed = SetItem::allowed($job->plan, $kind);
         $needs = in_array($kind, ['set', 'board', 'rearranged', 'plug', 'fork'], true);
@@ -91,21 +91,18 @@ final readonly class Items implements Check
         return new Finding(
             code: 'item-on',
             severity: Severity::Open,
-            title: $entry->name() . ' goes with nothing',
-            detail: 'Say what it goes with, or take it out: a set goes with a run, modules with a supply, a plug with a cable.',
+            title: $entry->name() . ' belongs to nothing',
+            detail: 'Choose what it belongs to, or remove it: a set belongs to a run, modules to a supply, a plug to a cable.',
             place: new Place('kit', $item->id),
             source: Rule::OWN,
             fixes: [
-                new Fix(
-                    'Take it out',
-                    SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $item->id),
-                ),
+                new Fix('Remove it', SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $item->id)),
             ],
         );
     }
 
     /** @return list<Finding> */
-    private static function control(Judged $job, Item $item, Control $control): array
+    private static function control(JudgedJob $job, Item $item, Control $control): array
     {
         $findings = [];
         $families = [];
@@ -116,7 +113,7 @@ final readonly class Items implements Check
             $families += array_fill_keys($job->plan->hub($id)->speaks ?? [], true);
         }
         $bridged = self::bridged($job, $control, $families);
-        // What reads a hub needs no radio of its own.
+        // A unit that reads a hub needs no radio of its own.
         $reads = $control->readsHub && $job->plan->hubs !== [];
         if (
             $families !== [] &&
@@ -128,7 +125,7 @@ final readonly class Items implements Check
             $findings[] = new Finding(
                 code: 'item-speaks',
                 severity: Severity::Watch,
-                title: $control->name() . ' reaches nothing here',
+                title: $control->name() . ' cannot control any light here',
                 detail: 'It speaks ' .
                     implode(', ', $control->speaks) .
                     '; the job speaks ' .
@@ -144,7 +141,7 @@ final readonly class Items implements Check
                 code: 'panel-mains',
                 severity: Severity::Watch,
                 title: $control->name() . ' needs mains, and none is known there',
-                detail: 'A spur for it is laid by a licensed person; write it down at Survey, or take a panel that runs on a cell.',
+                detail: 'A spur for it is laid by a licensed person; add it at Survey, or choose a battery panel.',
                 place: new Place('kit', $item->id),
                 source: Rule::LEAFLET,
             );
@@ -158,7 +155,7 @@ final readonly class Items implements Check
      *
      * @param  array<string, true>  $families  ways of the job's lights
      */
-    private static function bridged(Judged $job, Control $control, array $families): bool
+    private static function bridged(JudgedJob $job, Control $control, array $families): bool
     {
         foreach ($job->plan->items as $item) {
             $bridge = $job->plan->kit[$item->kit]->entry;
@@ -176,7 +173,7 @@ final readonly class Items implements Check
     }
 
     /** @return list<Finding> */
-    private static function plug(Judged $job, Item $item, Entry $entry, Fields $values): array
+    private static function plug(JudgedJob $job, Item $item, Entry $entry, Fields $values): array
     {
         $cable = $job->plan->cables[(string) $item->on];
         $name = strtoupper($cable->id);
@@ -190,8 +187,8 @@ final readonly class Items implements Check
             $findings[] = new Finding(
                 code: 'plug-amps',
                 severity: Severity::Stop,
-                title: sprintf('%s in %s carries %g A, %.2f A flow', $entry->name(), $name, $may, $amps),
-                detail: 'A fork carries on its stem what all its branches take. Take one that carries it, or feed the branches apart.',
+                title: sprintf('%s in %s: %.2f A, rated %g A', $entry->name(), $name, $may, $amps),
+                detail: 'The stem of a fork carries the current of all branches. Choose a larger one, or feed the branches separately.',
                 place: $place,
                 number: $amps,
                 limit: $may,
@@ -243,7 +240,7 @@ final readonly class Items implements Check
     }
 
     /** @return list<Finding> where all halves in one cable are of one gender */
-    private static function genders(Judged $job): array
+    private static function genders(JudgedJob $job): array
     {
         $halves = [];
         foreach ($job->plan->items as $item) {
@@ -277,7 +274,7 @@ final readonly class Items implements Check
     }
 
     /** @return list<Finding> */
-    private static function set(Judged $job, Item $item, Entry $entry): array
+    private static function set(JudgedJob $job, Item $item, Entry $entry): array
     {
         $run = $job->plan->runs[(string) $item->on];
         $metres = $entry instanceof Thing ? $entry->values->number('metres', 0.1, 1000) : 0.0;

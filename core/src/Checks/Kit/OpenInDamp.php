@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Kit;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Device;
 use EmberDusk\Survey\TapeNotes;
@@ -27,7 +27,7 @@ final readonly class OpenInDamp implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ([...$job->plan->supplies, ...$job->plan->controllers] as $id => $unit) {
@@ -53,7 +53,7 @@ final readonly class OpenInDamp implements Check
         return $findings;
     }
 
-    private static function wet(Judged $job, Device $unit): bool
+    private static function wet(JudgedJob $job, Device $unit): bool
     {
         $run = $job->plan->runs[$job->placeOf($unit->id)->id] ?? null;
         $place = $unit->stands->place ?? ($run->place ?? '');

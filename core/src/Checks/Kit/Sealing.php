@@ -20,7 +20,7 @@ final readonly class Sealing extends RunCheck
             new Rule(
                 'unsealed',
                 'run',
-                'a strip outdoors or in a damp place is sealed or lies in a profile',
+                'a strip outdoors or in a damp place is sealed or in a profile',
                 Rule::PRACTICE,
             ),
         ];
@@ -42,7 +42,7 @@ final readonly class Sealing extends RunCheck
             new Finding(
                 code: 'unsealed',
                 severity: Severity::Watch,
-                title: "{$run->name()}: an open strip where water comes to it",
+                title: "{$run->name()}: open strip in a wet place",
                 detail: 'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.',
                 place: new Place('kit', $run->id),
                 source: Rule::PRACTICE,

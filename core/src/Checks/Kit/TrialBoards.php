@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Kit;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Kit\SetItem;
@@ -20,10 +20,10 @@ final readonly class TrialBoards implements Check
 {
     public function rules(): array
     {
-        return [new Rule('trial', 'part', 'no board for trying is counted on for permanent work', Rule::PRACTICE)];
+        return [new Rule('trial', 'part', 'no trial board in permanent work', Rule::PRACTICE)];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return self::of($job->state);
     }
@@ -36,7 +36,7 @@ final readonly class TrialBoards implements Check
             $kit = $state->plan->kit[$id] ?? null;
             if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
                 $findings[] = self::finding($kit->entry->name(), new Place('kit'), [
-                    new Fix('Do not count on it', SetOwned::payload(kit: $id, count: 0)),
+                    new Fix('Not for permanent work', SetOwned::payload(kit: $id, count: 0)),
                 ]);
             }
         }
@@ -59,8 +59,8 @@ final readonly class TrialBoards implements Check
         return new Finding(
             code: 'trial',
             severity: Severity::Watch,
-            title: "{$name} is for trying only",
-            detail: 'Its contacts loosen. Permanent work gets a soldered or screwed board with a fuse, reverse ' .
+            title: "{$name} is a trial board",
+            detail: 'Its contacts work loose. Permanent work needs a soldered or screwed board with a fuse, reverse ' .
                 'protection, level shifter and capacitor.',
             place: $place,
             source: Rule::PRACTICE,

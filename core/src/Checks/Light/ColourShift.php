@@ -26,7 +26,7 @@ final readonly class ColourShift extends RunCheck
             new Rule(
                 'colour-shift',
                 'run',
-                'one mix stays within 3 steps of 0.0011 u’v’ along a run',
+                'the colour of a mix stays within 3 steps of 0.0011 u’v’ along a run',
                 'CIE 1976 u’v’, from memory',
             ),
         ];
@@ -55,7 +55,7 @@ final readonly class ColourShift extends RunCheck
                 severity: Severity::Watch,
                 title: sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
                 detail: 'With every channel full, the place farthest from a feed has another tint than the one nearest: blue ' .
-                    'and green need more volts than red. More than 3 steps are seen.',
+                    'and green need more volts than red. More than 3 steps are visible.',
                 place: new Place('wire', $case->run->id),
                 number: $shift,
                 limit: self::VISIBLE,

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Light;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
-use EmberDusk\Checks\Mends;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
+use EmberDusk\Checks\SolvesFixes;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Sag;
 use EmberDusk\Plan\Changes\Catalogue;
@@ -24,7 +24,7 @@ use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
 /** Darkest over brightest: 0.90 and up even, to 0.80 visible to a careful eye, below visible (common practice, no source). */
-final readonly class Evenness extends RunCheck implements Mends
+final readonly class Evenness extends RunCheck implements SolvesFixes
 {
     private const VISIBLE = 0.8;
 
@@ -40,7 +40,7 @@ final readonly class Evenness extends RunCheck implements Mends
             new Rule(
                 'evenness',
                 'run',
-                'the darkest place of a run has at least the job’s share of the brightest (0.90); below 0.80 everybody sees it',
+                'the darkest place of a run reaches the limit of evenness (0.90); below 0.80 it is plainly visible',
                 Rule::PRACTICE,
                 binds: 'evenness',
             ),
@@ -63,7 +63,7 @@ final readonly class Evenness extends RunCheck implements Mends
         $name = $case->run->name();
         [$severity, $title] = match (true) {
             $range->straddles($limit) => [Severity::Watch, "{$name}: near the limit of evenness"],
-            $even >= self::VISIBLE => [Severity::Watch, "{$name}: a careful eye sees the fall"],
+            $even >= self::VISIBLE => [Severity::Watch, "{$name}: slightly dull"],
             default => [Severity::Stop, "{$name}: visibly dull"],
         };
 
@@ -78,11 +78,7 @@ final readonly class Evenness extends RunCheck implements Mends
                     $at,
                     $limit,
                     $range->low < $range->high
-                        ? sprintf(
-                            ' With rails and supply as far off as they may be: %.2f to %.2f.',
-                            $range->low,
-                            $range->high,
-                        )
+                        ? sprintf(' With rail and supply tolerances: %.2f to %.2f.', $range->low, $range->high)
                         : '',
                 ),
                 place: new Place('wire', $case->run->id),
@@ -94,7 +90,7 @@ final readonly class Evenness extends RunCheck implements Mends
         ];
     }
 
-    public function mend(Judged $job, Finding $finding): array
+    public function mend(JudgedJob $job, Finding $finding): array
     {
         foreach ($job->runs() as $case) {
             if ($case->run->id === $finding->place->id) {
@@ -157,7 +153,7 @@ final readonly class Evenness extends RunCheck implements Mends
             return false;
         }
 
-        // A run that stays dark is as even as it is of no use.
+        // A dark run counts as uneven.
         return $light !== [] && max($light) > 0 && min($light) / max($light) >= $case->plan->limits->evenness;
     }
 }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Light;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
-use EmberDusk\Checks\Mends;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
+use EmberDusk\Checks\SolvesFixes;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Kit\NoShelf;
@@ -24,8 +24,8 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
-/** Where ends of two runs of the same strip lie within a metre, more than 5 % between them is seen (common practice, no source). */
-final readonly class Meets implements Check, Mends
+/** Ends of two runs of the same strip within a metre of each other: a difference above 5 % is visible (common practice, no source). */
+final readonly class Meets implements Check, SolvesFixes
 {
     /** Metres by which two ends may lie apart and count as one place, however the runs lie (common practice, no source). */
     private const CLOSE = 0.3;
@@ -42,18 +42,18 @@ final readonly class Meets implements Check, Mends
             new Rule(
                 'seam-runs',
                 'run',
-                'where ends of two runs of one strip lie within a metre they differ by no more than the job allows (5 %)',
+                'ends of two runs of one strip within a metre of each other differ by no more than the limit (5 %)',
                 Rule::PRACTICE,
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return self::of($job->plan, $job->results(), $job->shelf !== null);
     }
 
-    public function mend(Judged $job, Finding $finding): array
+    public function mend(JudgedJob $job, Finding $finding): array
     {
         foreach (self::worst($job->plan, $job->results()) as [, [$dark, $bright]]) {
             if ($dark->id === $finding->place->id && self::title($dark, $bright) === $finding->title) {
@@ -131,7 +131,7 @@ final readonly class Meets implements Check, Mends
             severity: Severity::Watch,
             title: self::title($dark, $bright),
             detail: sprintf(
-                '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Make what feeds them alike.',
+                '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Feed them alike.',
                 $less,
                 $more,
                 100 * $apart,
@@ -150,7 +150,7 @@ final readonly class Meets implements Check, Mends
         return "{$dark->name()} and {$bright->name()} differ where they meet";
     }
 
-    /** @return list<Fix> feeding both ends of one of the two, where that was solved and mends it */
+    /** @return list<Fix> feeding both ends of one of the two, where that was solved and fixes it */
     private static function fixes(Plan $plan, Run ...$runs): array
     {
         foreach ($runs as $run) {

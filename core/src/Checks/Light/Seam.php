@@ -15,7 +15,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Where a run's two ends lie within a metre, more than 5 % between them is seen (common practice, no source). */
+/** Ends of one run within a metre of each other: a difference above 5 % is visible (common practice, no source). */
 final readonly class Seam extends RunCheck
 {
     /** Metres. */
@@ -30,7 +30,7 @@ final readonly class Seam extends RunCheck
             new Rule(
                 'seam',
                 'run',
-                'the ends of a run that lie within a metre differ by no more than the job allows (5 %)',
+                'the ends of a run within a metre of each other differ by no more than the limit (5 %)',
                 Rule::PRACTICE,
                 binds: 'seam',
             ),
@@ -67,7 +67,7 @@ final readonly class Seam extends RunCheck
                     $result->light[count($result->light) - 1],
                     100 * $seam,
                     100 * $limit,
-                ) . ($fed > 1 ? ' Make the cables to both ends alike in size and length.' : ''),
+                ) . ($fed > 1 ? ' Use the same cable size and length to both ends.' : ''),
                 place: new Place('wire', $case->run->id),
                 number: $seam,
                 limit: $limit,

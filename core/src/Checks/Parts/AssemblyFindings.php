@@ -16,7 +16,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What of the way runs are made up cannot be, or does not last: pieces too long, glue where it is wet, heat. */
+/** Assemblies that are impossible or do not last: pieces too long, glue in wet places, heat. */
 final readonly class AssemblyFindings
 {
     /** @return list<Finding> sections that no length holds, profiles that get too warm or are too many for the shelf */
@@ -31,7 +31,7 @@ final readonly class AssemblyFindings
                 severity: Severity::Stop,
                 title: "{$piece->what} is longer than any {$kit->entry->name()}",
                 detail: sprintf(
-                    '%s is to be in one piece, and one that is bought has %s. Allow a joint, take another %s, or add a longer offcut.',
+                    '%s without joints, but stock has %s. Allow a joint, choose another %s, or add a longer offcut.',
                     $plan->terms->say($piece->mm / 1000),
                     $plan->terms->say(Lengths::bought($kit)),
                     strtolower($group),
@@ -56,7 +56,7 @@ final readonly class AssemblyFindings
                     code: 'glue-damp',
                     severity: Severity::Watch,
                     title: "{$run->name()} is sealed with hot glue where it is damp",
-                    detail: 'Glue lets go where it stays wet. Silicone holds; it takes a day to cure.',
+                    detail: 'Hot glue fails in wet places. Use silicone; it takes a day to cure.',
                     place: new Place('parts', $run->id),
                     source: 'common practice, no source',
                     fixes: [new Fix('Seal it with silicone', SetAssembly::payload(run: $run->id, seal: 'silicone'))],
@@ -82,9 +82,9 @@ final readonly class AssemblyFindings
                 $findings[] = new Finding(
                     code: 'profile-heat',
                     severity: Severity::Watch,
-                    title: "{$run->name()} makes more heat than its profile takes",
+                    title: "{$run->name()} gives off more heat than its profile is rated for",
                     detail: sprintf(
-                        'The strip makes %.1f W/m, “%s” takes %.1f W/m. Take a larger profile or a weaker strip: hot strip ages fast.',
+                        '%.1f W/m from the strip, “%s” is rated %.1f W/m. Choose a larger profile or a weaker strip: a hot strip ages fast.',
                         $makes,
                         $profile->entry->name(),
                         $takes,
@@ -95,7 +95,7 @@ final readonly class AssemblyFindings
                     source: 'the shelf',
                     fixes: array_map(
                         static fn(KitSnapshot $f): Fix => new Fix(
-                            "Take {$f->entry->name()}",
+                            "Use {$f->entry->name()}",
                             SetAssembly::payload(run: $run->id, profile: $f->entry->id()),
                         ),
                         array_slice($better, 0, 1),

@@ -5,27 +5,27 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Parts;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What speaks against the parts: how runs are made up, what should be here. */
+/** Problems of the parts list: assemblies, overdue parts. */
 final readonly class PartFindings implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('too-long', 'part', 'what is to be in one piece is no longer than what is sold', Rule::LEAFLET),
-            new Rule('glue-damp', 'run', 'no hot glue seals where it is damp', Rule::PRACTICE),
-            new Rule('profile-heat', 'run', 'a profile takes the heat of its strip', Rule::LEAFLET),
-            new Rule('part-late', 'part', 'what was ordered is here by its day', Rule::OWN),
+            new Rule('too-long', 'part', 'parts without joints are no longer than the stock sold', Rule::LEAFLET),
+            new Rule('glue-damp', 'run', 'no hot glue in damp places', Rule::PRACTICE),
+            new Rule('profile-heat', 'run', 'a profile is rated for the heat of its strip', Rule::LEAFLET),
+            new Rule('part-late', 'part', 'ordered parts arrive on their day', Rule::OWN),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return self::of($job->state);
     }
@@ -40,8 +40,8 @@ final readonly class PartFindings implements Check
                 $findings[] = new Finding(
                     code: 'part-late',
                     severity: Severity::Watch,
-                    title: "{$name} should be here",
-                    detail: "It was ordered for {$mark->arrives}. Ask where it is, then set another day or mark it as in hand.",
+                    title: "{$name} is overdue",
+                    detail: "It was due on {$mark->arrives}. Ask the supplier, then set another day or mark it as in hand.",
                     place: new Place('parts', $key),
                 );
             }

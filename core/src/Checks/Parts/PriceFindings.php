@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Parts;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
@@ -16,7 +16,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What would silently count as nothing in the quote: no price, no rate, work for nothing, what nothing uses. */
+/** Items that would silently count as 0 in the quote: missing prices or rates, free work, unused kit. */
 final readonly class PriceFindings implements Check
 {
     public function rules(): array
@@ -24,12 +24,12 @@ final readonly class PriceFindings implements Check
         return [
             new Rule('currency', 'part', 'every price is in the job’s currency or has a rate', Rule::OWN),
             new Rule('no-price', 'part', 'all kit of the job has a price', Rule::OWN),
-            new Rule('free-work', 'job', 'an hour of work costs something', Rule::OWN),
-            new Rule('unused', 'part', 'what the client has or what is taken to spare is used', Rule::OWN),
+            new Rule('free-work', 'job', 'the hourly rate is above 0', Rule::OWN),
+            new Rule('unused', 'part', 'the client’s kit and the spares are used', Rule::OWN),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return [...self::prices($job->state), ...self::work($job->state), ...self::unused($job->state)];
     }
@@ -47,7 +47,7 @@ final readonly class PriceFindings implements Check
                     code: 'currency',
                     severity: Severity::Watch,
                     title: "{$kit->entry->name()} is priced in {$foreign}",
-                    detail: "The job reckons in {$terms->currency}, so it counts nothing in any sum. Give the job a " .
+                    detail: "The job uses {$terms->currency}, so it counts as 0 in every total. Give the job a " .
                         "rate for {$foreign} at the quote, or give the shelf a price in {$terms->currency}.",
                     place: new Place('parts', $id),
                 );
@@ -61,7 +61,7 @@ final readonly class PriceFindings implements Check
                     code: 'no-price',
                     severity: Severity::Watch,
                     title: "{$kit->entry->name()} has no price",
-                    detail: 'It counts nothing in any sum, and no proposal takes it. Give it a price on the kit shelf and take the shelf’s copy over.',
+                    detail: 'It counts as 0 in every total, and no proposal uses it. Give it a price on the kit shelf and update the job’s copy.',
                     place: new Place('parts', $id),
                 );
             }
@@ -81,8 +81,8 @@ final readonly class PriceFindings implements Check
             new Finding(
                 code: 'free-work',
                 severity: Severity::Watch,
-                title: 'An hour of work costs nothing',
-                detail: 'The quote asks for parts alone, and proposals make no difference between one joint and ' .
+                title: 'Hourly rate is 0',
+                detail: 'The quote has parts only, and proposals do not distinguish between one joint and ' .
                     'twenty. Set the price of an hour where the quote is.',
                 place: new Place('parts'),
             ),
@@ -97,7 +97,7 @@ final readonly class PriceFindings implements Check
         if ($idle === []) {
             return [];
         }
-        // What the list alone asks for: clips, solder, silicone.
+        // Consumables: clips, solder, silicone.
         foreach ($state->schedule()->parts->parts as $part) {
             unset($idle[$part->key]);
         }
@@ -105,21 +105,21 @@ final readonly class PriceFindings implements Check
         foreach (array_keys($idle) as $id) {
             $owned = isset($plan->owned[$id]);
             $name = ($plan->kit[$id] ?? null)?->entry->name() ?? $id;
-            $detail = 'The plan asks for none, so none is bought to spare. Choose it first, or take the spares off.';
+            $detail = 'The plan uses none, so no spare is bought. Choose it first, or remove the spares.';
             if ($owned) {
                 $detail =
-                    'It saves nothing as long as the plan does not use it. Choose it at Kit, or take it off the client’s list.';
+                    'It saves nothing until the plan uses it. Choose it at Kit, or remove it from the client’s list.';
             }
             $findings[] = new Finding(
                 code: 'unused',
                 severity: Severity::Open,
-                title: $owned ? "Nothing uses the client’s {$name}" : "Nothing uses {$name} to spare",
+                title: $owned ? "The client’s {$name} is not used" : "{$name}: spares without use",
                 detail: $detail,
                 place: new Place('parts', $id),
                 fixes: [
                     $owned
-                        ? new Fix('Take it off the client’s list', SetOwned::payload(kit: $id, count: 0))
-                        : new Fix('Take the spares off', SetSpare::payload(kit: $id, count: null)),
+                        ? new Fix('Remove it from the client’s list', SetOwned::payload(kit: $id, count: 0))
+                        : new Fix('Remove the spares', SetSpare::payload(kit: $id, count: null)),
                 ],
             );
         }

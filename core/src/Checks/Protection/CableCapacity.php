@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\CableResult;
 use EmberDusk\Kit\Cable;
@@ -17,7 +17,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A cable carries what flows in it at the worst, where and how it is laid (docs/model.md 7). */
+/** The worst current of a cable stays within its ampacity as laid (docs/model.md 7). */
 final readonly class CableCapacity implements Check
 {
     private const LAYINGS = ['surface' => 'on a surface', 'conduit' => 'in conduit', 'wall' => 'in an insulated wall'];
@@ -28,21 +28,21 @@ final readonly class CableCapacity implements Check
             new Rule(
                 'cable-amps',
                 'cable',
-                'the fullest core carries no more than its table says where and how it is laid, also with another feed open',
+                'the highest current in a core stays within its table value as laid, also with one feed open',
                 'BS 7671 tables 4F3A, 4D5 and 4B1, NEC 402.5, from memory',
                 binds: 'cable',
             ),
-            new Rule('capacity-unknown', 'cable', 'the tables hold the size and the air of the place', Rule::OWN),
+            new Rule('capacity-unknown', 'cable', 'the tables cover the cable size and the air temperature', Rule::OWN),
             new Rule(
                 'laying',
                 'cable',
-                'how a fixed cable is laid is known; until then it counts as in an insulated wall',
+                'the installation method of a fixed cable is known; until then it counts as in an insulated wall',
                 'BS 7671 table 4D5, from memory',
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->cables() as $id => $result) {
@@ -57,7 +57,7 @@ final readonly class CableCapacity implements Check
     }
 
     /** @return list<Finding> */
-    private static function cable(Judged $job, LaidCable $laid, Cable $cable, CableResult $result): array
+    private static function cable(JudgedJob $job, LaidCable $laid, Cable $cable, CableResult $result): array
     {
         $rating = CableRating::of($job->plan, $laid);
         $name = strtoupper($laid->id);
@@ -69,7 +69,7 @@ final readonly class CableCapacity implements Check
                 severity: Severity::Open,
                 title: "{$name}: how is it laid?",
                 detail: sprintf(
-                    '%s that is fixed may carry much more on a surface than in an insulated wall. Until it is said, %s.',
+                    '%s carries much more on a surface than in an insulated wall. Until the method is set: %s.',
                     $cable->conductor->label(),
                     $rating->amps === null ? 'nothing is known' : sprintf('%g A count', $rating->amps),
                 ),
@@ -91,21 +91,21 @@ final readonly class CableCapacity implements Check
                 code: 'capacity-unknown',
                 severity: Severity::Open,
                 title: $rating->hot
-                    ? "{$name}: the air there is warmer than the tables go"
+                    ? "{$name}: the air is warmer than the tables cover"
                     : "{$name}: no capacity is known for {$cable->conductor->label()}",
                 detail: $rating->hot
                     ? sprintf(
-                        'Judged as in air of 50 °C: %g A. Ask the cable’s maker, or lay it where it is cooler.',
+                        'Judged at 50 °C: %g A. Ask the cable’s maker, or lay it where it is cooler.',
                         $rating->amps ?? 0.0,
                     )
-                    : 'The tables do not hold this size; ask the cable’s maker.',
+                    : 'The tables do not cover this size; ask the cable’s maker.',
                 place: $place,
             );
         } elseif ($amps > $rating->amps) {
             $findings[] = new Finding(
                 code: 'cable-amps',
                 severity: Severity::Stop,
-                title: sprintf('%s carries %.1f A, may carry %g A', $name, $amps, $rating->amps),
+                title: sprintf('%s: %.1f A, rated %g A', $name, $amps, $rating->amps),
                 detail: self::when($result),
                 place: $place,
                 number: $amps,
@@ -126,12 +126,12 @@ final readonly class CableCapacity implements Check
             'lowest' => 'That much flows when the battery is nearly empty; the cable gets warm.',
             default => 'That much flows when feed ' .
                 strtoupper($result->when) .
-                ' is open: a dead feed is not seen, the cable gets warm.',
+                ' is open: nobody sees a dead feed, but the cable gets warm.',
         };
     }
 
     /** @return list<Fix> the smallest cable with as many cores that may carry so many amps there */
-    public static function thicker(Judged $job, LaidCable $laid, Cable $now, float $amps): array
+    public static function thicker(JudgedJob $job, LaidCable $laid, Cable $now, float $amps): array
     {
         $may = static fn(Cable $c): float => CableRating::of($job->plan, $laid, $c)->amps ?? 0.0;
         $cable = null;

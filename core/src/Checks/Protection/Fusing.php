@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\CableRating;
@@ -22,7 +22,7 @@ use EmberDusk\Values\Severity;
  */
 final readonly class Fusing implements Check
 {
-    private const BLADES = 'blade fuses ISO 8820; capacity as the conductor’s own source says';
+    private const BLADES = 'blade fuses ISO 8820; ampacity as in the conductor’s own source';
 
     public function rules(): array
     {
@@ -30,18 +30,24 @@ final readonly class Fusing implements Check
             new Rule(
                 'cable-protection',
                 'cable',
-                'a cable without a fuse may carry what its supply keeps up in overload; where that is assumed (1.5 times the rating) it warns',
+                'a cable without a fuse carries the overload current of its supply; with an assumed current (1.5 times the rating) it is a warning',
                 'BS 7671 tables 4F3A and 4D5, from memory',
                 binds: 'cable',
             ),
             new Rule(
                 'fuse-large',
                 'cable',
-                'the fuse of a cable is no larger than what the cable may carry',
+                'the fuse of a cable is no larger than the cable’s ampacity',
                 'ISO 8820, from memory',
                 binds: 'cable',
             ),
-            new Rule('fuse-small', 'cable', 'a fuse is at least 1.25 times what flows', Rule::PRACTICE, binds: 'cable'),
+            new Rule(
+                'fuse-small',
+                'cable',
+                'a fuse is at least 1.25 times the current',
+                Rule::PRACTICE,
+                binds: 'cable',
+            ),
             new Rule(
                 'tap-fuse',
                 'cable',
@@ -52,7 +58,7 @@ final readonly class Fusing implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->cables() as $id => $result) {
@@ -68,8 +74,13 @@ final readonly class Fusing implements Check
     }
 
     /** @return list<Finding> */
-    private static function cable(Judged $job, LaidCable $laid, Cable $cable, CableRating $rating, float $load): array
-    {
+    private static function cable(
+        JudgedJob $job,
+        LaidCable $laid,
+        Cable $cable,
+        CableRating $rating,
+        float $load,
+    ): array {
         $guard = Guard::of($job->plan, $laid);
         $capacity = $rating->amps ?? 0.0;
         $name = strtoupper($laid->id);
@@ -77,13 +88,13 @@ final readonly class Fusing implements Check
         $own = $job->plan->fuse($laid->fuse)?->amps;
         $bare = $guard->battery && $laid->from === $guard->supply && $own === null;
         $small = $own !== null && Guard::needs($load) > $own;
-        // A cable that carries too much for good is told as that; what protects it follows from the thicker one.
+        // An overloaded cable is reported as such; its protection follows from the thicker one.
         $told = $load > $capacity && $guard->fusedAt === null;
         if (!$bare && ($told || (!$small && $guard->amps <= $capacity))) {
             return [];
         }
         $take = self::take($job, $laid, $capacity, $load);
-        $none = $take === [] && $job->shelf !== null ? ' No fuse on the shelf holds both: take a thicker cable.' : '';
+        $none = $take === [] && $job->shelf !== null ? ' No fuse on the shelf meets both: choose a thicker cable.' : '';
         if ($bare) {
             return [
                 new Finding(
@@ -124,7 +135,7 @@ final readonly class Fusing implements Check
                 new Finding(
                     code: 'fuse-large',
                     severity: Severity::Stop,
-                    title: sprintf('%s is fused with %g A, may carry %g A', $name, $guard->amps, $capacity),
+                    title: sprintf('%s: fuse %g A, cable rated %g A', $name, $guard->amps, $capacity),
                     detail: "The fuse protects the cable: it must blow first.{$none}",
                     place: $place,
                     number: $guard->amps,
@@ -142,7 +153,7 @@ final readonly class Fusing implements Check
                 severity: $sure ? Severity::Stop : Severity::Watch,
                 title: sprintf('%s is not protected by %s', $name, strtoupper((string) $guard->supply)),
                 detail: sprintf(
-                    'The supply can keep up %.1f A in overload%s; %s may carry %g A there. A thicker cable, or a fuse of at most %g A at its start.%s',
+                    'Overload current of the supply: %.1f A%s; %s is rated %g A there. A thicker cable, or a fuse of at most %g A at its start.%s',
                     $guard->amps,
                     $guard->stated ? '' : ', as is assumed',
                     $cable->conductor->label(),
@@ -159,8 +170,8 @@ final readonly class Fusing implements Check
         ];
     }
 
-    /** @return list<Fix> the largest fuse that protects the cable and holds what flows */
-    private static function take(Judged $job, LaidCable $laid, float $capacity, float $load): array
+    /** @return list<Fix> the largest fuse that protects the cable and carries the load */
+    private static function take(JudgedJob $job, LaidCable $laid, float $capacity, float $load): array
     {
         $fuse = Guard::fuse($job, $laid, $capacity, $load);
         if ($fuse === null) {

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Protection;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 
 /**
- * What stands between a cable and the fire: the smallest fuse on its way from the supply, or what the supply keeps up in
- * overload (assumed where its leaflet is silent). Amps.
+ * Overcurrent protection of a cable: the smallest fuse on its way from the supply, or the supply's overload current (assumed if its instructions are
+ * silent). Amps.
  */
 final readonly class Guard
 {
@@ -24,7 +24,7 @@ final readonly class Guard
         public bool $stated,
     ) {}
 
-    /** Times what flows that a fuse carries for good (common practice, no source). */
+    /** Factor of a fuse's rating over its continuous current (common practice, no source). */
     private const MARGIN = 1.25;
 
     /** Amps that a fuse must have at least for so many that flow. */
@@ -45,7 +45,7 @@ final readonly class Guard
                 [$least, $at] = [$fuse, $on];
             }
             $root = $on->from;
-            // What lies before a converter is another circuit.
+            // A converter starts another circuit.
             if (isset($plan->supplies[$root])) {
                 break;
             }
@@ -63,7 +63,7 @@ final readonly class Guard
     }
 
     /** The largest fuse on the shelf that protects so many amps of cable and holds the load with its margin (docs/model.md 7). */
-    public static function fuse(Judged $job, LaidCable $laid, float $capacity, float $load): ?Fuse
+    public static function fuse(JudgedJob $job, LaidCable $laid, float $capacity, float $load): ?Fuse
     {
         $supply = $job->plan->supply($job->plan->supplyBehind($laid->from));
         $volts = $supply->charging ?? ($supply->emf ?? 0.0);

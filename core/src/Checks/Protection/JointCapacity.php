@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\Changes\Wires\SetCable;
@@ -14,7 +14,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A joint carries what flows through it, also with another feed open: clip-on strip connectors 3 A (common practice, no source; on the shelf). */
+/** A joint is rated for its current, also with another feed open: clip-on strip connectors 3 A (common practice, no source; on the shelf). */
 final readonly class JointCapacity implements Check
 {
     public function rules(): array
@@ -30,7 +30,7 @@ final readonly class JointCapacity implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->cables() as $id => $result) {

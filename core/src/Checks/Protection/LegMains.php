@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Survey\Site\CableLeg;
@@ -31,7 +31,7 @@ final readonly class LegMains implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->cables as $id => $cable) {
@@ -54,7 +54,7 @@ final readonly class LegMains implements Check
     }
 
     /** Name of the outlet or spur at which a cable's leg begins or ends; null where there is none. */
-    private static function outlet(Judged $job, LaidCable $cable): ?string
+    private static function outlet(JudgedJob $job, LaidCable $cable): ?string
     {
         foreach ($job->plan->placesOf($cable) as $place) {
             $site = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site;

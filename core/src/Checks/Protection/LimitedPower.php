@@ -9,9 +9,9 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
 /**
- * Whether a supply's output lies inside the limited power of NEC chapter 9 table 11(B) (from memory): on its nameplate up
- * to 20 V d.c. 5 A and 5 x V volt-amperes, from 20 to 60 V 100 volt-amperes and 100 / V A; what it keeps up in overload,
- * apart from that, 250 volt-amperes and 1000 / V A. It is told, never claimed as compliance.
+ * Whether a supply's output is a limited power source by NEC chapter 9 table 11(B) (from memory): on its nameplate up to 20 V d.c. 5 A and 5 x V
+ * volt-amperes, from 20 to 60 V 100 volt-amperes and 100 / V A; in overload, separately, 250 volt-amperes and 1000 / V A. Shown as information,
+ * never claimed as compliance.
  */
 final readonly class LimitedPower
 {
@@ -35,7 +35,7 @@ final readonly class LimitedPower
 
     public static function inside(Supply $supply): bool
     {
-        // Where the nameplate says volt-amperes they count; its amps are then rounded from them.
+        // Volt-amperes on the nameplate count; its amps are then rounded from them.
         $plate = $supply->plateVa ?? $supply->ratedWatts();
 
         return $plate <= self::plate($supply->volts) + 1e-9 &&

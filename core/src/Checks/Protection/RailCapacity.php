@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Protection;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
@@ -30,7 +30,7 @@ final readonly class RailCapacity extends RunCheck
             new Rule(
                 'rail-amps',
                 'run',
-                'no more flows from a feed into one end of a strip than its rails carry: as its entry says, else a warning above 5 A',
+                'the current from a feed into one end of a strip is within its rail rating; without a rating, a warning above 5 A',
                 Rule::PRACTICE,
                 binds: 'rail',
             ),
@@ -57,9 +57,9 @@ final readonly class RailCapacity extends RunCheck
             new Finding(
                 code: 'rail-amps',
                 severity: $stated === null ? Severity::Watch : Severity::Stop,
-                title: sprintf('%.1f A into one end of %s, its rail carries %g A', $amps, $case->run->name(), $limit),
+                title: sprintf('%.1f A into one end of %s, rail rating %g A', $amps, $case->run->name(), $limit),
                 detail: ($stated === null
-                    ? 'The entry does not say what its rails carry; for a strip of 8 to 12 mm that is a lot. '
+                    ? 'The entry has no rail rating; for a strip of 8 to 12 mm that is a lot. '
                     : '') . 'The copper at the feed gets hot and browns. Feed it at more points, or cut it into parts.',
                 place: new Place('wire', $case->run->id),
                 number: $amps,
@@ -71,7 +71,7 @@ final readonly class RailCapacity extends RunCheck
     }
 
     /** @param  bool  $open  with another feed open too, as far as the cable to an end feed shows it */
-    private static function amps(Judged $job, JudgedRun $case, bool $open): float
+    private static function amps(JudgedJob $job, JudgedRun $case, bool $open): float
     {
         $id = $case->run->id;
         $amps = 0.0;

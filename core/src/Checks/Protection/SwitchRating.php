@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Plan\Changes\Wires\SetCable;
@@ -14,13 +14,13 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A switch in a lead breaks what flows there, at the volts that are there: its contacts burn together otherwise. */
+/** A switch in a lead is rated for the current and the d.c. volts: otherwise its contacts weld. */
 final readonly class SwitchRating implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('switch-amps', 'cable', 'an in-line switch is rated for what flows through it', Rule::LEAFLET),
+            new Rule('switch-amps', 'cable', 'an in-line switch is rated for its current', Rule::LEAFLET),
             new Rule(
                 'switch-volts',
                 'cable',
@@ -30,7 +30,7 @@ final readonly class SwitchRating implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->cables as $id => $cable) {
@@ -56,7 +56,7 @@ final readonly class SwitchRating implements Check
                     code: 'switch-amps',
                     severity: Severity::Stop,
                     title: sprintf('The switch in %s breaks %g A, %.2f A flow', $name, $switch->amps, $amps),
-                    detail: 'Direct current keeps its arc: too small a switch welds or burns. One that is rated for it, at direct current.',
+                    detail: 'A d.c. arc does not go out: too small a switch welds or burns. Choose one rated for this current at d.c.',
                     place: new Place('wire', $id),
                     number: $amps,
                     limit: $switch->amps,
@@ -74,7 +74,7 @@ final readonly class SwitchRating implements Check
                         $switch->volts,
                         $volts,
                     ),
-                    detail: 'Its rating for alternating current does not count: direct current keeps its arc.',
+                    detail: 'Its a.c. rating does not count: a d.c. arc does not go out.',
                     place: new Place('wire', $id),
                     number: $volts,
                     limit: $switch->volts,

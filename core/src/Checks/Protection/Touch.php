@@ -24,7 +24,7 @@ final readonly class Touch extends RunCheck
             new Rule(
                 'touch',
                 'supply',
-                'what people can touch has at most 60 V d.c. where it is dry, 30 V where it is damp',
+                'touchable parts have at most 60 V d.c. in dry places, 30 V in damp places',
                 'IEC 60364-4-41, from memory',
             ),
         ];
@@ -52,7 +52,7 @@ final readonly class Touch extends RunCheck
                 severity: Severity::Stop,
                 title: sprintf(
                     '%s: %.1f V where people can touch it',
-                    // A bank before a converter is not what is on the strip.
+                    // The volts of a bank before a converter are not on the strip.
                     in_array($at, $case->plan->suppliesOf($case->run), true) ? $case->run->name() : strtoupper($at),
                     $volts,
                 ),

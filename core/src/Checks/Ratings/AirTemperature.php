@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Ratings;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Plan\CableRating;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Range;
@@ -36,7 +36,7 @@ final readonly class AirTemperature implements Quantity
         return '°C';
     }
 
-    public function of(Judged $job, Fitted $part): ?Range
+    public function of(JudgedJob $job, Fitted $part): ?Range
     {
         $plan = $job->plan;
         $stands = $plan->supplies[$part->id]->stands;
@@ -55,7 +55,7 @@ final readonly class AirTemperature implements Quantity
         return new Range($air, $air);
     }
 
-    public function assumes(Judged $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, Fitted $part): bool
     {
         return true;
     }

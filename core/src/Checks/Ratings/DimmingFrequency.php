@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Ratings;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Values\Range;
 
 /** Frequency that dimming needs where people or cameras work, in hertz (common practice, no source). */
@@ -32,7 +32,7 @@ final readonly class DimmingFrequency implements Quantity
         return 'Hz';
     }
 
-    public function of(Judged $job, Fitted $part): ?Range
+    public function of(JudgedJob $job, Fitted $part): ?Range
     {
         foreach ($job->plan->runs as $run) {
             if ($run->controller === $part->id) {
@@ -43,14 +43,14 @@ final readonly class DimmingFrequency implements Quantity
         return null;
     }
 
-    public function assumes(Judged $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, Fitted $part): bool
     {
         return true;
     }
 
     public function words(float $number, float $limit, bool $most): string
     {
-        return sprintf('dims at %g Hz, %g Hz or more wanted', $limit, $number);
+        return sprintf('dims at %g Hz, at least %g Hz needed', $limit, $number);
     }
 
     public function advice(): string

@@ -4,19 +4,19 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Ratings;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Place;
 
-/** One place where a kit entry stands in a plan: a device, a fixture, a cable or what is in it, a strip, a profile, an item. */
+/** One use of a kit entry in a plan: a device, a fixture, a cable or a part of it, a strip, a profile, an item. */
 final readonly class Fitted
 {
     /**
      * @param  string  $list  list of the plan, or what of its thing: joint, fuse, switch, profile, diffuser
-     * @param  string  $id  of the thing in that list; of the cable or the run for what is part of it
-     * @param  string  $label  as it is called on the screens
+     * @param  string  $id of the thing in that list; for parts of a cable or run its id
+     * @param  string  $label label on the screens
      */
     private function __construct(
         public string $list,
@@ -27,7 +27,7 @@ final readonly class Fitted
     ) {}
 
     /** @return iterable<self> every place of a plan at which an entry with ratings stands */
-    public static function all(Judged $job): iterable
+    public static function all(JudgedJob $job): iterable
     {
         $plan = $job->plan;
         foreach (['supplies', 'controllers', 'hubs', 'modules'] as $list) {

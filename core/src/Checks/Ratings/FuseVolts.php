@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Ratings;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Values\Range;
 
 /** Direct volts that a fuse has to break: the highest of its supply, of a bank those on charge. */
@@ -30,7 +30,7 @@ final readonly class FuseVolts implements Quantity
         return 'V';
     }
 
-    public function of(Judged $job, Fitted $part): ?Range
+    public function of(JudgedJob $job, Fitted $part): ?Range
     {
         $supply = $job->plan->supply($job->plan->supplyBehind($job->plan->cables[$part->id]->from));
         if ($supply === null) {
@@ -40,7 +40,7 @@ final readonly class FuseVolts implements Quantity
         return new Range($supply->lowest ?? $supply->emf, $supply->charging ?? $supply->emf);
     }
 
-    public function assumes(Judged $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, Fitted $part): bool
     {
         return true;
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Ratings;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Supply\SupplyVolts;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Plan;
@@ -33,7 +33,7 @@ final readonly class InputVolts implements Quantity
         return 'V';
     }
 
-    public function of(Judged $job, Fitted $part): ?Range
+    public function of(JudgedJob $job, Fitted $part): ?Range
     {
         $volts = array_map(
             static fn(Supply $s): Range => new Range($s->lowest ?? $s->emf, $s->charging ?? $s->emf),
@@ -50,7 +50,7 @@ final readonly class InputVolts implements Quantity
     }
 
     /** On a bank a resistor-limited strip is judged by the current that it takes there. */
-    public function assumes(Judged $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, Fitted $part): bool
     {
         return $part->list !== 'runs' || $part->kit->kind() === 'pixels';
     }

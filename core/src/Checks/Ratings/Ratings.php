@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Ratings;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KindField;
@@ -17,8 +17,8 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
 
 /**
- * Compares every rating of every entry in the plan with what is found there. A rating with a check of its own
- * (`code` in core/data/kinds.json) is left to that check.
+ * Compares every rating of every entry in the plan with its actual value. A rating with its own check (`code` in core/data/kinds.json) is left to
+ * that check.
  */
 final readonly class Ratings implements Check
 {
@@ -46,11 +46,11 @@ final readonly class Ratings implements Check
                 static fn(Quantity $q): Rule => new Rule($q->code(), $q->subject(), $q->rule(), Rule::LEAFLET),
                 array_values(self::quantities()),
             ),
-            new Rule('no-rating', 'job', 'the limits of a unit that nothing safe is known for are entered', Rule::OWN),
+            new Rule('no-rating', 'job', 'limits without a safe default are entered', Rule::OWN),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         $missing = [];
@@ -72,7 +72,7 @@ final readonly class Ratings implements Check
     }
 
     /** @return Finding|false|null a finding; false where the limit is missing and has to be entered */
-    private static function field(Judged $job, Fitted $part, KindField $field, ?Rating $rating): Finding|false|null
+    private static function field(JudgedJob $job, Fitted $part, KindField $field, ?Rating $rating): Finding|false|null
     {
         $quantity = self::quantities()[$rating->quantity ?? ''] ?? null;
         if ($rating === null || $quantity === null) {
@@ -115,7 +115,7 @@ final readonly class Ratings implements Check
     }
 
     /** @param  non-empty-list<array{Fitted, KindField}>  $fields  of one unit */
-    private static function missing(Judged $job, array $fields): Finding
+    private static function missing(JudgedJob $job, array $fields): Finding
     {
         [$part] = $fields[0];
         $names = array_map(static fn(array $f): string => mb_strtolower($f[1]->label), $fields);
@@ -138,7 +138,7 @@ final readonly class Ratings implements Check
      *
      * @param  non-empty-list<array{Fitted, KindField}>  $fields
      */
-    private static function known(Judged $job, Fitted $part, array $fields): bool
+    private static function known(JudgedJob $job, Fitted $part, array $fields): bool
     {
         $now = $job->shelf?->find($part->kit->entry->id());
         if ($now === null) {

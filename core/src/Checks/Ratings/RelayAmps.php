@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Ratings;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Values\Range;
 
 /** Mains amps through the relay of a 0-10 V module: watts of its fixtures over their volts. */
@@ -22,7 +22,7 @@ final readonly class RelayAmps implements Quantity
 
     public function rule(): string
     {
-        return 'the relay of a 0-10 V module carries the fixtures that it switches';
+        return 'the relay of a 0-10 V module is rated for its fixtures';
     }
 
     public function unit(): string
@@ -30,7 +30,7 @@ final readonly class RelayAmps implements Quantity
         return 'A';
     }
 
-    public function of(Judged $job, Fitted $part): ?Range
+    public function of(JudgedJob $job, Fitted $part): ?Range
     {
         $amps = 0.0;
         foreach ($job->plan->fixtures as $fitting) {
@@ -44,7 +44,7 @@ final readonly class RelayAmps implements Quantity
     }
 
     /** A module without a relay has a finding of its own. */
-    public function assumes(Judged $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, Fitted $part): bool
     {
         return false;
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Ratings;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Values\Range;
 
 /** Width of the strip that lies in a profile, mm. */
@@ -30,7 +30,7 @@ final readonly class StripWidth implements Quantity
         return 'mm';
     }
 
-    public function of(Judged $job, Fitted $part): ?Range
+    public function of(JudgedJob $job, Fitted $part): ?Range
     {
         $width = $job->plan->kit[(string) $job->plan->runs[$part->id]->strip]->written['stripWidth'] ?? null;
         if (!is_int($width) && !is_float($width)) {
@@ -40,7 +40,7 @@ final readonly class StripWidth implements Quantity
         return new Range((float) $width, (float) $width);
     }
 
-    public function assumes(Judged $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, Fitted $part): bool
     {
         return true;
     }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Ratings;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Values\Range;
 
 /** Cross-section of the thickest core at a unit's terminals, mm². */
@@ -30,7 +30,7 @@ final readonly class TerminalWire implements Quantity
         return 'mm²';
     }
 
-    public function of(Judged $job, Fitted $part): ?Range
+    public function of(JudgedJob $job, Fitted $part): ?Range
     {
         $sizes = [];
         foreach ($job->plan->cables as $laid) {
@@ -43,7 +43,7 @@ final readonly class TerminalWire implements Quantity
         return $sizes === [] ? null : new Range(min($sizes), max($sizes));
     }
 
-    public function assumes(Judged $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, Fitted $part): bool
     {
         return true;
     }

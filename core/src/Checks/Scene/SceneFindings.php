@@ -6,7 +6,7 @@ namespace EmberDusk\Checks\Scene;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\Controller\ControllerAmps;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\ControllerLoad;
 use EmberDusk\Circuit\RunResult;
@@ -18,18 +18,18 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
-/** Scenes: what is uneven in one though it is even at full, peaks above a supply's limit, and what could not be solved. */
+/** Scenes: runs that are uneven in a scene but even at full, peaks above a supply's limit, and unsolved scenes. */
 final readonly class SceneFindings implements Check
 {
     public function rules(): array
     {
         return [
             new Rule('scene-unsolved', 'scene', 'every scene has a solution', 'the solver'),
-            new Rule('scene-evenness', 'scene', 'a scene is as even as the job allows', Rule::PRACTICE),
+            new Rule('scene-evenness', 'scene', 'a scene reaches the limit of evenness', Rule::PRACTICE),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return self::of($job->state);
     }
@@ -38,8 +38,8 @@ final readonly class SceneFindings implements Check
     private const MORE = 1.12;
 
     /**
-     * Runs of which no scene can say anything new, so that none need be solved for the slate: every channel is even at
-     * full, or the run is uneven at full and told so there; and nothing that carries it is near its limit.
+     * Runs that no scene can make worse, so that scenes need not be solved for the open points: every channel is even at full, or the run is
+     * reported as uneven at full, and no part is near its limit.
      *
      * @param  array<string, mixed>  $full  results by run
      * @return array<string, mixed> those of them
@@ -101,7 +101,7 @@ final readonly class SceneFindings implements Check
                         severity: Severity::Watch,
                         title: "{$state->plan->run($run)->name()} is uneven in “{$scene->name}”",
                         detail: sprintf(
-                            'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not even a strip out: ' .
+                            'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not make a strip more even: ' .
                                 'in its on-time the whole current flows.',
                             $result->evenness(),
                             $full->evenness(),

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Schedule;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What speaks against the plan of work: waits in a circle, days outside the visits. */
+/** Problems of the plan of work: circular waits, work outside the visits. */
 final readonly class ScheduleFindings implements Check
 {
     public function rules(): array
@@ -23,7 +23,7 @@ final readonly class ScheduleFindings implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return self::of($job->state);
     }
@@ -44,7 +44,7 @@ final readonly class ScheduleFindings implements Check
                     code: 'circle',
                     severity: Severity::Stop,
                     title: 'Steps wait for each other',
-                    detail: "{$schedule->circle()} Until then the waits that were added count nothing.",
+                    detail: "{$schedule->circle()} Until then the added waits are ignored.",
                     place: new Place('build'),
                 ),
             ];
@@ -61,8 +61,8 @@ final readonly class ScheduleFindings implements Check
                 severity: Severity::Open,
                 title: 'The work does not fit into the visits',
                 detail: sprintf(
-                    '%s needs another %s, from %s on as it stands. Add a visit, or make one longer.',
-                    count($outside) === 1 ? 'It' : 'What is left',
+                    '%s needs another %s, currently from %s. Add a visit, or make one longer.',
+                    count($outside) === 1 ? 'It' : 'Remaining work',
                     count($outside) === 1 ? 'day' : count($outside) . ' days',
                     $outside[0],
                 ),

@@ -27,7 +27,7 @@ final readonly class BankFindings
     public static function rules(): array
     {
         return [
-            new Rule('bank-wants', 'place', 'it is known what volts a battery is to give', Rule::OWN),
+            new Rule('bank-wants', 'place', 'the voltage needed from a battery is known', Rule::OWN),
             new Rule('bank-mixed', 'place', 'the blocks of a row are of the same volts', Rule::PRACTICE),
             new Rule('unbalanced', 'place', 'a tap does not unbalance a bank', Rule::PRACTICE),
             new Rule('no-tap', 'place', 'a bank has a tap at the volts that the light needs', Rule::PRACTICE),
@@ -48,7 +48,7 @@ final readonly class BankFindings
                     severity: Severity::Stop,
                     title: "Blocks of different volts in one row of {$name}",
                     detail: 'They are charged and drained unequally; the weakest fails and may vent. ' .
-                        'Make the row of blocks that are alike, of one age, before anything hangs on it. ' .
+                        'Build the row from equal blocks of one age before you connect anything. ' .
                         self::CAUTION,
                     place: $at,
                     source: Rule::PRACTICE,
@@ -61,8 +61,8 @@ final readonly class BankFindings
                 $findings[] = new Finding(
                     code: 'bank-wants',
                     severity: Severity::Open,
-                    title: "Which volts does the light want of {$name}?",
-                    detail: 'Write it behind the blocks, such as “, want 12 V”.',
+                    title: "Choose the supply voltage for the lights on {$name}",
+                    detail: 'Add it after the blocks, such as “, want 12 V”.',
                     place: $at,
                 );
             } elseif ($bank->tap === null) {

@@ -14,22 +14,22 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Where power comes from at a site and by which legs, and what speaks against it. */
+/** Power sources and legs of a site, and their problems. */
 final readonly class PowerFindings
 {
     /** @return list<Rule> */
     public static function rules(): array
     {
         return [
-            new Rule('no-power', 'place', 'there is power where light is wanted', Rule::OWN),
+            new Rule('no-power', 'place', 'a place with lights has power', Rule::OWN),
             new Rule(
                 'keyed',
                 'place',
-                'lights do not hang on an outlet that is live with the key only',
+                'lights are not fed from an outlet that is live with the key only',
                 Rule::PRACTICE,
             ),
-            new Rule('damp-outlet', 'place', 'mains in a damp place is told as such', Rule::PRACTICE),
-            new Rule('untraced', 'place', 'every leg that is there is traced before it is used', Rule::PRACTICE),
+            new Rule('damp-outlet', 'place', 'mains in a damp place is flagged', Rule::PRACTICE),
+            new Rule('untraced', 'place', 'every existing leg is traced before it is used', Rule::PRACTICE),
             new Rule('broken', 'place', 'no leg with a broken core is counted on', Rule::OWN),
             new Rule('joined', 'place', 'no two legs are joined on the way', Rule::OWN),
             new Rule('loose-end', 'place', 'it is known where a leg ends', Rule::OWN),
@@ -49,7 +49,7 @@ final readonly class PowerFindings
                 code: 'no-power',
                 severity: Severity::Open,
                 title: "Where is power in {$place->name}?",
-                detail: 'Write an outlet, a spur, a battery or a leg that comes from one, such as “outlet P1 dais, circuit C2”.',
+                detail: 'Type an outlet, a spur, a battery or a leg from one, such as “outlet P1 dais, circuit C2”.',
                 place: new Place('survey', $place->id),
             );
         }
@@ -59,7 +59,7 @@ final readonly class PowerFindings
                     code: 'keyed',
                     severity: Severity::Watch,
                     title: "{$outlet->spot->name} is live with the key only",
-                    detail: 'What hangs on it loses its power when the key is turned: hubs fall off, and a controller takes its power-on state each time.',
+                    detail: 'Its loads lose power when the key is turned: hubs drop out, and a controller starts at its power-on state each time.',
                     place: new Place('survey', "{$place->id}:{$outlet->spot->word->line}"),
                     source: 'common practice, no source',
                 );
@@ -80,7 +80,7 @@ final readonly class PowerFindings
         return $findings;
     }
 
-    /** Whether every supply of a run stands in another place. */
+    /** Whether every supply of a run is in another place. */
     private static function fedFromElsewhere(Plan $plan, Run $run): bool
     {
         $supplies = array_map(
@@ -103,7 +103,7 @@ final readonly class PowerFindings
                 code: 'untraced',
                 severity: Severity::Open,
                 title: count($untraced) === 1 ? "Leg {$names} is not traced" : "Legs {$names} are not traced",
-                detail: 'Disconnect every leg, prove it dead, then trace: which is which decides what may carry the light.',
+                detail: 'Disconnect every leg, prove it dead, then trace it before you use it for light.',
                 place: new Place('survey', "{$place->id}:trace"),
                 source: 'common practice, no source',
             );
@@ -120,7 +120,7 @@ final readonly class PowerFindings
                     code: 'broken',
                     severity: Severity::Watch,
                     title: $title,
-                    detail: 'It carries nothing until it is mended or replaced.',
+                    detail: 'Do not use it until it is repaired or replaced.',
                     place: $at,
                 );
             }
@@ -129,7 +129,7 @@ final readonly class PowerFindings
                     code: 'joined',
                     severity: Severity::Watch,
                     title: "Legs {$leg->name} and {$leg->joined} are joined on the way",
-                    detail: 'There is a box between them that nobody has seen. Find and part it before either is used.',
+                    detail: 'A hidden box connects them. Find it and separate them before you use either.',
                     place: $at,
                 );
             }
@@ -137,8 +137,8 @@ final readonly class PowerFindings
                 $findings[] = new Finding(
                     code: 'loose-end',
                     severity: Severity::Open,
-                    title: "Leg {$leg->name} ends somewhere",
-                    detail: 'Nobody knows where. Write its far end in place of the “?” once it is found.',
+                    title: "Leg {$leg->name}: far end unknown",
+                    detail: 'Its far end is unknown. Replace the “?” in the notes once it is found.',
                     place: $at,
                 );
             }

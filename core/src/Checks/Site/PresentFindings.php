@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Site;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Control\Sound;
 use EmberDusk\Plan\Place as Room;
@@ -16,30 +16,25 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What is there already: what becomes of it, what the client's hub knows, what could be extended, what is kept for later. */
+/** Existing installation: lights to remove or keep, the client's hub, spare capacity, reserves. */
 final readonly class PresentFindings implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('now-open', 'place', 'it is known whether what lights a place now is taken out', Rule::OWN),
+            new Rule('now-open', 'place', 'it is decided whether existing lights are removed', Rule::OWN),
             new Rule(
                 'listed',
                 'place',
                 'no new light has the name of one that the client’s hub knows in its place',
                 Rule::PRACTICE,
             ),
-            new Rule(
-                'spare',
-                'place',
-                'channels and amps to spare there are looked at before more is bought',
-                Rule::PRACTICE,
-            ),
-            new Rule('later', 'place', 'a supply of the place has the amps that are kept for later', Rule::OWN),
+            new Rule('spare', 'place', 'spare channels and amps are used before more is bought', Rule::PRACTICE),
+            new Rule('later', 'place', 'a supply has the amps reserved for later', Rule::OWN),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->places as $place) {
@@ -70,13 +65,13 @@ final readonly class PresentFindings implements Check
             'now-open',
             $place,
             $present,
-            sprintf('%g %s: taken out, or do they stay?', $present->count, $present->what),
-            'Write “, take out” or “, stay” behind it: taking out is a step, and what stays lights beside the new.',
+            sprintf('%g %s: remove or keep?', $present->count, $present->what),
+            'Type “, take out” or “, stay” after it: removing is a step at Build, and lights that stay add to the new ones.',
         );
     }
 
     /** Whether the light of a run has a name that is heard as the one that is listed. */
-    private static function taken(Judged $job, Run $run, string $listed): bool
+    private static function taken(JudgedJob $job, Run $run, string $listed): bool
     {
         foreach ([$run->name(), $job->plan->lightName((string) $run->controller)] as $name) {
             if (Sound::same($name, $listed)) {
@@ -87,7 +82,7 @@ final readonly class PresentFindings implements Check
         return false;
     }
 
-    private static function listed(Judged $job, Room $place, Present $present): ?Finding
+    private static function listed(JudgedJob $job, Room $place, Present $present): ?Finding
     {
         $new = false;
         foreach ($job->plan->runs as $run) {
@@ -105,12 +100,12 @@ final readonly class PresentFindings implements Check
             'listed',
             $place,
             $present,
-            "The client’s hub knows “{$present->what}” here already",
+            "The client’s hub already has “{$present->what}” here",
             'Delete its entry before the search, or give the new light another name: two of one name both answer.',
         );
     }
 
-    private static function spare(Judged $job, Room $place, Present $present): ?Finding
+    private static function spare(JudgedJob $job, Room $place, Present $present): ?Finding
     {
         foreach ($job->plan->runs as $run) {
             $strip = $job->plan->strip($run->strip);
@@ -124,9 +119,9 @@ final readonly class PresentFindings implements Check
                     'spare',
                     $place,
                     $present,
-                    "{$run->name()} would fit on {$present->what}, which is there",
+                    "{$run->name()} fits on the existing {$present->what}",
                     sprintf(
-                        '%d channels and %g A are free, it asks for %d and %.2f A: one controller less to buy, ' .
+                        '%d channels and %g A are free, it needs %d and %.2f A: one controller less to buy, ' .
                             'if the volts and the lights that go together agree.',
                         $present->channels,
                         $present->count,
@@ -140,7 +135,7 @@ final readonly class PresentFindings implements Check
         return null;
     }
 
-    private static function later(Judged $job, Room $place, Present $present): ?Finding
+    private static function later(JudgedJob $job, Room $place, Present $present): ?Finding
     {
         $most = null;
         foreach ($job->plan->runs as $run) {
@@ -159,8 +154,8 @@ final readonly class PresentFindings implements Check
         return new Finding(
             code: 'later',
             severity: Severity::Watch,
-            title: sprintf('%g A are kept for later, %.2f A are left', $present->count, max(0.0, $most)),
-            detail: 'Take a larger supply now, or lay a spare core and leave room beside it: ' . $present->what,
+            title: sprintf('%g A reserved for later, %.2f A left', $present->count, max(0.0, $most)),
+            detail: 'Choose a larger supply now, or lay a spare core and leave room for another: ' . $present->what,
             place: self::at($place, $present),
             number: $most,
             limit: $present->count,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Site;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Protection\Touch;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
@@ -26,30 +26,30 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What the survey leaves open or what speaks against what was found: damp, mounting, legs, boxes, power, radio channels. */
+/** Open questions and problems of the survey: damp, mounting, legs, boxes, power, radio channels. */
 final readonly class SiteFindings implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('damp', 'place', 'it is known whether a place is dry or damp', 'IEC 60364-4-41, from memory'),
+            new Rule('damp', 'place', 'each place is marked dry or damp', 'IEC 60364-4-41, from memory'),
             new Rule('mounting', 'run', 'it is known how a run is mounted', Rule::OWN),
-            new Rule('damp-run', 'run', 'no open strip lies bare in a damp place', Rule::PRACTICE),
-            new Rule('run-unmeasured', 'run', 'what is described is measured too', Rule::OWN),
-            new Rule('sealed-box', 'place', 'a box that a supply may stand in has air', Rule::PRACTICE),
+            new Rule('damp-run', 'run', 'no open strip is bare in a damp place', Rule::PRACTICE),
+            new Rule('run-unmeasured', 'run', 'described lengths are measured', Rule::OWN),
+            new Rule('sealed-box', 'place', 'a box with a supply has ventilation', Rule::PRACTICE),
             new Rule('box-open', 'place', 'size, air and access of a box are known', Rule::OWN),
             ...PowerFindings::rules(),
             ...BankFindings::rules(),
             new Rule(
                 'channel',
                 'place',
-                'Zigbee channels lie outside the Wi-Fi that is there',
+                'Zigbee channels are clear of the Wi-Fi on site',
                 'IEEE 802.15.4 and IEEE 802.11, from memory',
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return self::of($job->state);
     }
@@ -97,7 +97,7 @@ final readonly class SiteFindings implements Check
                 code: 'damp',
                 severity: Severity::Open,
                 title: "Is {$place->name} dry or damp?",
-                detail: 'It decides what may be touched and what must be sealed.',
+                detail: 'It decides the touch voltage limit and the sealing.',
                 place: new Place('survey', $place->id),
                 source: sprintf(
                     'IEC 60364-4-41 (from memory): %g V d.c. dry, %g V damp',
@@ -142,7 +142,7 @@ final readonly class SiteFindings implements Check
                     code: 'damp-run',
                     severity: Severity::Watch,
                     title: "{$run->name()} is bare in a damp place",
-                    detail: 'Water on pads lets the copper rot. Put it into a gasketed profile or take a splash-proof strip.',
+                    detail: 'Water on pads corrodes the copper. Use a gasketed profile or a splash-proof strip.',
                     place: new Place('survey', "{$run->place}:run:{$run->word}"),
                     source: 'common practice, no source',
                     fixes: [new Fix('Into a profile', NoteRun::payload(run: $id, word: 'profile', on: true))],
@@ -154,7 +154,7 @@ final readonly class SiteFindings implements Check
                 code: 'run-unmeasured',
                 severity: Severity::Open,
                 title: ucfirst($word) . ' is described but not measured',
-                detail: 'Write its word behind the wall that it follows, such as “5.20 ' . $word . '”.',
+                detail: 'Add its name to the wall that it follows, such as “5.20 ' . $word . '”.',
                 place: new Place(
                     'survey',
                     array_key_first($runs) === null ? '' : reset($runs)->place . ':' . $note->span->line,
@@ -171,7 +171,7 @@ final readonly class SiteFindings implements Check
         $findings = [];
         foreach ($site->boxes as $box) {
             $at = new Place('survey', "{$place->id}:{$box->spot->word->line}");
-            // A supply that stands in it is judged by its own figure.
+            // A supply in it is judged by its own rating.
             $held = array_filter(
                 $plan->supplies,
                 static fn(Device $d): bool => $d->stands?->place === $place->id &&
@@ -181,7 +181,7 @@ final readonly class SiteFindings implements Check
                 $findings[] = new Finding(
                     code: 'sealed-box',
                     severity: Severity::Watch,
-                    title: "{$box->spot->name} has no air",
+                    title: "{$box->spot->name} has no ventilation",
                     detail: 'A supply in a sealed box gets hot and derates. Vent it, or put the supply elsewhere.',
                     place: $at,
                     source: 'common practice, no source',
@@ -199,7 +199,7 @@ final readonly class SiteFindings implements Check
                     code: 'box-open',
                     severity: Severity::Open,
                     title: "{$box->spot->name} lacks " . implode(', ', $missing),
-                    detail: 'It decides what can hide there.',
+                    detail: 'It decides what kit fits there.',
                     place: $at,
                 );
             }
@@ -235,7 +235,7 @@ final readonly class SiteFindings implements Check
                 $findings[] = new Finding(
                     code: 'channel',
                     severity: Severity::Watch,
-                    title: "Zigbee channel {$radio->channel} lies inside Wi-Fi channel " . implode(' and ', $over),
+                    title: "Zigbee channel {$radio->channel} overlaps Wi-Fi channel " . implode(' and ', $over),
                     detail: sprintf(
                         '%d MHz is less than 11 MHz from %d MHz. %s',
                         Channels::zigbee($radio->channel),
@@ -244,7 +244,7 @@ final readonly class SiteFindings implements Check
                             ? 'No Zigbee channel is free of the Wi-Fi here.'
                             : 'Free of the Wi-Fi here: ' .
                                 implode(', ', array_slice($free, 0, 4)) .
-                                '. A hub that moves takes its lights along only if its app says so.',
+                                '. A hub that changes channel keeps its lights only if its app says so.',
                     ),
                     place: new Place('survey', $place),
                     number: $radio->channel,

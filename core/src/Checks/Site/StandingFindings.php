@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Site;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\BoxRoom;
 use EmberDusk\Plan\Changes\Wires\PlaceDevice;
@@ -18,14 +18,14 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What speaks against where units stand: a box that is gone or too small, no mains for a supply. */
+/** Problems of unit positions: a box that is gone or too small, no mains for a supply. */
 final readonly class StandingFindings implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('stands-lost', 'place', 'what stands somewhere stands at what the notes still have', Rule::OWN),
-            new Rule('mains-reach', 'supply', 'a supply stands in a place that has mains', Rule::PRACTICE),
+            new Rule('stands-lost', 'place', 'every position still exists in the notes', Rule::OWN),
+            new Rule('mains-reach', 'supply', 'a supply is in a place with mains', Rule::PRACTICE),
             new Rule(
                 'box-full',
                 'place',
@@ -35,7 +35,7 @@ final readonly class StandingFindings implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $plan = $job->plan;
         $findings = self::boxes($plan);
@@ -69,14 +69,14 @@ final readonly class StandingFindings implements Check
                     title: "{$name} stands at {$stands->words(
                         $plan->terms->length,
                     )}, which {$place->name} does not have",
-                    detail: 'The notes were changed since. Place it anew, or write the box, outlet or wall back into them.',
+                    detail: 'The notes were changed since. Place it again, or restore the box, outlet or wall in the notes.',
                     place: new Place('survey', $place->id),
-                    fixes: [new Fix("{$name} stands nowhere yet", PlaceDevice::payload($device->id, null))],
+                    fixes: [new Fix("Remove the position of {$name}", PlaceDevice::payload($device->id, null))],
                 ),
             ];
         }
         $mains = MainsWay::of($plan, $device);
-        // Where there is a battery and no mains, the run says what its supply must be.
+        // In a place with a battery and no mains, the run states its supply.
         if ($mains === null || $mains->there || $mains->outlet !== null || $sheet->site->batteries !== []) {
             return [];
         }
@@ -86,7 +86,7 @@ final readonly class StandingFindings implements Check
                 code: 'mains-reach',
                 severity: Severity::Stop,
                 title: "{$name} needs mains, and {$place->name} has none",
-                detail: 'Write the outlet or spur that is there into the notes, place the supply where mains is, ' .
+                detail: 'Add the existing outlet or spur to the notes, place the supply where mains is, ' .
                     'or feed this place from a battery. Mains is for a licensed person.',
                 place: new Place('survey', $place->id),
                 source: Rule::PRACTICE,
@@ -116,7 +116,7 @@ final readonly class StandingFindings implements Check
                     severity: Severity::Watch,
                     title: $title,
                     detail: sprintf(
-                        '%s stand in it and take %.0f %% of its room; %.0f %% is for air, bends and joints. Place one elsewhere, or take a larger box.',
+                        '%s take %.0f %% of its room; %.0f %% is for air, bends and joints. Place one elsewhere, or choose a larger box.',
                         strtoupper(implode(', ', array_keys($room->units))),
                         100 * ($share ?? 0.0),
                         100 * (1 - BoxRoom::FULL),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Site;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
@@ -18,20 +18,20 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** What the tape notes leave open: lines that cannot be read, places that are not measured, runs that are gone from them. */
+/** Open points of the tape notes: lines that are not understood, places without measurements, runs that are gone. */
 final readonly class SurveyFindings implements Check
 {
     public function rules(): array
     {
         return [
-            new Rule('slip', 'place', 'every line of the tape notes can be read', Rule::OWN),
+            new Rule('slip', 'place', 'every line of the tape notes is understood', Rule::OWN),
             new Rule('run-lost', 'run', 'every run of the plan is in the notes', Rule::OWN),
             new Rule('no-notes', 'place', 'every place is measured', Rule::OWN),
-            new Rule('said', 'place', 'lengths are measured, not only said', Rule::OWN),
+            new Rule('said', 'place', 'lengths are measured, not only stated', Rule::OWN),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return self::of($job->state);
     }
@@ -50,9 +50,9 @@ final readonly class SurveyFindings implements Check
                 $findings[] = new Finding(
                     code: 'said',
                     severity: Severity::Open,
-                    title: "{$place->name}: lengths are as somebody said them",
-                    detail: 'Enough to choose and to plan. Measure before anything is ordered or cut: type what the ' .
-                        'tape says in its place, and take the line “said” out. What was decided stays.',
+                    title: "{$place->name}: lengths are not measured",
+                    detail: 'Good enough to plan. Measure before you order or cut: type the measured length ' .
+                        'instead, and remove the line “said”. Decisions stay.',
                     place: new Place('survey', $id),
                 );
             }
@@ -61,7 +61,7 @@ final readonly class SurveyFindings implements Check
                 if ($slip->instead !== null) {
                     $fixes = [
                         new Fix(
-                            "Write {$slip->instead}",
+                            "Type {$slip->instead}",
                             ReviseNotes::payload(place: $id, text: TapeText::mended($place->notes, $slip)),
                         ),
                     ];
@@ -69,7 +69,7 @@ final readonly class SurveyFindings implements Check
                 $findings[] = new Finding(
                     code: 'slip',
                     severity: Severity::Stop,
-                    title: "Line {$slip->line} cannot be read",
+                    title: "Line {$slip->line} is not understood",
                     detail: $slip->message,
                     place: new Place('survey', "{$id}:{$slip->line}"),
                     fixes: $fixes,
@@ -108,7 +108,7 @@ final readonly class SurveyFindings implements Check
                     severity: Severity::Open,
                     title: "{$r->name()} is no longer in the notes",
                     detail: sprintf(
-                        'Its %.2f m, kit and feeds are kept. Write its word on a leg again, or drop it.',
+                        'Its %.2f m, kit and feeds are kept. Type its name on a wall again, or delete it.',
                         $r->length(),
                     ),
                     place: new Place('survey', $place),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Solver;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\NoSolution;
@@ -29,7 +29,7 @@ final readonly class Solved implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $islands = [];
         foreach ($job->state->results as $id => $refusal) {
@@ -47,8 +47,8 @@ final readonly class Solved implements Check
         return array_values(array_map(static fn(array $of): Finding => self::finding($job, $of), $islands));
     }
 
-    /** @param  non-empty-list<array{string, NoSolution}>  $of  what hangs on the island */
-    private static function finding(Judged $job, array $of): Finding
+    /** @param  non-empty-list<array{string, NoSolution}>  $of  what depends on the island */
+    private static function finding(JudgedJob $job, array $of): Finding
     {
         $fixtures = array_values(
             array_filter(array_column($of, 0), static fn(string $id): bool => isset($job->plan->fixtures[$id])),
@@ -70,7 +70,7 @@ final readonly class Solved implements Check
     }
 
     /** @param  list<string>  $ids  runs and fittings */
-    private static function overloaded(Judged $job, array $ids): ?string
+    private static function overloaded(JudgedJob $job, array $ids): ?string
     {
         foreach ($ids as $id) {
             if (isset($job->plan->runs[$id])) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Supply;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Block;
 use EmberDusk\Plan\Device;
@@ -28,7 +28,7 @@ final readonly class BankLoads implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->supplies as $id => $unit) {
@@ -42,7 +42,7 @@ final readonly class BankLoads implements Check
     }
 
     /** @return list<Finding> */
-    private static function amps(Judged $job, Device $unit): array
+    private static function amps(JudgedJob $job, Device $unit): array
     {
         $bank = $job->plan->supply($unit->id);
         $amps = round($job->bankAmps($unit->id), 4);
@@ -74,7 +74,7 @@ final readonly class BankLoads implements Check
     }
 
     /** @return list<Finding> */
-    private static function cells(Judged $job, Device $unit, Block $block): array
+    private static function cells(JudgedJob $job, Device $unit, Block $block): array
     {
         if ($block->lead || $unit->series < 2 || $block->protected) {
             return [];
@@ -90,7 +90,7 @@ final readonly class BankLoads implements Check
                     $unit->series,
                 ),
                 detail: 'The weakest cell is charged too far or emptied too deep; it can catch fire. ' .
-                    'Use a pack with a protection board that watches each cell.',
+                    'Use a pack with a protection board that monitors each cell.',
                 place: $job->placeOf($unit->id),
                 number: (float) $unit->series,
                 limit: 1.0,

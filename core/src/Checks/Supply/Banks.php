@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Supply;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\BankDraw;
 use EmberDusk\Kit\Block;
@@ -26,11 +26,11 @@ final readonly class Banks implements Check
     public function rules(): array
     {
         return [
-            new Rule('no-bank', 'supply', 'a converter hangs on a bank', Rule::OWN),
+            new Rule('no-bank', 'supply', 'a converter is connected to a bank', Rule::OWN),
             new Rule(
                 'converter-input',
                 'supply',
-                'what arrives at a converter, the bank empty and on charge, lies in its input range',
+                'the volts at a converter are in its input range, with the bank empty and on charge',
                 Rule::LEAFLET,
             ),
             new Rule(
@@ -39,12 +39,12 @@ final readonly class Banks implements Check
                 'a converter gives at least its least load, in every scene that lights it',
                 Rule::LEAFLET,
             ),
-            new Rule('bank-tapped', 'supply', 'what hangs on a bank hangs on all its blocks', Rule::PRACTICE),
-            new Rule('bank-other', 'supply', 'a bank is of blocks of the volts that were surveyed', Rule::PRACTICE),
+            new Rule('bank-tapped', 'supply', 'loads on a bank are connected across all its blocks', Rule::PRACTICE),
+            new Rule('bank-other', 'supply', 'a bank has blocks of the surveyed volts', Rule::PRACTICE),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->supplies as $id => $unit) {
@@ -62,7 +62,7 @@ final readonly class Banks implements Check
     }
 
     /** @return list<Finding> */
-    private static function converter(Judged $job, Device $unit, Converter $converter): array
+    private static function converter(JudgedJob $job, Device $unit, Converter $converter): array
     {
         $name = strtoupper($unit->id);
         $bank = $job->plan->supply($unit->bank);
@@ -71,7 +71,7 @@ final readonly class Banks implements Check
                 new Finding(
                     code: 'no-bank',
                     severity: Severity::Open,
-                    title: "{$name}, a converter, hangs on no bank yet",
+                    title: "{$name}, a converter, is not connected to a bank",
                     detail: sprintf(
                         'Choose the blocks of its bank at Kit: it takes %g to %g V.',
                         $converter->inputLeast,
@@ -87,7 +87,7 @@ final readonly class Banks implements Check
     }
 
     /** @return list<Finding> */
-    private static function input(Judged $job, Device $unit, Converter $converter, Supply $bank): array
+    private static function input(JudgedJob $job, Device $unit, Converter $converter, Supply $bank): array
     {
         $draw = BankDraw::of($job->plan, $unit->id, $job->supply($unit->id)->watts());
         $empty = $bank->lowest ?? $bank->emf;
@@ -109,7 +109,7 @@ final readonly class Banks implements Check
 
         if ($over) {
             $title = sprintf(
-                '%s is charged at %.1f V, above what the converter takes',
+                '%s is charged at %.1f V, above the converter’s input range',
                 strtoupper((string) $unit->bank),
                 $high,
             );
@@ -143,7 +143,7 @@ final readonly class Banks implements Check
     }
 
     /** @return list<Finding> */
-    private static function least(Judged $job, Device $unit, Converter $converter): array
+    private static function least(JudgedJob $job, Device $unit, Converter $converter): array
     {
         $least = $job->leastAmps($unit->id);
         if ($least === null || $least >= $converter->leastAmps) {
@@ -169,7 +169,7 @@ final readonly class Banks implements Check
             new Finding(
                 code: 'converter-least',
                 severity: Severity::Stop,
-                title: sprintf('%s gives %.2f A, less than it needs to hold its volts', strtoupper($unit->id), $least),
+                title: sprintf('%s delivers %.2f A, less than its minimum load', strtoupper($unit->id), $least),
                 detail: sprintf(
                     '%s regulates from %g A on: below that its volts rise and harm the strip. Take one without a least ' .
                         'load, or add a load that is always on.',
@@ -186,7 +186,7 @@ final readonly class Banks implements Check
     }
 
     /** @return list<Finding> */
-    private static function other(Judged $job, Device $unit, Block $block): array
+    private static function other(JudgedJob $job, Device $unit, Block $block): array
     {
         $place = $unit->stands->place ?? (self::run($job, $unit->id)->place ?? '');
         $batteries = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site->batteries;
@@ -215,8 +215,8 @@ final readonly class Banks implements Check
         ];
     }
 
-    /** @return list<Finding> where fewer blocks are taken than the bank has; what the notes want of it is told at Survey */
-    private static function tapped(Judged $job, Device $unit, Block $block): array
+    /** @return list<Finding> where fewer blocks are used than the bank has; the volts wanted in the notes are reported at Survey */
+    private static function tapped(JudgedJob $job, Device $unit, Block $block): array
     {
         foreach (
             TapeNotes::read($job->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->batteries
@@ -252,8 +252,8 @@ final readonly class Banks implements Check
         return [];
     }
 
-    /** The first run that hangs on a unit. */
-    private static function run(Judged $job, string $unit): ?Run
+    /** The first run that depends on a unit. */
+    private static function run(JudgedJob $job, string $unit): ?Run
     {
         foreach ($job->plan->runs as $run) {
             if (in_array($unit, $job->plan->unitsOf($run), true)) {

@@ -18,7 +18,7 @@ final readonly class Cap extends RunCheck
 {
     public function rules(): array
     {
-        return [new Rule('cap', 'run', 'a limit that a supply counts on is set and checked', Rule::PRACTICE)];
+        return [new Rule('cap', 'run', 'a limit that a supply is sized for is set and checked', Rule::PRACTICE)];
     }
 
     protected function run(JudgedRun $case): array
@@ -39,8 +39,7 @@ final readonly class Cap extends RunCheck
                     100 * $run->cap,
                 ),
                 detail: sprintf(
-                    '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, bring ' .
-                        'everything to white and read the supply: on average at most %.1f A.',
+                    '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, set all to white and measure the supply: on average at most %.1f A.',
                     $case->device($run->supply),
                     100 * $run->cap,
                     $amps,

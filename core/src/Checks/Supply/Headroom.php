@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Supply;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\SupplyLoad;
@@ -31,14 +31,14 @@ final readonly class Headroom implements Check
             new Rule(
                 'headroom',
                 'supply',
-                'a supply leaves the job’s share of its rating unused: 100 W needs 125 W',
+                'a supply keeps the job’s headroom: 100 W needs 125 W',
                 Rule::PRACTICE,
                 binds: 'headroom',
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach (array_keys($job->plan->supplies) as $id) {
@@ -62,7 +62,7 @@ final readonly class Headroom implements Check
         return round($watts / $supply->ratedWatts(), 4) <= round($plan->limits->usable(), 4);
     }
 
-    private static function finding(Judged $job, SupplyLoad $load, Supply $supply): Finding
+    private static function finding(JudgedJob $job, SupplyLoad $load, Supply $supply): Finding
     {
         $plan = $job->plan;
         $asks = $plan->limits->rating($load->watts());
@@ -83,9 +83,9 @@ final readonly class Headroom implements Check
         return new Finding(
             code: 'headroom',
             severity: $load->share() > 1 + 1e-9 ? Severity::Stop : Severity::Watch,
-            title: sprintf('%s loaded to %.0f %%', strtoupper($load->id), 100 * $load->share()),
+            title: sprintf('%s load %.0f %%', strtoupper($load->id), 100 * $load->share()),
             detail: sprintf(
-                '%.1f W of %.1f W with %s. %.0f %% headroom asks for %.0f W.%s',
+                '%.1f W of %.1f W with %s. %.0f %% headroom needs %.0f W.%s',
                 $load->watts(),
                 $supply->ratedWatts(),
                 self::under($runs, $only),
@@ -118,21 +118,21 @@ final readonly class Headroom implements Check
     /**
      * With which limits it gives that.
      *
-     * @param  list<JudgedRun>  $runs  that hang on it
+     * @param  list<JudgedRun>  $runs  that depend on it
      */
     private static function under(array $runs, ?JudgedRun $only): string
     {
         $capped = array_filter($runs, static fn(JudgedRun $r): bool => $r->run->cap < 1);
 
         return match (true) {
-            $capped === [] => 'everything full',
+            $capped === [] => 'all at full',
             $only !== null => sprintf('the limit of %.0f %% set', 100 * $only->run->cap),
             default => 'the limits set',
         };
     }
 
-    /** @param  list<JudgedRun>  $runs  that hang on it */
-    private static function place(Judged $job, string $supply, array $runs): Place
+    /** @param  list<JudgedRun>  $runs  that depend on it */
+    private static function place(JudgedJob $job, string $supply, array $runs): Place
     {
         if ($runs !== []) {
             return new Place('kit', $runs[0]->run->id);
@@ -146,7 +146,7 @@ final readonly class Headroom implements Check
         return new Place('kit');
     }
 
-    /** @return list<Fix> the second school: a limit in the controller, in whole twentieths, that the supply carries with its headroom */
+    /** @return list<Fix> second method: a limit in the controller, in steps of 5 %, that keeps the supply's headroom */
     private static function limit(JudgedRun $case, Supply $supply): array
     {
         $cap = floor((20 * $supply->ratedWatts() * $case->plan->limits->usable()) / $case->watts() + 1e-9) / 20;

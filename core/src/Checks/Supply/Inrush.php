@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Supply;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Device;
@@ -31,7 +31,7 @@ final readonly class Inrush implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $circuits = [];
         foreach ($job->plan->supplies as $id => $unit) {
@@ -54,7 +54,7 @@ final readonly class Inrush implements Check
                         self::TRIPS,
                     ),
                     detail: 'Counted for a 16 A breaker of type C. Divide the supplies between circuits or switch ' .
-                        'them on one after the other. A licensed person decides about the breaker.',
+                        'them on in turn. A licensed person decides about the breaker.',
                     place: $job->placeOf((string) array_key_first($amps)),
                     number: $sum,
                     limit: self::TRIPS,
@@ -67,7 +67,7 @@ final readonly class Inrush implements Check
     }
 
     /** Name of the mains circuit of a unit: that of its outlet, else its place. */
-    private static function circuit(Judged $job, Device $unit): string
+    private static function circuit(JudgedJob $job, Device $unit): string
     {
         $place = $unit->stands->place ?? ($job->plan->runs[$job->placeOf($unit->id)->id]->place ?? '');
         foreach (TapeNotes::read($job->plan->places[$place]->notes ?? '')->site->outlets as $outlet) {
@@ -76,7 +76,7 @@ final readonly class Inrush implements Check
             }
         }
 
-        // Where nobody has said where it stands it may be on any circuit.
+        // Without a known position it may be on any circuit.
         return $place === '' ? "unit {$unit->id}" : "place {$place}";
     }
 }

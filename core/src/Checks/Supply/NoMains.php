@@ -14,19 +14,12 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Where there are batteries and no mains, the supply is a converter on the bank, or the bank (common practice, no source). */
+/** In a place with batteries and no mains, the supply is a converter on the bank, or the bank (common practice, no source). */
 final readonly class NoMains extends RunCheck
 {
     public function rules(): array
     {
-        return [
-            new Rule(
-                'no-mains',
-                'supply',
-                'a mains supply is not chosen where there is only a battery',
-                Rule::PRACTICE,
-            ),
-        ];
+        return [new Rule('no-mains', 'supply', 'no mains supply in a place with only a battery', Rule::PRACTICE)];
     }
 
     protected function run(JudgedRun $case): array
@@ -47,8 +40,8 @@ final readonly class NoMains extends RunCheck
             new Finding(
                 code: 'no-mains',
                 severity: Severity::Watch,
-                title: "{$case->run->name()}: there is no mains here, the supply must be a converter on the bank",
-                detail: 'A strip straight on a bank takes far more while it charges, 14.4 V instead of 12: a regulator holds it.',
+                title: "{$case->run->name()}: no mains here, use a converter on the bank",
+                detail: 'A strip straight on a bank draws far more while it charges, at 14.4 V instead of 12 V: use a regulator.',
                 place: new Place('kit', $case->run->id),
                 source: Rule::PRACTICE,
             ),

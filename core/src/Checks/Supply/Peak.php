@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Supply;
 
 use EmberDusk\Checks\Check;
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
@@ -29,7 +29,7 @@ final readonly class Peak implements Check
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->runs() as $case) {
@@ -47,7 +47,7 @@ final readonly class Peak implements Check
             $findings[$id] = new Finding(
                 code: 'peak',
                 severity: Severity::Watch,
-                title: sprintf('The peak of %s stays at %.1f A', strtoupper($id), $peak),
+                title: sprintf('%s peak %.1f A', strtoupper($id), $peak),
                 detail: sprintf(
                     'Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. ' .
                         'A limit by amps, or a supply for everything at full, is safer.',

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Supply;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
@@ -35,19 +35,19 @@ final readonly class SupplyVolts extends RunCheck
             new Rule(
                 'cell-dim',
                 'supply',
-                'pixels on a cell of fewer volts than theirs are dim, and dimmer as it empties',
+                'pixels on a cell below their nominal volts are dim, and dimmer as it empties',
                 Rule::PRACTICE,
             ),
         ];
     }
 
-    public function check(Judged $job): array
+    public function check(JudgedJob $job): array
     {
         return [...parent::check($job), ...self::modules($job)];
     }
 
     /** @return list<Finding> about modules that the client rearranges, on a supply of other volts */
-    private static function modules(Judged $job): array
+    private static function modules(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->items as $id => $item) {
@@ -121,7 +121,7 @@ final readonly class SupplyVolts extends RunCheck
                 $supply->charging ?? 0.0,
             ),
             detail: sprintf(
-                'A %g V strip on a single cell%s. Its charger ends a charge by itself; never solder to the cell.',
+                'A %g V strip on a single cell%s. Its charger must stop by itself; never solder to the cell.',
                 $strip->volts,
                 $case->result === null
                     ? ''

@@ -17,12 +17,12 @@ use EmberDusk\Values\Severity;
 /** On a battery resistor-limited strip takes far more on charge than its label says; a regulator holds the volts (docs/model.md 4). */
 final readonly class Swing extends RunCheck
 {
-    /** Times the nominal light that a strip stands for good (common practice, no source). */
+    /** Factor on the nominal light that a strip endures continuously (common practice, no source). */
     private const MOST = 1.15;
 
     public function rules(): array
     {
-        return [new Rule('swing', 'run', 'on charge a strip takes no more than 1.15 of its label', Rule::PRACTICE)];
+        return [new Rule('swing', 'run', 'on charge a strip draws at most 1.15 times its label', Rule::PRACTICE)];
     }
 
     protected function run(JudgedRun $case): array
@@ -58,9 +58,9 @@ final readonly class Swing extends RunCheck
             new Finding(
                 code: 'swing',
                 severity: Severity::Watch,
-                title: sprintf('%s takes %.0f %% on charge', $case->run->name(), 100 * $most),
+                title: sprintf('%s draws %.0f %% on charge', $case->run->name(), 100 * $most),
                 detail: sprintf(
-                    '%.1f V empty, %.1f V nominal, %.1f V on charge: the strip runs hot and ages. A regulator holds %g V.',
+                    '%.1f V empty, %.1f V nominal, %.1f V on charge: the strip runs hot and ages. Use a regulator for %g V.',
                     $supply->lowest ?? $named,
                     $supply->emf,
                     $supply->charging ?? $named,

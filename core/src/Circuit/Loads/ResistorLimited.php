@@ -15,7 +15,7 @@ final readonly class ResistorLimited implements Load
     /** Saturation current of the diode, amps. */
     private const I0 = 1e-12;
 
-    /** Slope below nought volts, siemens. */
+    /** Slope below 0 V, siemens. */
     private const LEAK = 1e-12;
 
     /** kT/q at 27 °C, where the reference tool runs, volts. */
@@ -77,7 +77,7 @@ final readonly class ResistorLimited implements Load
                 $e = $rI0 * exp($w);
                 $step = ($e + $bend * $w - $drive) / ($e + $bend);
                 $w -= $step;
-                // Newton doubles the digits: what is left after such a step is below the last one.
+                // Newton doubles the digits: the rest after such a step is below the last one.
                 if (abs($step) < 1e-7) {
                     break;
                 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Solver;
 
-/** What ladders of two channels and more have alike: a row of differences a channel, its step, amps, slopes and residuals. */
+/** Common part of ladders with two channels and more: a row of differences per channel, its step, amps, slopes and residuals. */
 abstract class ChannelLadder extends Ladder
 {
     /** @var list<list<float>> by channel and group */

@@ -7,7 +7,7 @@ namespace EmberDusk\Circuit\Solver;
 use EmberDusk\Circuit\Point;
 use EmberDusk\Values\NoSolution;
 
-/** What is said where the branch that counts ends before fixtures have their power. */
+/** Message when the valid branch ends before fixtures reach their power. */
 final class Collapse
 {
     /**
@@ -22,7 +22,7 @@ final class Collapse
         return NoSolution::at(
             $points[0]->part,
             sprintf(
-                'Voltage collapse at %s: at %d %% of their power the cables cannot bring them what they ask for. ' .
+                'Voltage collapse at %s: at %d %% of their power the cables cannot supply them. ' .
                     'Thicker or shorter cable, more volts, or fewer fixtures.',
                 strtoupper($points[0]->part),
                 (int) floor(100 * $power),

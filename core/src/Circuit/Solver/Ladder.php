@@ -47,7 +47,7 @@ abstract class Ladder
     }
 
     /**
-     * Starts from D as it is at the two pads, straight in between.
+     * Starts from D at the two pads, linear in between.
      *
      * @param  list<float>  $start
      * @param  list<float>  $end
@@ -55,7 +55,7 @@ abstract class Ladder
     abstract public function begin(array $start, array $end): void;
 
     /**
-     * Loads and residuals at the present D moved by so much of the step.
+     * Loads and residuals at the present D moved by that much of the step.
      *
      * @param  list<float>  $start  D at the pad before, moved likewise
      * @param  list<float>  $end

@@ -39,7 +39,7 @@ final class Newton
     /** Share of their power that fixtures take now. */
     private float $power = 0.0;
 
-    /** Of the last step, as it was taken. */
+    /** Of the last step taken. */
     private float $part = 1.0;
 
     /** @var list<Ladder> */
@@ -55,7 +55,7 @@ final class Newton
     /** @var array<int, float> */
     private array $step;
 
-    /** @var array<int, float> amps out of each hub into what hangs on it, at the moved volts */
+    /** @var array<int, float> amps out of each hub into what depends on it, at the moved volts */
     private array $out = [];
 
     private function __construct(private readonly Network $network)
@@ -90,8 +90,7 @@ final class Newton
     }
 
     /**
-     * Constant power is raised from nothing in steps, each halved while it fails: what is reached so lies on the branch that
-     * counts. Where it folds no step is small enough.
+     * Constant power is raised from 0 in steps, each halved on failure: this stays on the valid branch. Beyond its fold no step is small enough.
      *
      * @throws Refusal
      */
@@ -166,7 +165,7 @@ final class Newton
         );
     }
 
-    /** What the next step would be: near the solution whole steps shrink by the square. INF while that does not show yet. */
+    /** Predicted size of the next step: near the solution whole steps shrink quadratically. INF until that shows. */
     private function next(float $before, float $move): float
     {
         $shrinks = $this->part === 1.0 && $move < min(self::CLOSE[0], self::CLOSE[1] * $before);
@@ -187,8 +186,8 @@ final class Newton
             $this->stamps->conductance($r->from, $r->to, 1 / $r->ohms);
         }
         foreach ($this->network->sources as $source) {
-            // Deep in its limit a supply holds no volts, and pixels above theirs hold none either: a trace of slope keeps
-            // the direction downhill. Residuals are exact, so what is found is not touched by it.
+            // Deep in its limit a supply does not hold its volts, and pixels above theirs do not either: a small slope keeps the direction downhill.
+            // Residuals are exact, so the solution is not affected.
             $this->stamps->conductance(
                 $source->plus,
                 $source->minus,
@@ -264,7 +263,7 @@ final class Newton
         return $most;
     }
 
-    /** Residual currents at the volts moved by so much of the step. */
+    /** Residual currents at the volts moved by that much of the step. */
     private function evaluate(float $part): void
     {
         $volts = $this->volts;

@@ -8,8 +8,8 @@ namespace EmberDusk\Circuit\Solver;
  * Eliminates the groups of a stretch of three or four channels: symmetric 4 x 4 blocks written out, because it is the
  * inner loop of colour strips.
  *
- * Y = a I + b 1 1^T lets a product with Y be a sum and a multiple, so only P = D^-1 and P C are dense. With three channels
- * the fourth is no part of the sums ($m is 0), has no load and stays at nought.
+ * Y = a I + b 1 1^T lets a product with Y be a sum and a multiple, so only P = D^-1 and P C are dense. With three channels the fourth is not in the
+ * sums ($m is 0), has no load and stays 0.
  */
 final readonly class QuadElimination
 {

@@ -6,7 +6,7 @@ namespace EmberDusk\Circuit\Solver;
 
 use EmberDusk\Circuit\Network;
 
-/** Puts what lies between nodes into the matrix of the hubs; node 0 has no row. */
+/** Adds the elements between nodes to the matrix of the hubs; node 0 has no row. */
 final readonly class Stamps
 {
     public function __construct(private SymmetricFactor $factor) {}

@@ -66,7 +66,7 @@ final class SymmetricFactor
      * @param  array<int, float>  $right  by node
      * @return array<int, float> by node
      *
-     * @throws Refusal when a node hangs on nothing
+     * @throws Refusal when a node not connected
      */
     public function solve(array $right): array
     {
@@ -74,7 +74,7 @@ final class SymmetricFactor
         foreach ($this->steps as [$node, $own, $others, $slots, $targets]) {
             $pivot = $v[$own];
             if (!($pivot > 0)) {
-                throw new NoSolution('Part of the circuit hangs on nothing: no current can be computed there.');
+                throw new NoSolution('Part of the circuit is not connected: its current cannot be calculated.');
             }
             $t = 0;
             $r = $right[$node];

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Belief;
 
 use Closure;
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Task;
 
 /**
- * What is to be believed of a run after its answers so far: worlds with nothing wrong, one miss, one fault, two faults, or something that is not
- * listed, each with its share. Each world is run over the answers; a world that has been mended goes on as one without that fault.
+ * Probabilities after the answers of a run: cases with no fault, one missed join, one fault, two faults, or an unlisted cause. Each case is
+ * simulated over the answers; a fixed case continues without its fault.
  *
  * Priors and likelihoods: docs/model.md 11, common practice, no source.
  */
@@ -54,7 +54,7 @@ final readonly class Belief
     /**
      * @param  array<string, Suspect>  $suspects  by key
      * @param  list<Evidence>  $evidence
-     * @param  Closure(Task): list<Suspect>  $of  all that can be wrong with a task
+     * @param  Closure(Task): list<Suspect>  $of possible faults of a task
      */
     public static function of(array $suspects, array $evidence, Closure $of): self
     {
@@ -96,7 +96,7 @@ final readonly class Belief
     }
 
     /**
-     * What each fault would show at each answered step.
+     * Expected observation of each fault at each answered step.
      *
      * @param  list<Evidence>  $evidence
      * @param  Closure(Task): list<Suspect>  $of
@@ -143,7 +143,7 @@ final readonly class Belief
 
                 continue;
             }
-            $foretold = Seen::YES;
+            $foretold = Observation::YES;
             foreach ($shows[$n] as $key => $shown) {
                 if (isset($world[$key])) {
                     $foretold = $shown;
@@ -151,13 +151,13 @@ final readonly class Belief
                 }
             }
             // A plain miss is missed once, and then no more.
-            if ($missed && $e->step?->opened !== '' && $e->seen !== Seen::YES) {
+            if ($missed && $e->step?->opened !== '' && $e->seen !== Observation::YES) {
                 $foretold = $e->seen;
                 $missed = false;
             }
             $likelihood *= match (true) {
                 $foretold === $e->seen => self::RIGHT,
-                $e->seen === Seen::SEVERAL, Seen::confusable($foretold, $e->seen) => self::CONFUSED,
+                $e->seen === Observation::SEVERAL, Observation::confusable($foretold, $e->seen) => self::CONFUSED,
                 default => self::WRONG,
             };
         }

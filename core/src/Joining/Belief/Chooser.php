@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Belief;
 
-/** Chooses what is looked at next. */
+/** Chooses the next cause to check. */
 interface Chooser
 {
-    /** @param  array<string, Suspect>  $suspects  those that may still be looked at, by key */
+    /** @param  array<string, Suspect>  $suspects suspects not yet checked, by key */
     public function next(Belief $belief, array $suspects): ?Suspect;
 }

@@ -7,12 +7,12 @@ namespace EmberDusk\Joining\Belief;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 
-/** One answer of a run: what was seen at a step, or whether something that was looked at was wrong. */
+/** One answer of a run: an observation at a step, or the result of checking a cause. */
 final readonly class Evidence
 {
     /**
      * @param  string  $mended  key of the suspect that was looked at; empty where a step was answered
-     * @param  bool  $wasSo  it was so, and has been put right
+     * @param  bool  $wasSo  it was so, and has been fixed
      */
     private function __construct(
         public ?Task $task,

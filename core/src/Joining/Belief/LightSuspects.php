@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Belief;
 
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Unit;
 
-/** What can be wrong with anything that drives a load, whatever its family. */
+/** Possible faults of any load driver, regardless of family. */
 final readonly class LightSuspects
 {
     /** @return list<Suspect> */
@@ -17,15 +17,23 @@ final readonly class LightSuspects
         $label = $unit->label();
         $single = $unit->kind === 'single';
         $shows = $single
-            ? [Suspect::LAMP => Seen::NOTHING, 'identify' => Seen::NOTHING, 'accept' => Seen::NOTHING]
-            : ['accept' => Seen::PART];
+            ? [
+                Suspect::LAMP => Observation::NOTHING,
+                'identify' => Observation::NOTHING,
+                'accept' => Observation::NOTHING,
+            ]
+            : ['accept' => Observation::PART];
         $suspects = [
             new Suspect(
                 code: 'dead',
                 device: $id,
-                shows: [Suspect::LAMP => Seen::NOTHING, 'identify' => Seen::NOTHING, 'accept' => Seen::NOTHING],
-                says: "{$label} does nothing at all: no power at its input, or it is broken",
-                check: "Read the volts at {$label}’s input. Right, and still nothing lights: put another unit in its place.",
+                shows: [
+                    Suspect::LAMP => Observation::NOTHING,
+                    'identify' => Observation::NOTHING,
+                    'accept' => Observation::NOTHING,
+                ],
+                says: "{$label} does not respond: no power at its input, or it is broken",
+                check: "Measure the volts at {$label}’s input. If they are right and still nothing lights, replace the unit.",
                 seconds: 60.0,
                 again: Suspect::DEVICES,
                 caution: $unit->source->off(),
@@ -35,7 +43,7 @@ final readonly class LightSuspects
                 device: $id,
                 shows: $shows,
                 says: "a lead between {$label} and its strip is loose",
-                check: "Pull gently at each lead of {$label}’s output. One that moves goes back in and is tightened.",
+                check: "Pull gently at each lead of {$label}’s output. Reseat and tighten any that moves.",
                 seconds: 30.0,
                 again: Suspect::STEP,
                 caution: $unit->source->off(),
@@ -43,9 +51,9 @@ final readonly class LightSuspects
             new Suspect(
                 code: 'supply-low',
                 device: $id,
-                shows: ['accept' => Seen::DIM],
+                shows: ['accept' => Observation::DIM],
                 says: "the supply of {$label} gives too few volts",
-                check: "Read the volts at the terminals of {$label}’s supply, loaded. Too low: set them right.",
+                check: "Measure the volts at the terminals of {$label}’s supply, under load. If they are too low, adjust the supply.",
                 seconds: 45.0,
                 again: Suspect::STEP,
                 caution: $unit->source->off(),
@@ -53,9 +61,9 @@ final readonly class LightSuspects
             new Suspect(
                 code: 'brown-out',
                 device: $id,
-                shows: ['accept' => Seen::NOTHING],
+                shows: ['accept' => Observation::NOTHING],
                 says: "the supply of {$label} gives way at full",
-                check: "Ask {$label} for 80 %, then for full. Lit at 80 % and dark at full: a stronger supply, or a limit that is really set.",
+                check: "Set {$label} to 80 %, then to full. Lit at 80 % and dark at full: use a stronger supply, or set the limit.",
                 seconds: 20.0,
                 again: Suspect::STEP,
             ),
@@ -64,9 +72,9 @@ final readonly class LightSuspects
             $suspects[] = new Suspect(
                 code: 'leads-swapped',
                 device: $id,
-                shows: ['accept' => Seen::WRONG],
-                says: "two leads at {$label}’s output are exchanged",
-                check: "Ask {$label} for each single colour: where another lights, move those two leads.",
+                shows: ['accept' => Observation::WRONG],
+                says: "two leads at {$label}’s output are swapped",
+                check: "Set {$label} to each single colour: where another one lights, swap those two leads.",
                 seconds: 40.0,
                 again: Suspect::STEP,
                 caution: $unit->source->off(),
@@ -82,9 +90,9 @@ final readonly class LightSuspects
         return new Suspect(
             code: 'wrong-setting',
             device: $unit->id,
-            shows: ['accept' => Seen::WRONG],
-            says: "the switch of {$unit->label()} stands for another kind of strip",
-            check: "Look at the switch of {$unit->label()}. It must stand for this strip’s kind; set it with the supply off.",
+            shows: ['accept' => Observation::WRONG],
+            says: "the switch of {$unit->label()} is set for another type of strip",
+            check: "Check the switch of {$unit->label()}. It must match this strip type; set it with the supply off.",
             seconds: 15.0,
             again: Suspect::STEP,
             caution: $unit->source->off(),

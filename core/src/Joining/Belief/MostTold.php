@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Belief;
 
-/** Looks first where one suspect stands out, else where the answer tells most for its seconds. */
+/** Checks a clearly likeliest suspect first, else the one with the most information per second. */
 final readonly class MostTold implements Chooser
 {
     /**
-     * The suspect that is best looked at next: the likeliest where one stands out, else the one whose answer tells most for its seconds.
+     * The next suspect to check: the likeliest if it stands out, else the one with the most information per second.
      *
-     * @param  array<string, Suspect>  $suspects  those that may still be looked at
+     * @param  array<string, Suspect>  $suspects suspects not yet checked
      */
     public function next(Belief $belief, array $suspects): ?Suspect
     {

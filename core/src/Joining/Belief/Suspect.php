@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Belief;
 
-/** Something that may be wrong with one device, how it would show at the steps of a task, and how it is looked for and put right. */
+/** Something that may be wrong with one device, how it would show at the steps of a task, and how it is looked for and fixed. */
 final readonly class Suspect
 {
     /** Any step at which the device's own lamp or load is looked at. */
     public const LAMP = '@lamp';
 
-    /** What is done over once it has been put right. */
+    /** Steps to repeat after a fault is fixed. */
     public const STEP = 'step';
 
     public const TASK = 'task';
@@ -20,11 +20,11 @@ final readonly class Suspect
     /**
      * @param  string  $code  of the fault
      * @param  string  $device  with which it would be
-     * @param  array<string, string>  $shows  by step kind, or {@see LAMP}: what is seen with it instead of what is expected
-     * @param  string  $says  what is wrong, in words
+     * @param  array<string, string>  $shows by step kind, or {@see LAMP}: its observation instead of the expected one
+     * @param  string  $says the fault, as text
      * @param  string  $check  what to look at, and what to do if it is so
      * @param  float  $seconds  of looking, common practice, no source
-     * @param  string  $again  what has to be done over afterwards
+     * @param  string  $again steps to repeat afterwards
      */
     public function __construct(
         public string $code,

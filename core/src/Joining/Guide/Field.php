@@ -12,10 +12,10 @@ use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
-/** What stands ready on site as the log tells: who has power, which search runs, what each app lists and whose line that is. */
+/** State of the site from the log: powered devices, running searches, entries in each app's list and their owners. */
 final class Field
 {
-    /** Seconds of a search that the entry says nothing about. Common practice, no source. */
+    /** Default seconds of a search without a stated length. Common practice, no source. */
     public const SEARCH = 60.0;
 
     /** @var array<string, bool> */
@@ -78,7 +78,7 @@ final class Field
         return $this->entries[$hub] ?? [];
     }
 
-    /** What has to be done before a step can be: power given or taken away, a search started. Null when nothing. */
+    /** Preparation before a step: power on or off, a search started. Null if none. */
     public function before(Step $step, float $now, string $alert): ?Step
     {
         $ends = $step->quiet !== null ? ($this->searches[$step->quiet][1] ?? 0.0) - $now : 0.0;
@@ -123,8 +123,8 @@ final class Field
                 default => "Switch {$unit->label()} off",
             },
             why: match (true) {
-                $on => 'It is needed for what comes next.',
-                $lift => 'It hangs on the same supply as ' .
+                $on => 'The next step needs it.',
+                $lift => 'It has the same supply as ' .
                     strtoupper(implode(', ', $mates)) .
                     ': with power it could take the link.',
                 default => 'With power it could take the link.',
@@ -145,7 +145,7 @@ final class Field
             look: Step::HAND,
             device: $by->id,
             title: 'Wait until the search in ' . Guided::app($by) . ' has ended',
-            why: 'What is reset while it runs joins at once, before anybody looks.',
+            why: 'A device that is reset during a search joins at once, unseen.',
             where: 'phone, ' . Guided::app($by),
             waits: $seconds + 0.1,
             alert: $alert,
@@ -164,7 +164,7 @@ final class Field
             device: $by->id,
             title: 'Press Search in ' . Guided::app($by),
             why: sprintf(
-                'It looks for %g s. It must be looking before the window of %s opens.',
+                'It searches for %g s. It must be searching before the window of %s opens.',
                 $seconds,
                 $this->roster->unit($step->device)->label(),
             ),
@@ -175,7 +175,7 @@ final class Field
         );
     }
 
-    /** The next line of the list that may be this task's device: nobody's yet, and not tried for it. */
+    /** The next list entry that may be this task's device: unassigned, and not tried for it. */
     public function candidate(Task $task): ?string
     {
         foreach ($this->entries[$task->other] ?? [] as $entry) {
@@ -228,13 +228,13 @@ final class Field
         }
     }
 
-    /** Lines that were somebody else's may be tried once more. */
+    /** Entries of other devices may be tried again. */
     public function again(Task $task): void
     {
         unset($this->others[$task->device]);
     }
 
-    /** A device that is reset leaves the list; a line that is nobody's yet may have been its own, and counts once it is listed anew. */
+    /** A reset device leaves the list; an unassigned entry may have been its own, and counts once it is listed again. */
     public function forget(Task $task): void
     {
         $owned = $this->owners[$task->other] ?? [];

@@ -14,7 +14,7 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 
-/** Looks for what is wrong once a step has failed twice: all that was answered so far, and the next thing to look at. */
+/** Fault search after a step failed twice: the answers so far, and the next cause to check. */
 final class Inquiry
 {
     /** After so many things looked at it is not explained. */
@@ -104,7 +104,7 @@ final class Inquiry
         return $this->belief ??= Belief::of($this->suspects, $this->evidence, $this->suspectsOf(...));
     }
 
-    /** What to look at now; null when everything has been looked at. */
+    /** Next cause to check; null when all were checked. */
     public function step(): ?Step
     {
         $belief = $this->belief();
@@ -141,7 +141,7 @@ final class Inquiry
         );
     }
 
-    /** @return list<array{Suspect, float}> what is suspected, likeliest first, with its share */
+    /** @return list<array{Suspect, float}> suspects with their probability, likeliest first */
     public function ranked(): array
     {
         $shares = $this->belief()->suspects ?? [];
@@ -154,7 +154,7 @@ final class Inquiry
         return $ranked;
     }
 
-    /** @return list<string> what was looked at and found fine, in words */
+    /** @return list<string> causes checked without result, as text */
     public function excluded(): array
     {
         $fine = [];

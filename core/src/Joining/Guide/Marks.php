@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Guide;
 
-/** What a run's log has ticked: when each step was answered, which hands are through, what was put aside, what is to be said beside the next step. */
+/** State of a run from its log: answer time of each step, finished hands, postponed tasks, and the note beside the next step. */
 final class Marks
 {
     /** @var array<string, float> when a step was last answered, by key */

@@ -9,28 +9,28 @@ use EmberDusk\Joining\Belief\Evidence;
 use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Words;
 
 /**
- * How far a run has come, read from its log alone, and the one right next step. It knows the leaflets, the log and the clock, never the
+ * How far a run has come, read from its log alone, and the one right next step. It knows the instructions, the log and the clock, never the
  * devices themselves.
  */
 final class Progress
 {
-    /** Kinds of steps that prepare a join and prove none: whatever they show, nothing is joined yet. */
+    /** Preparing steps, which never prove a join. */
     private const BEFORE = ['reset', 'stand', 'rise', 'open', 'quiet', 'search', 'press', 'boot', 'look'];
 
     private readonly Queue $queue;
 
-    /** @var list<Suspect> what was found and put right */
+    /** @var list<Suspect> faults found and fixed */
     private array $found = [];
 
-    /** @var array<string, list<Suspect>> what was put right since a step failed, by its key: named once the step goes as it should */
+    /** @var array<string, list<Suspect>> faults fixed since a step failed, by its key: named once the step succeeds */
     private array $trying = [];
 
     public readonly Marks $marks;
@@ -71,7 +71,7 @@ final class Progress
         return $this->prompt->next($now);
     }
 
-    /** The step of that key, if it can be answered now, whatever has become of search and power meanwhile. */
+    /** The step of that key, if it can be answered now, regardless of search and power. */
     public function asked(string $key): ?Step
     {
         return $this->prompt->asked($key);
@@ -132,7 +132,7 @@ final class Progress
         }
         $task = $this->queue->task($step);
         $this->inquiry->add(Evidence::seen($task, $step, $seen));
-        if ($seen === Seen::YES || $step->kind === Step::STILL) {
+        if ($seen === Observation::YES || $step->kind === Step::STILL) {
             if ($step->look === Step::LIGHTS) {
                 $this->field->own($task);
             }
@@ -146,14 +146,14 @@ final class Progress
 
             return;
         }
-        if ($step->look === Step::LIGHTS && $seen === Seen::ELSEWHERE) {
+        if ($step->look === Step::LIGHTS && $seen === Observation::ELSEWHERE) {
             $this->field->tried($task);
-            $this->marks->alert = 'That line is another light. The next one.';
+            $this->marks->alert = 'That entry is another light. Try the next one.';
 
             return;
         }
         if ($step->look === Step::LIGHTS) {
-            // A line that switches nothing may be gone: it counts again once the app lists it anew.
+            // A line that switches nothing may be gone: it counts again once the app lists it again.
             $this->field->drop($task);
         }
         $this->fail($step, $seen, $event->at);
@@ -169,18 +169,21 @@ final class Progress
         unset($this->marks->worked[$step->key()]);
         $this->queue->rewind($task, $step);
         if ($task->proves()) {
-            $this->marks->alert = ucfirst(Seen::words($seen)) . '. Once more, with a little time.';
+            $this->marks->alert = ucfirst(Observation::words($seen)) . '. Repeat it, and allow a little time.';
             if ($times > 1) {
                 $this->marks->alert = '';
-                $this->marks->aside[$task->id()] = Words::task($task, $this->roster) . ': ' . Seen::words($seen) . '.';
+                $this->marks->aside[$task->id()] =
+                    Words::task($task, $this->roster) . ': ' . Observation::words($seen) . '.';
                 $this->queue->drop(static fn(Step $s): bool => $s->task === $task->id());
             }
 
             return;
         }
-        if ($times === 1 && $seen !== Seen::ELSEWHERE && $step->look !== Step::TRY) {
+        if ($times === 1 && $seen !== Observation::ELSEWHERE && $step->look !== Step::TRY) {
             $this->marks->alert =
-                ucfirst(Seen::words($seen)) . '. ' . ($step->ifNot === '' ? 'The same once more.' : $step->ifNot);
+                ucfirst(Observation::words($seen)) .
+                '. ' .
+                ($step->ifNot === '' ? 'Repeat the last step.' : $step->ifNot);
             $this->queue->behind($task);
 
             return;
@@ -218,17 +221,17 @@ final class Progress
         $this->trying[$step->key()][] = $suspect;
         $this->inquiry->close();
         $this->again($task, $step, $suspect);
-        $this->marks->alert = ucfirst($suspect->says) . ': put right. Once more from here.';
+        $this->marks->alert = ucfirst($suspect->says) . ': fixed. Repeat from here.';
     }
 
-    /** What has to be done over once something was put right. */
+    /** Steps to repeat after a fault is fixed. */
     private function again(Task $task, Step $step, Suspect $suspect): void
     {
         foreach ([$suspect->device, $task->device] as $device) {
             $this->steps->doubt($device);
         }
         $whole = $suspect->again === Suspect::DEVICES || ($task->tries() && $suspect->again === Suspect::TASK);
-        // Behind a window nobody knows what came of it unseen: then the whole task.
+        // After a missed window its result is unknown: repeat the whole task.
         if ($suspect->again === Suspect::STEP && !$task->tries() && $step->opened === '') {
             $this->queue->rewind($task, $step);
         } elseif (!$whole) {

@@ -9,7 +9,7 @@ use EmberDusk\Joining\Rule;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 
-/** The step that is put before the hands now: what has to come before it, its window, the line of the list that it is about. */
+/** The current step: its preparation, its time window, and the list entry concerned. */
 final readonly class Prompt
 {
     /** @param  list<Rule>  $dropped */
@@ -22,7 +22,7 @@ final readonly class Prompt
         private array $dropped,
     ) {}
 
-    /** The step of that key, if it can be answered now, whatever has become of search and power meanwhile. */
+    /** The step of that key, if it can be answered now, regardless of search and power. */
     public function asked(string $key): ?Step
     {
         if ($this->inquiry->asks()) {
@@ -126,12 +126,12 @@ final readonly class Prompt
         $why =
             $aside !== []
                 ? implode(' ', $aside)
-                : 'Go on to Scenes and Hand over: the sheet holds names, rooms and how to reset.';
+                : 'Continue with Scenes and Hand over: the sheet lists names, rooms and resets.';
 
         return new Step(task: '', kind: 'end', look: Step::END, device: '', title: $this->measured(), why: $why);
     }
 
-    /** How many of the controls work, of all that were to be tried. */
+    /** Working controls out of all controls to test. */
     private function measured(): string
     {
         $tried = array_filter($this->queue->tasks(), static fn(Task $t): bool => $t->what === Task::ACCEPT);

@@ -15,8 +15,8 @@ use EmberDusk\Joining\Words;
 use EmberDusk\Plan\Source;
 
 /**
- * What is tried once more when every control works: with covers closed, after mains of the whole site off and on, without the internet,
- * without the hub. The last two only tell what goes on then: both answers are right, and stand on the card that is left.
+ * Tests after every control works: with covers closed, after a mains cut of the whole site, without the internet, without the hub. The last two only
+ * record what still works: both answers are valid and go on the client's card.
  */
 final readonly class Proofs
 {
@@ -93,14 +93,14 @@ final readonly class Proofs
                 $task,
                 'close',
                 'Close every cover, lid and door',
-                'Metal and walls that stood open are in the way of the radio from now on.',
+                'Closed metal boxes and doors weaken the radio from now on.',
                 [],
             ),
             Task::MAINS => self::hand(
                 $task,
                 'mains',
                 implode('; ', array_map(static fn(Source $s): string => $s->cycle(), self::sources($roster))),
-                'Who returns, and how bright, is what the client will see after every power cut.',
+                'The client will see the same after every power cut.',
                 [
                     ...array_map(static fn(string $u): Act => new Act(Act::OFF, $u), $lights),
                     ...array_map(static fn(string $u): Act => new Act(Act::ON, $u), $lights),
@@ -112,20 +112,20 @@ final readonly class Proofs
                 $task,
                 'offline',
                 'Take the internet away: pull the line to outside, leave the router its power',
-                'What still works then stands on the card that is left with the client.',
+                'What still works is printed on the client’s card.',
                 [new Act(Act::SET, Roster::PHONE, 'internet off')],
             ),
             default => self::hand(
                 $task,
                 'hubless',
                 'Take the power of ' . implode(', ', self::labels($roster)) . ' away',
-                'What still works then stands on the card that is left with the client.',
+                'What still works is printed on the client’s card.',
                 array_map(static fn(Unit $u): Act => new Act(Act::OFF, $u->id), self::hubs($roster)),
             ),
         };
     }
 
-    /** @return list<Source> what the lights hang on, each once */
+    /** @return list<Source> what the lights depend on, each once */
     private static function sources(Roster $roster): array
     {
         $sources = [];
@@ -200,7 +200,7 @@ final readonly class Proofs
     {
         $light = $roster->unit($task->other);
         if ($task->what === Task::MAINS) {
-            $expects = $light->returns !== '' ? "it {$light->returns}" : 'it is lit, as bright as it was stored';
+            $expects = $light->returns !== '' ? "it {$light->returns}" : 'it is lit at its stored level';
 
             return new Step(
                 task: $task->id(),
@@ -209,7 +209,7 @@ final readonly class Proofs
                 device: $light->id,
                 title: "Look at {$light->called()}: is it lit again?",
                 why: 'Its state at power-on is stored in the device: ' .
-                    ($light->returns === '' ? 'nobody has said what it should do.' : "it {$light->returns}."),
+                    ($light->returns === '' ? 'its power-on behaviour is not set.' : "it {$light->returns}."),
                 where: 'at ' . $light->called(),
                 watches: $light->id,
                 expects: $expects,
@@ -220,10 +220,10 @@ final readonly class Proofs
         $closed = $task->what === Task::CLOSED;
 
         if ($closed) {
-            $title = "Work {$light->called()} by {$by} once more";
+            $title = "Control {$light->called()} by {$by} once more";
             $at = $light->id;
         } else {
-            $title = "Work {$light->called()} by {$by}: does it still?";
+            $title = "Control {$light->called()} by {$by}: does it still?";
             $at = '';
         }
 
@@ -233,7 +233,7 @@ final readonly class Proofs
             look: Step::TRY,
             device: $light->id,
             title: $title,
-            why: $closed ? 'All that is closed is closed now.' : 'Either answer is right: it is written down.',
+            why: $closed ? 'Everything is closed now.' : 'Either answer is fine: it is recorded.',
             at: $at,
             where: 'at ' . $light->called(),
             acts: array_map(
@@ -241,7 +241,7 @@ final readonly class Proofs
                 Steps::LEVELS,
             ),
             watches: $light->id,
-            expects: $closed ? 'it does as before' : '',
+            expects: $closed ? 'it works as before' : '',
         );
     }
 }

@@ -80,7 +80,7 @@ final class Queue
         $this->steps = array_values(array_filter($this->steps, static fn(Step $s): bool => !$which($s)));
     }
 
-    /** Past a list that was waited for, so that what comes after it can be answered. */
+    /** Continues past a list step, so that the next one can be answered. */
     public function past(string $key): void
     {
         while ($this->steps !== [] && $this->steps[0]->look === Step::LIST && $this->steps[0]->key() !== $key) {
@@ -141,7 +141,7 @@ final class Queue
     }
 
     /**
-     * Tasks from their first step, each in its place: what has to come before it does.
+     * Tasks from their first step, each after its requirements.
      *
      * @param  list<Task>  $over
      */
@@ -176,7 +176,7 @@ final class Queue
             }
         }
         foreach ($this->tasks as $task) {
-            // What is joined afresh has lost its links; names are read and lights tried once more.
+            // A device joined again has lost its links; names are read and lights tested again.
             $lost = $task->what === Task::LINK && array_intersect([$task->device, $task->other], $joined) !== [];
             $reads =
                 $task->what === Task::READ &&

@@ -10,9 +10,9 @@ use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\School;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Words;
 
@@ -22,7 +22,7 @@ final class Steps
     /** Every light is tried so: on, off, and dimmed low and high. */
     public const LEVELS = [1.0, 0.0, 0.1, 0.8];
 
-    /** What a batch does kind by kind where its windows open before the search, and what of it once for all. */
+    /** Order within a batch if windows open before the search: per step kind, and steps done once for all. */
     private const TOGETHER = ['reset', 'stand', 'rise', 'search', 'joined'];
 
     private const ONCE = ['stand', 'search'];
@@ -61,7 +61,7 @@ final class Steps
      */
     private function batch(array $tasks, array $dropped): array
     {
-        $together = $this->roster->school->timing !== School::SEARCH_FIRST;
+        $together = $this->roster->school->timing !== TimingMethod::SEARCH_FIRST;
         $fast = $slow = [];
         foreach ($tasks as $task) {
             $listed = false;
@@ -126,8 +126,8 @@ final class Steps
             kind: 'accept',
             look: Step::TRY,
             device: $light->id,
-            title: "Work {$light->called()} by {$by}: on, off, 10 %, 80 %" . $this->alsoTried($control, $light),
-            why: 'What counts as joined is what answers, and nothing else with it.',
+            title: "Control {$light->called()} by {$by}: on, off, 10 %, 80 %" . $this->alsoTried($control, $light),
+            why: 'Joined means that this light responds, and no other.',
             at: $light->id,
             where: 'at ' . $light->called(),
             acts: array_map(
@@ -135,7 +135,7 @@ final class Steps
                 self::LEVELS,
             ),
             watches: $light->id,
-            expects: 'it does, and no other light does',
+            expects: 'it works, and no other light responds',
             on: array_values(
                 array_map(
                     static fn(Unit $u): string => $u->id,

@@ -6,13 +6,13 @@ namespace EmberDusk\Joining\Order;
 
 use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 
 /**
- * What moves cost one person, in whole seconds of walking, gestures and waits: batches of joins that share a search, and links one by one.
- * Common practice, no source: docs/model.md 11.
+ * Cost of moves for one person, in whole seconds of walking, gestures and waits: batches of joins that share a search, and links one by one. Common
+ * practice, no source: docs/model.md 11.
  */
 final readonly class Costs
 {
@@ -34,7 +34,7 @@ final readonly class Costs
      *
      * @param  non-empty-list<Task>  $batch
      * @param  array<string, true>  $powered
-     * @return array{int, string, array<string, true>}|null seconds, where hands are then, what has power then; null when it is longer than the search
+     * @return array{int, string, array<string, true>}|null seconds, position of the hands, powered devices; null if longer than the search
      */
     public function batch(array $batch, string $place, array $powered): ?array
     {
@@ -78,9 +78,9 @@ final readonly class Costs
         }
 
         return match ($this->roster->school->timing) {
-            School::EARLY => 4 * count($batch) + $walks + $takes <= $shut,
+            TimingMethod::EARLY => 4 * count($batch) + $walks + $takes <= $shut,
             // Reset before the search each has its own: the way through the app is longer than what a second reset leaves.
-            School::RESET_FIRST => $seconds + $taps <= $shut,
+            TimingMethod::RESET_FIRST => $seconds + $taps <= $shut,
             default => $seconds <= ($hub->leaflet->figure('search') ?? 60.0),
         };
     }

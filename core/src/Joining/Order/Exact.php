@@ -6,7 +6,7 @@ namespace EmberDusk\Joining\Order;
 
 use SplPriorityQueue;
 
-/** The cheapest order of all, by the shortest way through states of what is through, where hands are and what has power. */
+/** The cheapest order, by the shortest path through states of done tasks, position of the hands and powered devices. */
 final readonly class Exact
 {
     /** States after which it is given up: an order that is good is taken then. */

@@ -27,7 +27,7 @@ final readonly class Moves
         foreach ($tasks as $n => $task) {
             $before[$n] = [];
             foreach ($tasks as $m => $other) {
-                // What is linked has been joined, and the remote as well: a remote that links first forms a network of its own.
+                // Links come after the joins of both, since a remote that links first forms its own network.
                 $joins = $other->what === Task::JOIN && in_array($other->device, [$task->device, $task->other], true);
                 if ($task->what === Task::LINK && $joins) {
                     $before[$n][] = $m;

@@ -31,7 +31,7 @@ final readonly class Order
         }
         $rank = static fn(Task $t): float => match (true) {
             $t->what === Task::READ && in_array(Rule::NamesBeforeRead, $dropped, true) => 0.5,
-            // A remote's own join comes after its links where nobody minds.
+            // A remote's own join follows its links if there is no hub.
             $t->what === Task::JOIN &&
                 !$roster->unit($t->device)->lights() &&
                 in_array(Rule::HubBeforeLink, $dropped, true)

@@ -10,7 +10,7 @@ use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Words;
 
-/** The keys that the apps of a kit have: all that any step of it could tap. What is named or switched stands beside a list's lines. */
+/** Keys of the apps in a kit: every key that a step can tap. Keys for naming and switching are beside the list entries. */
 final readonly class AppKeys
 {
     /** @return list<array{Act, string}> each with its label */

@@ -9,13 +9,13 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Guided;
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\StandIn\Acceptance;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\StandIn\Trap;
 use EmberDusk\Joining\Want;
 
-/** What hands did in a lesson, and what has come of it by a moment: the stand-ins live through it again. */
+/** Actions in a lesson, and their result at a moment: replayed on the simulated devices. */
 final readonly class Attempt
 {
     /**
@@ -25,7 +25,7 @@ final readonly class Attempt
     public function __construct(public Lesson $lesson, public array $log, public float $until) {}
 
     /**
-     * The site at the end, as it is or as it would be, with power on everything, ready to be pressed.
+     * The site at the end, with everything powered, ready for the tests.
      *
      * @param  list<Trap>  $without
      * @param  list<Flaw>|null  $flaws  null: those of the lesson
@@ -60,7 +60,7 @@ final readonly class Attempt
         return Families::site($this->lesson->roster, $this->lesson->seed, $flaws ?? $this->lesson->flaws, $without);
     }
 
-    /** @return array<string, string> what each control does when it is pressed, by control and light; as in {@see Seen} */
+    /** @return array<string, string> what each control does when it is pressed, by control and light; as in {@see Observation} */
     public static function pressed(Site $site): array
     {
         return Acceptance::all($site);
@@ -74,7 +74,7 @@ final readonly class Attempt
         return array_values(
             array_filter(
                 $site->roster->wants,
-                static fn(Want $w): bool => ($pressed[$w->key()] ?? Seen::NOTHING) !== Seen::YES,
+                static fn(Want $w): bool => ($pressed[$w->key()] ?? Observation::NOTHING) !== Observation::YES,
             ),
         );
     }

@@ -10,17 +10,17 @@ use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Roster;
 
-/** One exercise against stand-ins: a kit, what every control of it has to do at the end, what is wrong with it, and the mistake that fails it. */
+/** One exercise on simulated devices: a kit, its required controls, its hidden faults, and the mistake that fails it. */
 final readonly class Lesson
 {
     /**
      * @param  int  $number  from 1, easy to hard
      * @param  string  $teaches  the one thing that is learnt
-     * @param  string  $goal  what has to work at the end, in words
+     * @param  string  $goal goal as text
      * @param  string  $mistake  what fails it, in words
-     * @param  bool  $told  the guide says step by step what to do; else the leaflets have to do
+     * @param  bool  $told  the guide says step by step what to do; else the instructions have to do
      * @param  bool  $names  every line of the app has to bear its light's name
-     * @param  list<Flaw>  $flaws  what is wrong, and not said
+     * @param  list<Flaw>  $flaws hidden faults
      */
     public function __construct(
         public int $number,

@@ -7,13 +7,13 @@ namespace EmberDusk\Joining\Practice;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Values\InvalidInput;
 
-/** All lessons, from core/data/lessons.json: adding one is a paragraph there. Their leaflets are invented. */
+/** All lessons, from core/data/lessons.json: adding one is a paragraph there. Their instructions are invented. */
 final readonly class Lessons
 {
     /** @return list<Lesson> easy to hard */
@@ -65,7 +65,11 @@ final readonly class Lessons
             told: $f->flag('told'),
             names: $f->has('names') && $f->flag('names'),
             seed: $number,
-            roster: new Roster($units, array_map(self::want(...), $f->strings('wants')), new School(proves: false)),
+            roster: new Roster(
+                $units,
+                array_map(self::want(...), $f->strings('wants')),
+                new TimingMethod(proves: false),
+            ),
             flaws: array_map(Flaw::read(...), $f->stringsOr('flaws', [])),
         );
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Practice;
 
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\StandIn\Window;
@@ -14,8 +14,7 @@ use EmberDusk\Joining\Want;
 use EmberDusk\Joining\Words;
 
 /**
- * How a lesson went: what works when it is pressed, resets and windows beyond those that the guide's own hands need on the same stand-ins, and
- * the time.
+ * Score of a lesson: working controls, needless resets and missed windows compared with the guide on the same simulated devices, and the time.
  */
 final readonly class Score
 {
@@ -88,7 +87,7 @@ final readonly class Score
         return $this->passed() && $this->resets === 0 && $this->missed === 0;
     }
 
-    /** @return list<string> what is not as it should be, in words */
+    /** @return list<string> failures, as text */
     public function lines(Attempt $attempt): array
     {
         $pressed = Attempt::pressed($attempt->site());
@@ -101,7 +100,7 @@ final readonly class Score
                     ? 'the phone'
                     : $attempt->lesson->roster->unit($want->control)->label(),
                 Words::zone($want->zone),
-                Seen::words($pressed[$want->key()] ?? Seen::NOTHING),
+                Observation::words($pressed[$want->key()] ?? Observation::NOTHING),
             );
         }
         foreach ($this->misnamed as $light => $name) {

@@ -8,7 +8,7 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\GesturePart;
 
-/** Presses in a row that are one more or one fewer than a gesture of the leaflet. */
+/** Presses in a row that are one more or one fewer than a gesture of the instructions. */
 final readonly class Slips
 {
     /** Seconds between two presses of one row. */
@@ -33,7 +33,7 @@ final readonly class Slips
                     strtoupper($key),
                     strtoupper($device),
                     $times,
-                    $is === null ? 'that is nothing' : 'that is ' . Behaviour::GESTURES[$is],
+                    $is === null ? 'that has no function' : 'that is ' . Behaviour::GESTURES[$is],
                     ucfirst(Behaviour::GESTURES[$meant]),
                     $leaflet->gesture($meant)?->words() ?? '',
                 ),

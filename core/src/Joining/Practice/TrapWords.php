@@ -10,7 +10,7 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\StandIn\Trap;
 use EmberDusk\Joining\Want;
 
-/** What went wrong at a turning point, in words. */
+/** Description of a turning point. */
 final readonly class TrapWords
 {
     public static function trap(Trap $trap, Want $want, Roster $roster): string
@@ -23,20 +23,19 @@ final readonly class TrapWords
             Trap::Window
                 => "The window of {$light} did not meet the search for long enough: it listens for some seconds only.",
             Trap::OwnNetwork
-                => "{$linked} linked before it was in the hub’s network: it formed one of its own, and took {$light} along. Both are reset, the hub first.",
+                => "{$linked} linked before it was in the hub’s network: it formed its own network and took {$light} with it. Reset both, then join the hub first.",
             Trap::OldNetwork
-                => "{$light} still belongs to the network that it was in before: without a reset it looks for no other.",
+                => "{$light} still belongs to the network that it was in before: without a reset it does not search for a new one.",
             Trap::SecondPowered => 'Another controller near by had power, and took the link.',
-            Trap::Distance => "{$control} was held too far from {$light} to be heard.",
-            Trap::NamesAtSearch
-                => "{$control} searched before the light had its name: it knows the names of that moment.",
-            Trap::OnePhone => 'The phone that bound the lights does not stay: they obey no other.',
+            Trap::Distance => "{$control} was held too far from {$light}.",
+            Trap::NamesAtSearch => "{$control} searched before the light had its name: it has the old names.",
+            Trap::OnePhone => 'The phone that bound the lights is not the client’s: no other phone controls them.',
             Trap::Soon => "{$light} takes a zone for some seconds after power-on only: the key came too late.",
             Trap::MeshSearch
-                => "The search of the app still ran: the presses on {$light} answered it, and {$control} went without.",
-            Trap::Reach => "No node that was in the mesh was near enough to {$light}: the nearest join first.",
+                => "The search of the app still ran: the presses on {$light} answered it, and {$control} got no link.",
+            Trap::Reach => "No joined node was near enough to {$light}: join the nearest first.",
             Trap::Capacity => "{$control} was full.",
-            Trap::Fixed => "{$control} was fixed already, and could not be brought near.",
+            Trap::Fixed => "{$control} was mounted already, and could not be brought close.",
         };
     }
 
@@ -62,7 +61,6 @@ final readonly class TrapWords
         }
         $suspect = Flaws::suspects($roster)[$flaw->key()] ?? null;
 
-        return ucfirst($suspect->says ?? "{$flaw->code} at {$roster->unit($flaw->device)->label()}") .
-            ': it was not looked at.';
+        return ucfirst($suspect->says ?? "{$flaw->code} at {$roster->unit($flaw->device)->label()}") . ': not checked.';
     }
 }

@@ -17,7 +17,7 @@ use EmberDusk\Joining\Want;
 
 /**
  * The moment from which a lesson could not come out well any more as its hands went on. Found by living through it again with one trap taken
- * out of the stand-ins, or one fault put right: what then works that did not, and from when on the two differ.
+ * out of the simulated devices, or one fault fixed: what then works that did not, and from when on the two differ.
  */
 final readonly class Turning
 {
@@ -118,7 +118,7 @@ final readonly class Turning
         return null;
     }
 
-    /** @return array<string, list<mixed>> what can be seen of a site: lamps, lists, and which light hears which control */
+    /** @return array<string, list<mixed>> observable state of a site: lamps, lists, and which light responds to which control */
     private static function state(Site $site): array
     {
         $state = [];
@@ -146,16 +146,16 @@ final readonly class Turning
             ) {
                 return new self(
                     $event->at,
-                    "The line that was named “{$misnamed[$light]}” is {$called}: switch a line and look before it is named.",
+                    "The line that was named “{$misnamed[$light]}” is {$called}: switch each entry and look before you name it.",
                 );
             }
         }
 
-        return new self($attempt->until, "{$called} was never given its name.");
+        return new self($attempt->until, "{$called} was not named.");
     }
 
     /**
-     * What was pressed instead of a reset, where a light that does not work never took one.
+     * The gesture used instead of a reset, for a light that never reset.
      *
      * @param  list<Want>  $unmet
      */
@@ -173,7 +173,7 @@ final readonly class Turning
     }
 
     /**
-     * A gesture that was nearly one of the leaflet's.
+     * A gesture that was nearly one of the instructions's.
      *
      * @param  list<Want>  $unmet
      */
@@ -203,9 +203,9 @@ final readonly class Turning
         );
         $last = $about !== [] ? $about[array_key_last($about)]->at : 0.0;
 
-        $from = $about === [] ? 'Nothing' : 'From here on nothing more';
+        $from = $about === [] ? 'Nothing' : 'After this point nothing';
         $by = $want->control !== Roster::PHONE ? $roster->unit($want->control)->label() : 'the phone';
 
-        return new self($last, "{$from} was done that brings {$roster->unit($want->light)->called()} under {$by}.");
+        return new self($last, "{$from} connected {$roster->unit($want->light)->called()} to {$by}.");
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\StandIn;
 
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Want;
 
 /** Presses a control and reads the loads: what counts as working is measured, never believed. */
@@ -13,7 +13,7 @@ final readonly class Acceptance
     /**
      * How one control works one light: on, off, 10 %, 80 %, and no other light with it.
      *
-     * @return string as in {@see Seen}; the first that is not as it should be
+     * @return string as in {@see Observation}; the first that is not as it should be
      */
     public static function of(Site $site, Want $want): string
     {
@@ -35,15 +35,15 @@ final readonly class Acceptance
                 }
             }
             if ($others !== []) {
-                return Seen::ELSEWHERE;
+                return Observation::ELSEWHERE;
             }
-            $looks = $heard ? self::lights($site)[$want->light]->looks($command) : Seen::NOTHING;
-            if ($looks !== Seen::YES) {
+            $looks = $heard ? self::lights($site)[$want->light]->looks($command) : Observation::NOTHING;
+            if ($looks !== Observation::YES) {
                 return $looks;
             }
         }
 
-        return Seen::YES;
+        return Observation::YES;
     }
 
     /** @return array<string, string> by the want's key */
@@ -74,7 +74,7 @@ final readonly class Acceptance
     /** Whether every control works every light that it is to work. */
     public static function whole(Site $site): bool
     {
-        return array_filter(self::all($site), static fn(string $s): bool => $s !== Seen::YES) === [];
+        return array_filter(self::all($site), static fn(string $s): bool => $s !== Observation::YES) === [];
     }
 
     /** @return list<string> lights that are to answer together with the one that is meant */

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\StandIn;
 
-/** What a control asks of a light: off, or a level with its colour as planned. */
+/** Command of a control to a light: off, or a level with its planned colour. */
 final readonly class Command
 {
     /** Every light is tried so at the end (docs/model.md 11). */

@@ -17,7 +17,7 @@ abstract class Device
     /** @var list<Window> times in which it waits for something */
     private array $windows = [];
 
-    /** @var list<array{float, string}> gestures of its leaflet that it took, and when */
+    /** @var list<array{float, string}> gestures of its instructions that it took, and when */
     private array $took = [];
 
     protected Ear $ear;
@@ -33,7 +33,7 @@ abstract class Device
         $this->ear = new Ear($unit->leaflet);
     }
 
-    /** A whole gesture of its leaflet was done to it. */
+    /** A whole gesture of its instructions was done to it. */
     protected function gesture(string $name, float $at): void {}
 
     /** A key of its app, with what it is given. */
@@ -42,10 +42,10 @@ abstract class Device
     /** A remote of it was brought somewhere; a device was set. */
     public function put(string $kind, string $text, float $at): void {}
 
-    /** Something that was wrong with it has been put right. */
+    /** Something that was wrong with it has been fixed. */
     public function mended(string $code, float $at): void {}
 
-    /** What comes about by itself until then. */
+    /** Automatic changes until then. */
     public function advance(float $to): void {}
 
     /** When something comes about by itself; null when nothing will. */
@@ -71,7 +71,7 @@ abstract class Device
     }
 
     /**
-     * Whether a light hears what is asked of another, or of a zone, through this control.
+     * Whether a light responds to a command for another light, or for a zone, through this control.
      *
      * @param  string  $meant  the light that is meant
      * @param  int  $zone  of the control, where it has zones
@@ -81,7 +81,7 @@ abstract class Device
         return false;
     }
 
-    /** Whether what its app or lamp says of itself holds, such as “shows it live”. */
+    /** Whether the state shown by its app or lamp is true, such as “shows it live”. */
     public function says(string $what): bool
     {
         return false;
@@ -135,7 +135,7 @@ abstract class Device
         $this->gesture($name, $at);
     }
 
-    /** @return list<array{float, string}> gestures of its leaflet that it took, and when */
+    /** @return list<array{float, string}> gestures of its instructions that it took, and when */
     public function took(): array
     {
         return $this->took;
@@ -148,7 +148,7 @@ abstract class Device
         $this->windows[] = new Window($what, $from, $to, meant: $meant);
     }
 
-    /** What it waited for has come. */
+    /** The expected input arrived. */
     protected function caught(string $what, float $at): void
     {
         $this->endWindow($what, $at, Window::CAUGHT);
@@ -171,7 +171,7 @@ abstract class Device
 
     public function power(bool $on, float $at): void
     {
-        // What nobody has really parted from its supply keeps its power.
+        // Only a real disconnection removes power.
         if ($on === $this->powered || (!$on && $this->site->has('two-powered', $this->unit->id))) {
             return;
         }

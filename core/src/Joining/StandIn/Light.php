@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\StandIn;
 
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Unit;
 
 /** A simulated device with a load: it obeys commands, as well as its wiring and settings let it. */
@@ -57,23 +57,23 @@ abstract class Light extends Device
         $this->obey(new Command($this->level > 0.0 ? 0.0 : 1.0));
     }
 
-    /** How the load looks to somebody who has asked for this. */
+    /** Appearance of the load after this command. */
     public function looks(Command $command): string
     {
         $lit = $this->awake() ? $this->level : 0.0;
         if (abs($lit - $command->level) > 0.01) {
-            return Seen::NOTHING;
+            return Observation::NOTHING;
         }
         if ($lit <= 0.0) {
-            return Seen::YES;
+            return Observation::YES;
         }
 
         return match (true) {
-            $this->loose() => $this->unit->kind === 'single' ? Seen::NOTHING : Seen::PART,
-            $lit > self::WHITE && $this->site->has('brown-out', $this->unit->id) => Seen::NOTHING,
-            $this->site->has('supply-low', $this->unit->id) => Seen::DIM,
-            $this->site->has('leads-swapped', $this->unit->id) && $this->unit->kind !== 'single' => Seen::WRONG,
-            $this->site->has('wrong-setting', $this->unit->id) => Seen::WRONG,
+            $this->loose() => $this->unit->kind === 'single' ? Observation::NOTHING : Observation::PART,
+            $lit > self::WHITE && $this->site->has('brown-out', $this->unit->id) => Observation::NOTHING,
+            $this->site->has('supply-low', $this->unit->id) => Observation::DIM,
+            $this->site->has('leads-swapped', $this->unit->id) && $this->unit->kind !== 'single' => Observation::WRONG,
+            $this->site->has('wrong-setting', $this->unit->id) => Observation::WRONG,
             default => $this->coloured(),
         };
     }
@@ -87,7 +87,7 @@ abstract class Light extends Device
     /** How its colours come out as its family is set up. */
     protected function coloured(): string
     {
-        return Seen::YES;
+        return Observation::YES;
     }
 
     private function loose(): bool

@@ -15,7 +15,7 @@ use EmberDusk\Values\Dice;
 use EmberDusk\Values\InvalidInput;
 
 /**
- * A small site of stand-ins that lives through what hands do: who has power, where each remote is held, what each network holds. The same
+ * A small site of simulated devices that lives through what hands do: who has power, where each remote is held, what each network holds. The same
  * seed, faults and hands give the same site.
  */
 final class Site
@@ -25,7 +25,7 @@ final class Site
 
     public readonly Dice $dice;
 
-    /** @var array<string, Flaw> what is wrong and not mended, by code@device */
+    /** @var array<string, Flaw> unfixed faults, by code@device */
     private array $flaws = [];
 
     private float $now = 0.0;
@@ -87,7 +87,7 @@ final class Site
         return $had;
     }
 
-    /** @return list<Flaw> what is still wrong */
+    /** @return list<Flaw> remaining faults */
     public function flaws(): array
     {
         return array_values($this->flaws);

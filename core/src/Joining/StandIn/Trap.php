@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\StandIn;
 
-/** What catches people out on site. Each can be taken out of the stand-ins, to see that an order without its rule fails because of it. */
+/** Traps on site. Each can be switched off in the simulated devices, to show that an order without its rule fails because of it. */
 enum Trap: string
 {
     /** A device that listens for some seconds only. */
@@ -13,13 +13,13 @@ enum Trap: string
     /** A remote that links before it is in the hub's network forms one of its own. */
     case OwnNetwork = 'own network';
 
-    /** What holds an old network does not look for another. */
+    /** A device in an old network does not search for another. */
     case OldNetwork = 'old network';
 
     /** A second powered controller near by takes the link. */
     case SecondPowered = 'second powered';
 
-    /** A remote farther than the leaflet's distance is not heard. */
+    /** A remote farther than the instructions's distance is not heard. */
     case Distance = 'distance';
 
     /** An assistant that reads a hub knows the names of the moment at which it searched. */
@@ -34,7 +34,7 @@ enum Trap: string
     /** The presses that start a remote's link answer a running mesh search. */
     case MeshSearch = 'mesh search';
 
-    /** A node hears only what is within its range. */
+    /** A node reaches only nodes within its range. */
     case Reach = 'reach';
 
     /** A hub holds so many lights and no more. */

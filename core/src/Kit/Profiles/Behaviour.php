@@ -10,7 +10,7 @@ use EmberDusk\Values\Copies;
 use EmberDusk\Values\Refusal;
 
 /**
- * How a device resets, listens, links and confirms, from the leaflet in its box: data, never code. What no leaflet gives is not there; a
+ * How a device resets, listens, links and confirms, from the instructions in its box: data, never code. What no instructions give is not there; a
  * family says what it cannot do without.
  */
 final readonly class Behaviour
@@ -22,10 +22,10 @@ final readonly class Behaviour
 
     /** Lamp patterns by the name of what they say. */
     public const SIGNALS = [
-        'waits' => 'waits to be joined',
+        'waits' => 'is waiting to be joined',
         'held' => 'belongs to a network already',
         'alone' => 'has power and no network',
-        'looks' => 'looks for a network',
+        'looks' => 'searches for a network',
         'resetDone' => 'is reset',
         'joined' => 'has joined',
         'linked' => 'is linked',
@@ -40,7 +40,7 @@ final readonly class Behaviour
      * @param  array<string, float>  $figures
      * @param  list<string>  $lacks  what its app cannot do: colour, white, fade, scene, show, schedule, presence
      * @param  string  $network  what it shows once the phone is on its own network; empty where the entry does not say
-     * @param  string  $bind  what is pressed in its app while a receiver learns; empty where the entry does not say
+     * @param  string  $bind key to press in its app while a receiver learns; empty if not stated
      */
     public function __construct(
         public array $gestures = [],
@@ -120,7 +120,7 @@ final readonly class Behaviour
                             self::GESTURES[$other] .
                             ': both are “' .
                             $this->gestures[$one]->write() .
-                            '”. Look at the leaflet again.',
+                            '”. Check the instructions again.',
                     );
                 }
             }
@@ -137,7 +137,7 @@ final readonly class Behaviour
         return $this->withChanged(figures: [...$this->figures, ...$figures]);
     }
 
-    /** How it is reset, what it shows and how long it then listens, for whoever stands before it one day; null without a reset gesture. */
+    /** Card for a later reset: the gesture, its signal and the following time window; null without a reset gesture. */
     public function resetCard(): ?string
     {
         $reset = $this->gesture('reset');

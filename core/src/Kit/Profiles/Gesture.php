@@ -8,16 +8,16 @@ use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
 /**
- * What hands do to a device, part after part, as a leaflet tells it.
+ * A gesture on a device, part by part, as in its instructions.
  *
- * Typed as clauses with a semicolon between: `hold ON until lit; press LINK 5 in 3`, `hold ZONE 2`, `cycle 3 in 6`. The key word `zone`
- * stands for the key of the zone that is meant. Seconds throughout.
+ * Typed as clauses separated by semicolons: `hold ON until lit; press LINK 5 in 3`, `hold ZONE 2`, `cycle 3 in 6`. The key word `zone` is replaced
+ * by the zone's key. Seconds throughout.
  */
 final readonly class Gesture
 {
     private const LONGEST = 6;
 
-    /** The key that stands for whichever zone is meant. */
+    /** Placeholder for the key of a zone. */
     public const ZONE = 'zone';
 
     /** @param  non-empty-list<GesturePart>  $parts */
@@ -60,7 +60,7 @@ final readonly class Gesture
         }
 
         throw new InvalidInput(
-            "“{$clause}” is no part of a gesture. Write “press KEY 5 in 3”, “hold KEY 2”, “hold KEY until lit” or “cycle 3”.",
+            "“{$clause}” is not part of a gesture. Write “press KEY 5 in 3”, “hold KEY 2”, “hold KEY until lit” or “cycle 3”.",
         );
     }
 
@@ -68,7 +68,7 @@ final readonly class Gesture
     {
         $times = $digits !== '' ? (int) $digits : 1;
         if ($times < 1 || $times > 20) {
-            throw new InvalidInput("“{$clause}”: 1 to 20 times can be done.");
+            throw new InvalidInput("“{$clause}”: 1 to 20 times are possible.");
         }
 
         return $times;
@@ -78,7 +78,7 @@ final readonly class Gesture
     {
         $seconds = (float) str_replace(',', '.', $digits);
         if ($seconds <= 0 || $seconds > 60) {
-            throw new InvalidInput("“{$clause}”: more than 0 and at most 60 s can be meant.");
+            throw new InvalidInput("“{$clause}”: must be more than 0 and at most 60 s.");
         }
 
         return $seconds;
@@ -122,8 +122,8 @@ final readonly class Gesture
     }
 
     /**
-     * Whether a device could take one for the other: the same keys in the same order, and no other number of presses. More presses of the
-     * same key are told apart only once the hand has stopped, so 4 and 5 presses differ, the same number at another speed does not.
+     * Whether a device could confuse the two: the same keys in the same order and the same number of presses. More presses of the same key are
+     * distinguished only after the hand stops, so 4 and 5 presses differ, the same number at another speed does not.
      */
     public function likeness(self $other): bool
     {

@@ -16,7 +16,7 @@ final readonly class GesturePart
     /** Seconds from one press to the next in an even hand; a power-cycle takes longer. Common practice, no source. */
     private const BEATS = [self::PRESS => 0.35, self::CYCLE => 1.2];
 
-    /** Seconds after which a lamp lights under a held key where no leaflet says: assumed. */
+    /** Seconds after which a lamp lights under a held key where no instructions say: assumed. */
     public const UNTIL_LIT = 2.0;
 
     /**

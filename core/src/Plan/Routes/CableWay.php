@@ -22,7 +22,7 @@ final readonly class CableWay
      */
     private function __construct(public float $along, public float $rise, public bool $heights) {}
 
-    /** Null where nobody knows where one of them is, or they are in two places. */
+    /** Null if a position is unknown, or in different places. */
     public static function between(Plan $plan, string $from, string $to): ?self
     {
         $a = self::where($plan, $from);
@@ -36,7 +36,7 @@ final readonly class CableWay
         return new self($walls->along($a[1], $b[1]), $known ? abs($a[2] - $b[2]) : 0.0, $known);
     }
 
-    /** Metres of cable from a unit to an end of a leg; null where nobody knows where it stands, or it is elsewhere. */
+    /** Metres of cable from a unit to an end of a leg; null if its position is unknown or elsewhere. */
     public static function to(Plan $plan, string $unit, string $place, LegEnd $end): ?float
     {
         $from = self::where($plan, $unit);
@@ -56,7 +56,7 @@ final readonly class CableWay
     }
 
     /**
-     * The plan with every new cable at an end that has moved as long as its way is now; what was measured stays.
+     * The plan with the calculated lengths of cables updated after a move; measured lengths stay.
      *
      * @param  callable(LaidCable): bool  $which
      */
@@ -78,9 +78,9 @@ final readonly class CableWay
     }
 
     /**
-     * Where a feed is, or a unit stands: the place, the point on its sheet, metres above the floor.
+     * Position of a feed or unit: the place, the point on its sheet, metres above the floor.
      *
-     * @return array{string, Point, float|null}|null null where nobody knows
+     * @return array{string, Point, float|null}|null null if unknown
      */
     public static function where(Plan $plan, string $end): ?array
     {

@@ -22,7 +22,7 @@ use EmberDusk\Survey\TapeSheet;
  */
 final readonly class ExistingLegs
 {
-    /** Metres of new cable to a leg while nobody knows where from. */
+    /** Default metres of new cable to a leg of unknown position. */
     public const LEAD = 1.0;
 
     /** Pads that are looked at for the one nearest to an end. */

@@ -12,7 +12,7 @@ final readonly class LegWay
     /**
      * @param  KitSnapshot  $kit  cable of the shelf of its cores and size
      * @param  float  $length  metres, as measured, or along the walls from end to end
-     * @param  bool  $measured  whether somebody measured it
+     * @param  bool  $measured whether it was measured
      * @param  string  $laid  how, in the survey's words
      * @param  array{LegEnd, LegEnd}  $ends
      */
@@ -28,7 +28,7 @@ final readonly class LegWay
     /**
      * The ends in order: the one to which less new cable leads, and how much.
      *
-     * @param  callable(LegEnd): ?float  $lead  metres to an end; null where nobody knows where from
+     * @param  callable(LegEnd): ?float  $lead metres to an end; null if unknown
      * @return array{LegEnd, LegEnd, float}
      */
     public function from(callable $lead): array

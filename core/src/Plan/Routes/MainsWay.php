@@ -20,7 +20,7 @@ final readonly class MainsWay
      */
     private function __construct(public ?string $outlet, public float $metres, public bool $there) {}
 
-    /** Null of what needs no mains, and where nobody has said where it stands. */
+    /** Null for units without mains, and if the position is unknown. */
     public static function of(Plan $plan, Device $device): ?self
     {
         $stands = $device->stands;

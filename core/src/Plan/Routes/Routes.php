@@ -12,18 +12,18 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeSheet;
 
 /**
- * How far cables go in one place, in metres: from what stands where it stands now by the cables that are laid, from a
- * surveyed box or outlet along the walls. A loop's walls lead both ways round.
+ * Cable route lengths in one place, in metres: from current units by the laid cables, from surveyed boxes or outlets along the walls. In a closed
+ * room both ways round count.
  */
 final class Routes
 {
-    /** Where a run's supply and controller are now: the word before the run's id. */
+    /** Current position of a run's supply and controller: the key before the run's id. */
     public const NOW = 'now ';
 
     /** Metres more than the way along the walls, to work with, and the least that a cable is. */
     private const SLACK = CableWay::SLACK;
 
-    /** Metres until somebody measures. */
+    /** Default metres until measured. */
     private const FIRST = 1.0;
 
     private readonly TapeSheet $sheet;
@@ -37,8 +37,8 @@ final class Routes
     }
 
     /**
-     * Where a unit can stand for some runs: where one of theirs stands now, in a surveyed box, at an outlet. A supply wants air;
-     * what is closed for good takes nothing.
+     * Possible positions of a unit for some runs: a current position, a surveyed box, an outlet. A supply needs ventilation; permanently closed
+     * boxes are excluded.
      *
      * @param  list<Run>  $runs
      * @return list<string>
@@ -174,7 +174,7 @@ final class Routes
     }
 
     /**
-     * Where somebody has placed what a run's tails begin at, in this place.
+     * Given position of the start of a run's tails, in this place.
      *
      * @return array{Point, float|null}|null
      */
@@ -204,7 +204,7 @@ final class Routes
         return $this->at($now, $this->laid($now)[1] ?? 0);
     }
 
-    /** Metres above the floor of a surveyed box or outlet, or of a unit that was placed; null where nobody has measured, or a cable says it. */
+    /** Metres above the floor of a surveyed box or outlet, or of a placed unit; null if not measured, or if a cable states it. */
     private function up(string $place): ?float
     {
         $now = $this->now($place);
@@ -239,7 +239,7 @@ final class Routes
         return $this->laid($now)[0] ?? ($this->stands($now) === null ? self::FIRST : self::SLACK);
     }
 
-    /** Where a pad lies. */
+    /** Position of a pad. */
     private function at(Run $run, int $pad): Point
     {
         $path = $this->sheet->runs[$run->word] ?? null;

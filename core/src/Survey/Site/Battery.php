@@ -103,7 +103,7 @@ final readonly class Battery
                 }
                 $blocks += $more;
             } elseif ($clause->peek()?->is('rows', 'row')) {
-                $rows = $clause->count($word, 'how many rows are side by side', 20);
+                $rows = $clause->count($word, 'how many rows are in parallel', 20);
                 $clause->take();
             } else {
                 $ampHours = $clause->quantity(
@@ -117,7 +117,10 @@ final readonly class Battery
         }
         if ($blocks === 0) {
             throw new SlipFound(
-                $clause->slip(null, 'Say the blocks: how many in series and the volts of one, such as “, 3 of 8 V”.'),
+                $clause->slip(
+                    null,
+                    'Type the blocks: the number in series and the volts of one, such as “, 3 of 8 V”.',
+                ),
             );
         }
 

@@ -20,7 +20,7 @@ final readonly class Box
 
     /**
      * @param  array{float, float, float}|null  $size  metres: width, height, depth
-     * @param  string  $air  one of AIR, or empty while nobody looked
+     * @param  string  $air one of AIR, or empty if unknown
      * @param  string  $access  one of ACCESS, or empty
      */
     public function __construct(public Spot $spot, public ?array $size, public string $air, public string $access) {}
@@ -60,7 +60,7 @@ final readonly class Box
             throw new SlipFound(
                 $clause->slip(
                     $word,
-                    "“{$word->text}” is no size. Write width x height x depth in one word, such as 40x30x12 (centimetres).",
+                    "“{$word->text}” is not a size. Type width x height x depth in one word, such as 40x30x12 (centimetres).",
                 ),
             );
         }
@@ -78,7 +78,7 @@ final readonly class Box
             throw new SlipFound(
                 $clause->slip(
                     $word,
-                    "A box of {$word->text} cannot be: each side lies between nothing and 5 m. Numbers without a unit are centimetres.",
+                    "A box of {$word->text} is not possible: each side is more than 0 and at most 5 m. Numbers without a unit are centimetres.",
                 ),
             );
         }

@@ -21,7 +21,7 @@ final readonly class CableLeg
     public const MAKES = ['solid', 'stranded', 'flexible'];
 
     /**
-     * @param  string|null  $to  null while nobody knows where it ends
+     * @param  string|null  $to null if its end is unknown
      * @param  float|null  $length  metres, one way
      * @param  bool  $guessed  size or length were not read or measured
      * @param  bool  $open  no tone at all: a core is broken, which one is not known
@@ -56,12 +56,12 @@ final readonly class CableLeg
     public static function read(Clause $clause, TapeLengths $lengths): self
     {
         $word = Spot::name($clause, 'the leg’s name');
-        $from = Spot::name($clause, 'where the leg begins')->text;
-        $clause->keyword('to', 'Between the two ends of a leg stands “to”.');
+        $from = Spot::name($clause, 'the start of the leg')->text;
+        $clause->keyword('to', 'Type “to” between the two ends of a leg.');
         if ($clause->peek()?->text === '?') {
             $to = $clause->take();
         } else {
-            $to = Spot::name($clause, 'where the leg ends (or ? while nobody knows)');
+            $to = Spot::name($clause, 'the end of the leg (or ? if unknown)');
         }
         $sizeWord = $clause->take();
         [$cores, $system, $size] = self::size($clause, $sizeWord);
@@ -85,7 +85,7 @@ final readonly class CableLeg
                 $open = true;
             } elseif ($attribute->is('core')) {
                 $broken[] = $clause->count($clause->take(), 'the number of the core', $cores);
-                $clause->keyword('broken', 'After the core’s number stands “broken”.');
+                $clause->keyword('broken', 'Type “broken” after the core’s number.');
             } elseif ($attribute->is('joined')) {
                 $joined = Spot::name($clause, 'the leg that it is joined with')->text;
             } else {
@@ -144,7 +144,7 @@ final readonly class CableLeg
             (int) $found[1] < 1
         ) {
             throw new SlipFound(
-                $clause->slip($word, 'Here stand cores and size in one word, such as 3x2.5 (mm²) or 3x14awg.'),
+                $clause->slip($word, 'Expected cores and size in one word, such as 3x2.5 (mm²) or 3x14awg.'),
             );
         }
         $unit = mb_strtolower($found[3] ?? '');
@@ -155,7 +155,7 @@ final readonly class CableLeg
         return [(int) $found[1], $unit === 'awg' ? 'awg' : 'mm2', Number::read($found[2]) ?? 0.0];
     }
 
-    /** Cable in a wall is rigid unless it is told otherwise; a solid core of a size has the greatest resistance of a stranded one. */
+    /** Cable in a wall is rigid by default; a solid core of a size has the greatest resistance of a stranded one. */
     private static function conductor(Clause $clause, ?Word $word, string $system, float $size, string $make): Conductor
     {
         $make = match (true) {

@@ -9,10 +9,10 @@ use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 use EmberDusk\Survey\Word;
 
-/** What is there already beside cables and power: what lights the place, what is in the client's hub, what runs and has room to spare. */
+/** Existing installation besides cables and power: lights, units in the client's hub, devices with spare capacity. */
 final readonly class Present
 {
-    /** What lights it now; trim that comes off and goes back on; a unit in the client's hub; channels to spare; amps kept for later. */
+    /** Existing lights; trim to remove and refit; a unit in the client's hub; spare channels; reserved amps. */
     public const KINDS = ['now', 'trim', 'listed', 'spare', 'later'];
 
     private const FAMILIES = ['zigbee', 'bluetooth', 'mesh', 'wifi', 'rf'];
@@ -21,7 +21,7 @@ final readonly class Present
      * @param  string  $kind  of KINDS
      * @param  string  $what  in words, or its name
      * @param  float  $count  pieces, metres of trim or amps
-     * @param  bool|null  $out  whether it is taken out; null while nobody has said
+     * @param  bool|null  $out whether it is removed; null if undecided
      * @param  int  $channels  to spare
      */
     private function __construct(
@@ -45,7 +45,7 @@ final readonly class Present
             default => new self(
                 'later',
                 $word,
-                count: $clause->quantity($clause->take(), ['a'], 'the amps kept for later, such as 3 A', 0.1, 200),
+                count: $clause->quantity($clause->take(), ['a'], 'the amps reserved for later, such as 3 A', 0.1, 200),
                 what: $clause->rest(),
             ),
         };
@@ -60,11 +60,11 @@ final readonly class Present
         $said = $clause->attribute();
         if ($said !== null) {
             if (!$said->is('take', 'stay', 'stays')) {
-                throw $clause->unknown($said, 'what is there', ['take out', 'stay']);
+                throw $clause->unknown($said, 'the existing thing', ['take out', 'stay']);
             }
             $out = $said->is('take');
             if ($out) {
-                $clause->keyword('out', 'It is taken out: “, take out”.');
+                $clause->keyword('out', 'Type “, take out”.');
             }
         }
 
@@ -76,7 +76,7 @@ final readonly class Present
     {
         $what =
             $clause->take() ??
-            throw new SlipFound($clause->slip(null, 'Say what comes off, such as “trim skirting 3.20”.'));
+            throw new SlipFound($clause->slip(null, 'Type what is removed, such as “trim skirting 3.20”.'));
 
         return new self('trim', $word, $what->text, $lengths->take($clause, 'how long it is')->metres, true);
     }
@@ -87,7 +87,7 @@ final readonly class Present
         $name =
             $clause->take() ??
             throw new SlipFound(
-                $clause->slip(null, 'Say the unit’s name in the client’s hub, such as “listed Hall zigbee”.'),
+                $clause->slip(null, 'Type the unit’s name in the client’s hub, such as “listed Hall zigbee”.'),
             );
 
         return new self('listed', $word, $name->text, 1.0, family: self::family($clause));
@@ -99,11 +99,11 @@ final readonly class Present
         $name =
             $clause->take() ??
             throw new SlipFound(
-                $clause->slip(null, 'Say what has room to spare, such as “spare C9 zigbee, 2 channels, 3 A”.'),
+                $clause->slip(null, 'Type the unit with spare capacity, such as “spare C9 zigbee, 2 channels, 3 A”.'),
             );
         $family = self::family($clause);
         $channels = $clause->count($clause->attribute(), 'how many channels are free', 8);
-        $clause->keyword('channels', 'Here stands “channels”.');
+        $clause->keyword('channels', 'Expected “channels”.');
 
         return new self(
             'spare',
@@ -133,7 +133,7 @@ final readonly class Present
             $words[] = $clause->take()->text ?? '';
         }
         if ($words === []) {
-            throw new SlipFound($clause->slip($clause->peek(), "Here stands {$expected}."));
+            throw new SlipFound($clause->slip($clause->peek(), "Expected {$expected}."));
         }
 
         return implode(' ', $words);

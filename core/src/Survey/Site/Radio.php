@@ -7,7 +7,7 @@ namespace EmberDusk\Survey\Site;
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\SlipFound;
 
-/** A network that is there already: Wi-Fi at 2.4 GHz or a Zigbee hub, with its channel when somebody has looked. */
+/** An existing network: Wi-Fi at 2.4 GHz or a Zigbee hub, with its channel if known. */
 final readonly class Radio
 {
     public const WIFI = 'wifi';
@@ -41,8 +41,8 @@ final readonly class Radio
                 $clause->slip(
                     $word,
                     $kind === self::WIFI
-                        ? "Here stands the Wi-Fi channel at 2.4 GHz, {$least} to {$most}, or ? while it is not known."
-                        : "Here stands the hub’s Zigbee channel, {$least} to {$most}, or ? while it is not known.",
+                        ? "Expected the Wi-Fi channel at 2.4 GHz, {$least} to {$most}, or ? if unknown."
+                        : "Expected the hub’s Zigbee channel, {$least} to {$most}, or ? if unknown.",
                 ),
             );
         }

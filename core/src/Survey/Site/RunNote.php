@@ -9,14 +9,14 @@ use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 use EmberDusk\Survey\Word;
 
-/** What the notes say of a run beside its length: how it is mounted, what light it is for, how high it hangs. */
+/** Notes about a run besides its length: mounting, light type, height. */
 final readonly class RunNote
 {
     public const MOUNTINGS = ['profile', 'bare', 'outdoors', 'moving', 'removable'];
 
     public const LIGHTS = ['room', 'mood'];
 
-    /** What each kind of light is called in the notes; the words of earlier versions are still read. */
+    /** Label of each light type in the notes; labels of earlier versions are still read. */
     public const CALLED = ['room' => 'main', 'mood' => 'accent'];
 
     /**
@@ -42,7 +42,7 @@ final readonly class RunNote
      */
     public static function read(Clause $clause, TapeLengths $lengths): self
     {
-        $word = Spot::name($clause, 'the run’s word');
+        $word = Spot::name($clause, 'the run’s name');
         $mounting = [];
         $light = '';
         $height = null;
@@ -63,7 +63,7 @@ final readonly class RunNote
             }
         }
         if (isset($mounting['profile'], $mounting['bare'])) {
-            throw new SlipFound($clause->slip($word, 'A run lies in a profile or is bare, not both.'));
+            throw new SlipFound($clause->slip($word, 'A run is in a profile or bare, not both.'));
         }
 
         $attributes = $first !== null ? Span::over($first, $clause->last()) : null;

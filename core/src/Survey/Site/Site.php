@@ -10,17 +10,17 @@ final readonly class Site
     /**
      * @param  int|null  $floor  0 is the ground floor
      * @param  float|null  $height  metres from floor to ceiling
-     * @param  bool|null  $damp  null while nobody has said
-     * @param  float|null  $air  °C that the air reaches; null while nobody has said
+     * @param  bool|null  $damp null if unknown
+     * @param  float|null  $air highest air temperature in °C; null if unknown
      * @param  list<Outlet>  $outlets
      * @param  list<Box>  $boxes
      * @param  list<Battery>  $batteries
      * @param  list<CableLeg>  $legs
      * @param  list<Radio>  $radios
      * @param  array<string, RunNote>  $runs  by the run's word
-     * @param  list<Present>  $present  what is there already
+     * @param  list<Present>  $present existing things
      * @param  int  $bundled  loaded cables that lie together in its largest bundle
-     * @param  bool  $said  whether lengths are as somebody said them: nobody has measured
+     * @param  bool  $said whether lengths are stated, not measured
      */
     public function __construct(
         public ?int $floor = null,

@@ -84,7 +84,7 @@ final class SiteReader
             'high' => ($this->height = $lengths->take($clause, 'the height from floor to ceiling')->metres),
             'damp', 'dry' => ($this->damp = $keyword?->is('damp')),
             'air' => ($this->air = $this->air($clause)),
-            'bundle' => ($this->bundled = $clause->count($clause->take(), 'how many cables lie in a bundle', 50)),
+            'bundle' => ($this->bundled = $clause->count($clause->take(), 'the number of cables in a bundle', 50)),
             'outlet' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, false), $clause)),
             'spur' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, true), $clause)),
             'box' => ($this->boxes[] = $this->named(Box::read($clause, $lengths, $legs), $clause)),
@@ -100,7 +100,7 @@ final class SiteReader
             )),
             default => $this->run(RunNote::read($clause, $lengths), $clause),
         };
-        $clause->end('Nothing is expected after this.');
+        $clause->end('Nothing may follow this.');
     }
 
     public function site(): Site
@@ -181,10 +181,7 @@ final class SiteReader
         $name = mb_strtolower($word->text);
         if (isset($this->taken[$name])) {
             throw new SlipFound(
-                $clause->slip(
-                    $word,
-                    "“{$word->text}” names something else in this place already. Give it a name of its own.",
-                ),
+                $clause->slip($word, "“{$word->text}” is already used in this place. Choose another name."),
             );
         }
         $this->taken[$name] = true;

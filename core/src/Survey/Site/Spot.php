@@ -10,14 +10,14 @@ use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 use EmberDusk\Survey\Word;
 
-/** What is called by a name somewhere in a place: on the leg that was written before it, or inside the room. */
+/** A named spot in a place: on the wall typed before it, or inside the room. */
 final readonly class Spot
 {
     /**
      * @param  string  $where  in the writer's words
      * @param  int|null  $leg  number of the leg that it lies on; null inside the room
      * @param  float  $at  metres from that leg's start
-     * @param  float|null  $up  metres above the floor; null while nobody has measured
+     * @param  float|null  $up metres above the floor; null until measured
      */
     public function __construct(
         public Word $word,
@@ -29,7 +29,7 @@ final readonly class Spot
     ) {}
 
     /**
-     * Reads `NAME [where] [at LENGTH [up LENGTH]]`; the legs are those that stand before it.
+     * Reads `NAME [where] [at LENGTH [up LENGTH]]`; the walls are those typed before it.
      *
      * @param  list<Leg>  $legs
      *
@@ -50,7 +50,7 @@ final readonly class Spot
                 throw new SlipFound(
                     $clause->slip(
                         $keyword,
-                        '“at” is measured along the leg written before; here is none yet. Write this line after its wall, or leave “at” out.',
+                        '“at” is measured along the wall typed before, and there is none yet. Type this line after its wall, or leave “at” out.',
                     ),
                 );
             }
@@ -62,7 +62,7 @@ final readonly class Spot
                 throw new SlipFound(
                     $clause->slip(
                         $measured->word,
-                        "The leg before is {$lengths->say($legs[$leg]->length)} long; this lies beyond it.",
+                        "The leg before is {$lengths->say($legs[$leg]->length)} long; this is beyond its end.",
                     ),
                 );
             }
@@ -95,10 +95,7 @@ final readonly class Spot
         $word = $clause->take();
         if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
             throw new SlipFound(
-                $clause->slip(
-                    $word,
-                    "Here stands {$expected}: one word that begins with a letter, at most 24 letters.",
-                ),
+                $clause->slip($word, "Expected {$expected}: one word that starts with a letter, at most 24 letters."),
             );
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey\Trace;
 
-/** After the ends are told apart: every further core of every leg, all far ends linked; and of a silent leg, which core it is. */
+/** After the ends are identified: every further core of every leg, all far ends linked; and for a silent leg, the broken core. */
 final readonly class Cores
 {
     /**
@@ -99,7 +99,7 @@ final readonly class Cores
 
     /**
      * @param  array<string, bool>  $toned
-     * @return list<int>|null cores without a tone; null when they cannot be told
+     * @return list<int>|null cores without a tone; null if undecidable
      */
     private static function broken(int $cores, bool $silent, array $toned): ?array
     {

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Survey\Trace;
 
 /**
- * What the cables may be: which end belongs to which leg, and at most so many faults among them. A case is what each
- * end can hear: the legs whose link gives a tone there, as bits. Cases that no measurement can part are one.
+ * Possible states of the cables: the leg of each end, and a limited number of faults. A case holds, for each end, the legs whose link gives a tone
+ * there, as bits. Cases that no measurement can separate are one.
  */
 final readonly class Suspects
 {
@@ -53,7 +53,7 @@ final readonly class Suspects
     }
 
     /**
-     * What the ends hear with one more leg broken, or two more joined.
+     * Tones with one more leg broken, or two more joined.
      *
      * @param  list<int>  $hears
      * @return list<list<int>>

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey\Trace;
 
-/** What a trace found: for each end at hand the legs that it may be, and for each leg what is written behind it. */
+/** Result of a trace: the possible legs of each near end, and the note for each leg. */
 final readonly class TraceResult
 {
     /**
-     * @param  list<list<string>>  $ends  names of legs by end; one, or more when they cannot be told apart
+     * @param  list<list<string>>  $ends names of legs by end; several if they cannot be distinguished
      * @param  array<string, string>  $found  by leg, in the words of the notes; empty when the answers contradict each other
      */
     private function __construct(public array $ends, public array $found) {}
@@ -43,7 +43,7 @@ final readonly class TraceResult
                     array_filter(array_keys($legs), static fn(int $leg): bool => (($mask >> $leg) & 1) === 1),
                 );
             }
-            // An end whose far end nobody knows, but which hears another leg, is joined with it.
+            // An end with an unknown far end that hears another leg is joined with it.
             $ends[] = array_map(static fn(int $leg): string => $legs[$leg]->name, $of);
             foreach ($of as $leg) {
                 $found[$legs[$leg]->name] ??= self::words(

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey\Trace;
 
-/** A leg to be traced: its name, where its far end is (null while nobody knows), its cores. */
+/** A leg to trace: its name, its far end (null if unknown), its cores. */
 final readonly class TracedLeg
 {
     public function __construct(public string $name, public ?string $to, public int $cores) {}

@@ -8,8 +8,8 @@ namespace EmberDusk\Survey\Trace;
  * Finds which end at hand belongs to which cable leg by continuity, with few measurements: everything is disconnected,
  * the tester stays at one end, far ends are linked or open. Always the measurement whose answer is most nearly even.
  *
- * Certain while there is at most one fault (a broken core, two legs joined on the way), for up to five legs two. More than
- * six legs are told apart by binary codes: in round r the legs whose number has bit r are linked, every end is measured.
+ * Certain for at most one fault (a broken core, two joined legs), for up to five legs two. More than six legs are identified by binary codes: in
+ * round r the legs whose number has bit r are linked, every end is measured.
  */
 final readonly class Tracer
 {
@@ -21,7 +21,7 @@ final readonly class Tracer
     private const TWO_FAULTS = 5;
 
     /**
-     * The next measurement, or what was found.
+     * The next measurement, or the result.
      *
      * @param  non-empty-list<TracedLeg>  $legs  at most MOST
      * @param  list<array{Probe, bool}>  $answers  each probe that was asked, and whether there was a tone

@@ -72,7 +72,7 @@ final readonly class BankCases
             ->cable('k1', '2x2.5', 's1', 'f1', fuse: 5.0)
             ->state();
         yield 'cell-dim' => ['cell-dim', static fn(): array => [$cell(2.99), $cell(3.01)]];
-        // The leaflet says 3 A, 24 V d.c.; 3 A flow less what 24 V lose on the way.
+        // The instructions say 3 A, 24 V d.c.; 3 A flow less what 24 V lose on the way.
         $switched = static fn(float $amps, float $volts): JobState => Circuits::in()
             ->supply('s1', ['sourceOhms' => 0.001])
             ->controller('c1', ['commonOhms' => 0.0001, 'channelOhms' => 0.0001])

@@ -100,7 +100,7 @@ final readonly class CircuitCases
             'cap',
             static fn(): array => [$capped(4.0, 8.0)->state(), $capped(4.0, 8.0)->checked('r1')->state()],
         ];
-        // The leaflet says that it limits at 6 A.
+        // The instructions say that it limits at 6 A.
         yield 'peak' => ['peak', static fn(): array => [$capped(6.1, 6.0)->state(), $capped(5.9, 6.0)->state()]];
         $both = Circuits::in()
             ->supply('s1', ['volts' => 5.0])

@@ -62,7 +62,7 @@ final readonly class ColourCases
         foreach (array_keys($result->light) as $g) {
             [$x, $y, $z] = [0.0, 0.0, 0.0];
             foreach ($columns as $c => $column) {
-                // Light of a channel counts alike whatever its colour: each is mixed in by its own share, not by its luminance.
+                // Each channel's light counts equally in any colour: mixed by its share, not by its luminance.
                 $share = $result->channelLight[$c][$g];
                 [$x, $y, $z] = [$x + $share * $column[0], $y + $share * $column[1], $z + $share * $column[2]];
             }

@@ -33,10 +33,10 @@ final readonly class ControlCases
     }
 
     /**
-     * Two zigbee lights, a server with a leaflet, two scenes.
+     * Two zigbee lights, a server with instructions, two scenes.
      *
      * @param  array<string, mixed>  $leaflet
-     * @param  array<string, mixed>  $light  leaflet of the first light
+     * @param  array<string, mixed>  $light  instructions of the first light
      */
     private static function circuit(array $leaflet = [], array $light = [], string $kind = 'server'): Circuits
     {

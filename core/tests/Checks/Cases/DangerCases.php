@@ -207,7 +207,7 @@ final readonly class DangerCases
             ->standing('s2', 'P2')
             ->state();
         yield 'inrush' => ['inrush', static fn(): array => [$two(40.5, 'C1'), $two(40.0, 'C1')]];
-        // Two supplies of lamps that nobody has placed may be on two circuits.
+        // Two supplies of unplaced lamps may be on two circuits.
         $lamps = static fn(string $more): JobState => Circuits::in("start\n4\ndry\noutlet P1 at 0.5, circuit C1{$more}")
             ->supply('s1', ['volts' => 12.0, 'inrushAmps' => 50.0])
             ->supply('s2', ['volts' => 12.0, 'inrushAmps' => 50.0])

@@ -43,12 +43,12 @@ final readonly class FixtureCases
             'lamp-loose',
             static fn(): array => [$lamp->state(), $lamp->cable('k1', '2x2.5', 's1', 'x1')->state()],
         ];
-        // The leaflet says 9 V.
+        // The instructions say 9 V.
         yield 'lamp-volts' => [
             'lamp-volts',
             static fn(): array => [self::behind(self::ohms(8.97)), self::behind(self::ohms(9.03))],
         ];
-        // IEC 60364-7-715, from memory: 5 % of 12 V are 0.6 V; what is lost in the source is no part of it.
+        // IEC 60364-7-715, from memory: 5 % of 12 V are 0.6 V; the drop inside the source is not included.
         $lost = static fn(float $volts): JobState => self::behind(self::ohms(12.0 - $volts) - 0.005 + 0.005);
         yield 'lamp-drop' => ['lamp-drop', static fn(): array => [$lost(0.61), $lost(0.604)]];
         // 12 W behind R from 12 V: no answer from R = E² / 4 P = 3 ohm on (textbook, greatest power that is transferred).
@@ -82,7 +82,7 @@ final readonly class FixtureCases
             'no-module',
             static fn(): array => [$under(null, 'phase-cut', $cut, 2), $under('m1', 'phase-cut', $cut, 2)],
         ];
-        // The leaflet says 5 W to 250 W of LED.
+        // The instructions say 5 W to 250 W of LED.
         yield 'phase-watts' => [
             'phase-watts',
             static fn(): array => [$under('m1', 'phase-cut', $cut, 50, 5.02), $under('m1', 'phase-cut', $cut, 50)],

@@ -31,7 +31,7 @@ final readonly class ItemCases
             ->item('i1', $kind, $entry, $on)
             ->state();
         yield 'item-on' => ['item-on', static fn(): array => [$on('plug', $plug, null), $on('plug', $plug, 'k1')]];
-        // The leaflet says 2.98 A, or 3 A.
+        // The instructions say 2.98 A, or 3 A.
         yield 'plug-amps' => [
             'plug-amps',
             static fn(): array => [
@@ -70,7 +70,7 @@ final readonly class ItemCases
                 $on('panel', $panel, null, "{$walls}\noutlet P1 at 0.5"),
             ],
         ];
-        // Leaflets of the demo shelf; a remote for two lights wants two zones.
+        // Instructions of the demo shelf; a remote for two lights wants two zones.
         $leaflet = static fn(string $id): array => (array) ((Demo::shelf()->find($id)->written ?? [])['profile'] ?? []);
         $two = static fn(int $zones, bool $leaflets, array $more = []): JobState => Circuits::in()
             ->supply('s1')
@@ -109,7 +109,7 @@ final readonly class ItemCases
         );
         yield 'app-room' => ['app-room', static fn(): array => [$keeps(1), $keeps(2)]];
         yield 'unjoinable by its zones' => ['unjoinable', static fn(): array => [$two(1, true), $two(2, true)]];
-        yield 'unjoinable by its leaflet' => ['unjoinable', static fn(): array => [$two(2, false), $two(2, true)]];
+        yield 'unjoinable by its instructions' => ['unjoinable', static fn(): array => [$two(2, false), $two(2, true)]];
         $set = static fn(float $metres): JobState => Circuits::in()
             ->run('r1', 2.0)
             ->item(
@@ -120,7 +120,7 @@ final readonly class ItemCases
             )
             ->state();
         yield 'set-short' => ['set-short', static fn(): array => [$set(1.99), $set(2.0)]];
-        // What is there already, beside 3 A of one channel at 24 V on a zigbee controller and a supply of 10 A.
+        // Existing units, beside 3 A of one channel at 24 V on a zigbee controller and a supply of 10 A.
         $present = static fn(string $line): JobState => $on('remote', $speaks('zigbee'), null, "{$walls}\n{$line}");
         yield 'listed' => [
             'listed',

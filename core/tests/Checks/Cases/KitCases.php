@@ -7,7 +7,7 @@ namespace EmberDusk\Tests\Checks\Cases;
 use EmberDusk\Job\JobState;
 use EmberDusk\Tests\Circuits;
 
-/** What a circuit is made of: for each code a job that fires it and its neighbour that does not. */
+/** Kit of a circuit: for each code a job that fires it and a neighbour that does not. */
 final readonly class KitCases
 {
     /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */
@@ -47,7 +47,7 @@ final readonly class KitCases
             ->cable('k1', '2x2.5', 's1', 'f1')
             ->state();
         yield 'controller-kind' => ['controller-kind', static fn(): array => [$pixels('c1'), $pixels(null)]];
-        // The leaflet says 12 V to 24 V.
+        // The instructions say 12 V to 24 V.
         $input = static fn(float $volts): JobState => Circuits::in()
             ->supply('s1', ['volts' => $volts])
             ->controller('c1', ['inputLeast' => 12.0, 'inputMost' => 24.0])
@@ -55,7 +55,7 @@ final readonly class KitCases
             ->state();
         yield 'input-range above' => ['input-range', static fn(): array => [$input(24.1), $input(24.0)]];
         yield 'input-range below' => ['input-range', static fn(): array => [$input(11.9), $input(12.0)]];
-        // The leaflet says 5 A a channel, 8 A and so 192 W in all.
+        // The instructions say 5 A a channel, 8 A and so 192 W in all.
         $carries = static fn(float $amps, int $channels): JobState => Circuits::in()
             ->supply('s1')
             ->controller('c1', ['channelAmps' => 5.0, 'totalAmps' => 8.0])

@@ -10,8 +10,8 @@ use EmberDusk\Kit\Kinds;
 use EmberDusk\Tests\Circuits;
 
 /**
- * For each rating without a check of its own: what is found at the part, worked out by hand, and a job by the value of the
- * field (null: not entered). A bank of 12 V is at 11.0 V empty and at 14.4 V on charge (common practice, no source).
+ * For each rating without its own check: the value at the part, calculated by hand, and a job by the value of the field (null: not entered). A bank
+ * of 12 V is at 11.0 V empty and at 14.4 V on charge (common practice, no source).
  */
 final readonly class RatingCases
 {

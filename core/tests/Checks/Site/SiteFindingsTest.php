@@ -13,7 +13,7 @@ use EmberDusk\Values\Finding;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** What the survey leaves open or speaks against, from notes alone; every fix settles its finding. */
+/** Open points and problems of the survey, from notes alone; every fix settles its finding. */
 final class SiteFindingsTest extends TestCase
 {
     private const WHOLE = "start door\n5 cove\ndry\noutlet P1 dais, circuit C1\nrun cove, profile, room light";
@@ -44,7 +44,7 @@ final class SiteFindingsTest extends TestCase
         return SiteFindings::of(new JobState($plan, [], Demo::shelf(), []));
     }
 
-    public function test_a_place_that_is_surveyed_whole_says_nothing(): void
+    public function test_a_complete_survey_has_no_findings(): void
     {
         self::assertSame([], self::findings(self::plan(self::WHOLE)));
     }
@@ -95,11 +95,11 @@ final class SiteFindingsTest extends TestCase
             'joined',
             'Legs A and B are joined on the way',
         ];
-        yield 'loose end' => [self::WHOLE . "\nleg A B1 to ? 2x1.5, traced", 'loose-end', 'Leg A ends somewhere'];
+        yield 'loose end' => [self::WHOLE . "\nleg A B1 to ? 2x1.5, traced", 'loose-end', 'Leg A: far end unknown'];
         yield 'box without air' => [
             self::WHOLE . "\nbox B1 loft, 30x20x10, sealed, hand",
             'sealed-box',
-            'B1 has no air',
+            'B1 has no ventilation',
         ];
         yield 'box that nobody looked into' => [
             self::WHOLE . "\nbox B1 loft, vented",
@@ -109,12 +109,12 @@ final class SiteFindingsTest extends TestCase
         yield 'hub inside a Wi-Fi channel' => [
             self::WHOLE . "\nwifi 6\nhub 17 loft",
             'channel',
-            'Zigbee channel 17 lies inside Wi-Fi channel 6',
+            'Zigbee channel 17 overlaps Wi-Fi channel 6',
         ];
         yield 'volts that are wanted' => [
             self::WHOLE . "\nbattery E1, 2 of 6 V",
             'bank-wants',
-            'Which volts does the light want of E1?',
+            'Choose the supply voltage for the lights on E1',
         ];
         yield 'a tap that unbalances' => [
             self::WHOLE . "\nbattery E1, 4 of 6 V, want 12 V",
@@ -125,8 +125,11 @@ final class SiteFindingsTest extends TestCase
     }
 
     #[DataProvider('open')]
-    public function test_what_is_open_is_said_and_its_fixes_settle_it(string $notes, string $code, string $title): void
-    {
+    public function test_reports_open_points_and_their_fixes_resolve_them(
+        string $notes,
+        string $code,
+        string $title,
+    ): void {
         $plan = self::plan($notes);
         $found = array_values(array_filter(self::findings($plan), static fn(Finding $f): bool => $f->code === $code));
         self::assertCount(1, $found);

@@ -65,7 +65,7 @@ function tick(done: boolean, thumb = false): void {
             return;
         }
         const { id, minutes } = test.value;
-        // A practice is nobody's work: nothing of it is ticked.
+        // A practice is not part of the work: nothing is ticked.
         if (!practice.value) {
             store.takeBack.value = done
                 ? { words: `Tick: ${test.value.title}`, act: () => void box.press(id, false, minutes) }
@@ -116,8 +116,8 @@ const shortcuts = [
     { key: '[', what: 'The test before', act: () => step(-1) },
     { key: ']', what: 'The next test', act: () => step(1) },
     { key: 't', what: 'Pass the test', act: () => tick(true) },
-    { key: 'r', what: 'The reading that tells most', act: () => panel.value?.goNext() },
-    { key: 'p', what: 'Practise on stand-ins', act: () => (practising.value = true) },
+    { key: 'r', what: 'The most useful reading', act: () => panel.value?.goNext() },
+    { key: 'p', what: 'Practise on simulated wiring', act: () => (practising.value = true) },
     { key: 'm', what: 'Measure a reel', act: () => (measuring.value = true) },
     { key: 'l', what: 'Log of the job', act: () => router.visit(`/jobs/${props.answer.job}/log`) },
 ];
@@ -129,7 +129,7 @@ const things = computed(() =>
 <template>
     <JobFrame :shortcuts="shortcuts" :things="things" @go="(place) => place && choose(place)">
         <p v-if="bench.runs.length === 0" class="text-ink2">
-            Nothing to test yet: feed a run at Wire, then its tests stand here in their order.
+            Nothing to test yet. Feed a run at Wire, then its tests are listed here in order.
         </p>
         <template v-else>
             <nav aria-label="Runs" class="flex flex-wrap items-baseline gap-x-5 gap-y-1">
@@ -162,10 +162,10 @@ const things = computed(() =>
                 <b>Practice.</b>
                 {{
                     practice.whole
-                        ? 'Everything that was put in is found and mended.'
-                        : 'Something is wrong in here. Nothing you read or press is the job’s.'
+                        ? 'Every fault is found and fixed.'
+                        : 'Practice: the simulated wiring has a fault. Nothing here changes the job.'
                 }}
-                <button type="button" class="act ml-2" @click="leave()">Leave the practice</button>
+                <button type="button" class="act ml-2" @click="leave()">End the practice</button>
             </p>
             <p v-if="refused" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ refused }}</p>
             <p
@@ -175,7 +175,7 @@ const things = computed(() =>
                 class="mt-2 text-stop"
             >
                 {{ one.note ? `${one.note.place}: ` : '' }}{{ one.refused }}
-                <button type="button" class="act" @click="box.drop(one)">Let go of it</button>
+                <button type="button" class="act" @click="box.drop(one)">Discard</button>
             </p>
             <div class="mt-3 grid gap-x-7 lg:grid-cols-[188px_minmax(0,1fr)]">
                 <TestList
@@ -220,7 +220,7 @@ const things = computed(() =>
                                 v-if="['colours', 'order', 'count'].includes(test.asks)"
                                 v-model="by"
                                 class="field max-w-full py-0.5"
-                                aria-label="What commands it"
+                                aria-label="Sent from"
                             >
                                 <option v-for="c in bench.commanders" :key="c.key" :value="c.key">{{ c.words }}</option>
                             </select>
@@ -267,7 +267,7 @@ const things = computed(() =>
                             Pass <kbd class="max-sm:hidden">T</kbd>
                         </button>
                         <button v-if="isDone(test)" type="button" class="quiet" @click="tick(false)">
-                            Not done after all
+                            Undo the tick
                         </button>
                         <span v-if="isDone(test)" class="text-lit">✓ done {{ test.at }}</span>
                         <form class="flex min-w-0 flex-1 gap-2" @submit.prevent="remarked()">

@@ -53,12 +53,12 @@ const told = computed(() => [...picked.value].reduce((set, c) => set | (1 << c),
                 </span>
                 <span v-if="answers.has(n) && n !== asking" class="flex flex-wrap items-baseline gap-x-3">
                     <span :class="answers.get(n)!.right ? 'text-lit' : 'text-stop'">{{
-                        answers.get(n)!.right ? '✓ as it should' : '✗ not that'
+                        answers.get(n)!.right ? '✓ correct' : '✗ wrong'
                     }}</span>
                     <span>{{ answers.get(n)!.words }} lit</span>
-                    <button type="button" class="act" @click="asking = n">Ask again</button>
+                    <button type="button" class="act" @click="asking = n">Answer again</button>
                 </span>
-                <span v-else-if="waits.includes(`colour:${n + 1}`)" class="text-watch">not kept yet</span>
+                <span v-else-if="waits.includes(`colour:${n + 1}`)" class="text-watch">not saved yet</span>
                 <div
                     v-else-if="n === now"
                     class="flex flex-wrap items-end gap-1.5"
@@ -83,7 +83,7 @@ const told = computed(() => [...picked.value].reduce((set, c) => set | (1 << c),
                     </button>
                     <button v-if="colours.pixels" type="button" class="swatch" @click="emit('seen', n, MANY)">
                         <span class="block size-8 rounded-[3px] border border-ink3 many" aria-hidden="true" />
-                        many at once
+                        several at once
                     </button>
                     <button type="button" class="swatch" :disabled="picked.size > 0" @click="emit('seen', n, 0)">
                         <svg viewBox="0 0 32 32" class="size-8" aria-hidden="true">
@@ -93,13 +93,15 @@ const told = computed(() => [...picked.value].reduce((set, c) => set | (1 << c),
                         nothing
                     </button>
                     <button v-if="picked.size > 0" type="button" class="press ml-2" @click="emit('seen', n, told)">
-                        That lit
+                        These lit
                     </button>
                     <button v-if="practice" type="button" class="quiet ml-2" data-stand-in @click="emit('ask', n)">
-                        Command {{ name }} on the stand-in
+                        Command {{ name }} on the simulated device
                     </button>
                 </div>
-                <button v-else type="button" class="act justify-self-start" @click="asking = n">Command it</button>
+                <button v-else type="button" class="act justify-self-start" @click="asking = n">
+                    Send the command
+                </button>
             </li>
         </ol>
         <LeadsPicture v-if="colours.leads.length" :colours="colours" />
@@ -114,15 +116,16 @@ const told = computed(() => [...picked.value].reduce((set, c) => set | (1 << c),
                     <ol class="mt-1 list-decimal pl-5">
                         <li v-for="move in colours.moves" :key="move">{{ move }}</li>
                     </ol>
-                    <p class="mt-1 text-ink2">Supply off before a lead is moved.</p>
+                    <p class="mt-1 text-ink2">Switch the supply off before you move a lead.</p>
                     <button type="button" class="press mt-2" @click="emit('mended')">
-                        Done: ask the colours again
+                        Done: test the colours again
                     </button>
                 </template>
             </div>
             <p v-else-if="colours.left === 0" class="border-l-4 border-watch bg-sheet px-3 py-2">
-                These answers contradict each other: no way of connecting the leads shows all of them. They are kept.
-                <button type="button" class="act" @click="emit('anew')">Ask the colours anew</button>
+                These answers contradict each other: no way to connect the leads gives all of them. They stay in the
+                log.
+                <button type="button" class="act" @click="emit('anew')">Start the colours again</button>
             </p>
             <p v-else-if="colours.next !== null" class="text-ink2">
                 Command <b class="text-ink">{{ colours.names[colours.next] }}</b> next: it tells most of the

@@ -62,20 +62,20 @@ function tell(): void {
                 {{ t.lit < 0 ? 'runs off the end' : `lit to ${t.lit}` }}
             </li>
         </ul>
-        <p v-if="waits" class="mt-2 text-watch">An answer waits for a signal.</p>
+        <p v-if="waits" class="mt-2 text-watch">One answer is not sent yet (no signal).</p>
         <form v-else-if="asking" class="mt-2 flex flex-wrap items-end gap-3" @submit.prevent="tell()">
             <p class="w-full text-lg">
-                Set the count to <b class="fig">{{ set }}</b>. Which pixel is the last that lights?
+                Set the count to <b class="fig">{{ set }}</b>. Which is the last pixel that lights?
             </p>
             <button type="button" class="press" @click="emit('lit', set, set)">All {{ set }} light</button>
-            <button type="button" class="quiet" @click="emit('lit', set, OFF_THE_END)">Effects run off the end</button>
+            <button type="button" class="quiet" @click="emit('lit', set, OFF_THE_END)">Effects run past the end</button>
             <label class="flex items-center gap-2"
-                >It ends at pixel
+                >Ends at pixel
                 <input v-model="last" inputmode="numeric" class="field w-20" aria-label="The last pixel that lights" />
             </label>
-            <button type="submit" class="quiet" :disabled="!/^\d+$/.test(last.trim())">That one</button>
+            <button type="submit" class="quiet" :disabled="!/^\d+$/.test(last.trim())">This one</button>
             <button v-if="practice" type="button" class="quiet" @click="emit('ask', set)">
-                Set {{ set }} on the stand-in
+                Set {{ set }} on the simulated device
             </button>
         </form>
         <div

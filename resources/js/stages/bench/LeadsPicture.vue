@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { BenchColours } from '@/types/generated/responses';
 
-/** Outputs above, the strip's leads below: where each lead is now, and which hang loose. */
+/** Outputs above, the strip's leads below: current position of each lead, and loose ones. */
 const props = defineProps<{ colours: BenchColours }>();
 const STEP = 66;
 const x = (n: number) => 34 + n * STEP;
@@ -20,7 +20,7 @@ const said = computed(() =>
         .map((l) => {
             const of = `output ${props.colours.names[l.output]}`;
             return l.state === 'loose' || l.state === 'open'
-                ? `${of}: ${l.state === 'loose' ? 'loose' : 'not told yet'}`
+                ? `${of}: ${l.state === 'loose' ? 'loose' : 'not identified yet'}`
                 : `${of}: lead of ${props.colours.names[l.to]}${l.state === 'touches' ? ', touches another' : ''}`;
         })
         .join('; '),
@@ -60,7 +60,7 @@ const INKS: Record<string, string> = { right: 'var(--ink-2)', open: 'var(--ink-3
         <figcaption class="text-[13px] text-ink2">
             {{
                 colours.leads.some((l) => l.state === 'open')
-                    ? 'Leads are told once the switch is right.'
+                    ? 'Leads can be identified once the switch is set correctly.'
                     : 'Outputs above, the strip’s pads below.'
             }}
         </figcaption>

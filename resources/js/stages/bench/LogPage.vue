@@ -116,8 +116,8 @@ const shortcuts = [
             <span class="text-ink2">{{ log.total }} {{ log.total === 1 ? 'entry' : 'entries' }}</span>
             <span class="ml-auto flex flex-wrap gap-x-4">
                 <a class="act" :href="url('bench')">Bench <kbd>B</kbd></a>
-                <a class="act" :href="url('log.csv')">As CSV</a>
-                <button type="button" class="act" @click="picker?.click()">Read in CSV</button>
+                <a class="act" :href="url('log.csv')">Export CSV</a>
+                <button type="button" class="act" @click="picker?.click()">Import CSV</button>
                 <input
                     ref="picker"
                     type="file"
@@ -164,8 +164,8 @@ const shortcuts = [
         <p v-if="log.total === 0" class="mt-4 text-ink2">
             {{
                 words || kind || part
-                    ? 'Nothing in the log is like that.'
-                    : 'Nothing yet: tests, readings, ticks, photos and remarks gather here with their time and person.'
+                    ? 'No log entry matches.'
+                    : 'No entries yet. Tests, readings, ticks, photos and remarks are logged here with time and person.'
             }}
         </p>
         <section v-for="day in days" :key="day.day" class="mt-4" :aria-label="long(day.day)">

@@ -5,7 +5,7 @@ import type { BenchMeter, BenchReading } from '@/types/generated/responses';
 import ReadingBands from './ReadingBands.vue';
 import WiringPicture from './WiringPicture.vue';
 
-/** Where the meter is held, what it read, what is believed of it, and the reading that tells most next. */
+/** Meter position, reading, fault probabilities, and the most useful next reading. */
 const props = defineProps<{ meter: BenchMeter; practice: boolean; waits: number }>();
 const emit = defineEmits<{
     read: [spot: string, command: string, value: number, sure: boolean];
@@ -91,9 +91,9 @@ const edge = computed(() => {
 <template>
     <section aria-labelledby="meter">
         <div class="flex flex-wrap items-baseline gap-x-3">
-            <h3 id="meter" class="font-head text-lg font-semibold">What the meter says</h3>
+            <h3 id="meter" class="font-head text-lg font-semibold">Meter reading</h3>
             <span class="text-[13px] text-ink2"
-                >Shaded: what good wiring gives, {{ meter.tolerances }}. Across the mark: the meter’s own error,
+                >Shaded: expected for good wiring, {{ meter.tolerances }}. Line across the mark: meter error,
                 {{ meter.off }}.</span
             >
         </div>
@@ -120,17 +120,17 @@ const edge = computed(() => {
                 ><span class="block text-[13px] text-ink2">read, {{ unit }}</span>
                 <input ref="field" v-model="value" class="field w-24" inputmode="decimal" data-read
             /></label>
-            <button type="submit" class="press" :disabled="signed(value) === null || !spot">Keep the reading</button>
+            <button type="submit" class="press" :disabled="signed(value) === null || !spot">Save reading</button>
             <button
                 v-if="practice"
                 type="button"
                 class="quiet"
                 @click="emit('ask', spot, command, (shown) => (value = String(Number(shown.toFixed(4)))))"
             >
-                Hold the stand-in’s meter there
+                Read the simulated meter
             </button>
         </form>
-        <p v-if="waits" class="mt-2 text-watch">{{ waits }} on this device waits for a signal.</p>
+        <p v-if="waits" class="mt-2 text-watch">{{ waits }} on this device not sent yet (no signal).</p>
         <ReadingBands
             v-if="meter.rows.length"
             class="mt-3"
@@ -152,7 +152,7 @@ const edge = computed(() => {
                 </li>
             </ol>
             <p v-if="meter.open.length" class="mt-1 text-[14px] text-ink2">
-                Not ruled out by the readings so far: {{ meter.open.join('; ') }}.
+                Still possible after the readings so far: {{ meter.open.join('; ') }}.
             </p>
             <template v-if="meter.pairs.length">
                 <p class="mt-1">Two faults that explain the readings. Fix one, then read again.</p>
@@ -167,8 +167,8 @@ const edge = computed(() => {
             </template>
             <template v-else-if="meter.belief[0]!.class === 'several' && !meter.next">
                 <p class="mt-1">
-                    Work from the supply outwards. Fix the cause of the first reading that is outside, supply off, then
-                    read again.
+                    Work from the supply outwards. Switch the supply off, fix the cause of the first reading outside its
+                    band, then read again.
                 </p>
                 <button type="button" class="press mt-2" @click="emit('mended', 'several', 'one of several faults')">
                     Fixed: read again
@@ -178,8 +178,8 @@ const edge = computed(() => {
                 <p v-if="!meter.sure" class="mt-1">
                     {{
                         meter.next
-                            ? 'Not certain yet. Fix the likeliest, or read on.'
-                            : 'No further reading tells these apart. Fix the likeliest first.'
+                            ? 'Not certain yet. Fix the likeliest, or take another reading.'
+                            : 'No further reading separates these. Fix the likeliest first.'
                     }}
                 </p>
                 <p class="mt-1">Supply off. {{ meter.belief[0]!.mend }}</p>
@@ -192,7 +192,7 @@ const edge = computed(() => {
                 </button>
             </template>
             <p v-if="!meter.sure && meter.next" class="mt-1">
-                Next, the reading that tells most:
+                Next, the most useful reading:
                 <button type="button" class="act" @click="goNext()">{{ meter.next.words }}</button>
                 <kbd class="max-sm:hidden">R</kbd>
                 <span class="block text-[14px] text-ink2">{{

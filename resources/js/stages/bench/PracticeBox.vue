@@ -2,7 +2,7 @@
 import { ref } from 'vue';
 import DialogBox from '@/ui/DialogBox.vue';
 
-/** Faults are put in: by chance, or those that one person writes down for another. */
+/** Starts a practice: random faults, or faults entered by another person. */
 defineProps<{ open: boolean }>();
 const emit = defineEmits<{ close: []; begin: [seed: number, faults: string[]] }>();
 const seed = ref(String(Math.floor(Math.random() * 900) + 1));
@@ -18,7 +18,7 @@ function begin(): void {
 </script>
 
 <template>
-    <DialogBox :open="open" title="Practise on stand-ins" @close="emit('close')">
+    <DialogBox :open="open" title="Practise on simulated wiring" @close="emit('close')">
         <form class="grid gap-3" @submit.prevent="begin()">
             <p class="text-ink2">
                 The wiring of this job with a fault hidden in it. Lamps and meter are simulated; nothing that is read
@@ -29,7 +29,7 @@ function begin(): void {
                 <input v-model="seed" class="field w-24" inputmode="numeric" />
             </label>
             <label
-                >Or put these in, one a line, for somebody else to find
+                >Or enter faults for another person, one per line
                 <textarea
                     v-model="faults"
                     maxlength="980"

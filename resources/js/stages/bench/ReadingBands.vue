@@ -50,7 +50,7 @@ const short = (v: number | null) => {
                 >{{ row.words }}
                 <span class="text-[13px] text-ink2">{{ row.commandWords }} · {{ row.at.slice(11) }} {{ row.who }}</span>
                 <span v-if="row.asks" class="mt-1 block border-l-4 border-watch pl-2 text-[14px]"
-                    >{{ row.asks }} It counts nothing until you say.
+                    >{{ row.asks }} It does not count until you confirm it.
                     <button
                         v-if="row.meant !== null"
                         type="button"
@@ -59,10 +59,11 @@ const short = (v: number | null) => {
                     >
                         It is {{ short(row.meant) }} {{ row.unit }}
                     </button>
-                    <button type="button" class="act" @click="emit('sure', row)">It is as I wrote</button></span
+                    <button type="button" class="act" @click="emit('sure', row)">The reading is correct</button></span
                 >
                 <span v-if="row.against" class="mt-1 block border-l-4 border-watch pl-2 text-[14px]"
-                    >It was {{ row.against }} before: more apart than a meter is off. Read it a third time.</span
+                    >It was {{ row.against }} before: they differ by more than the meter error. Read it a third
+                    time.</span
                 >
                 <StrikeOut
                     class="ml-1"

@@ -38,8 +38,8 @@ async function send(keep: boolean): Promise<void> {
     <DialogBox :open="open" title="Measure a reel" @close="emit('close')">
         <form class="grid gap-3" @submit.prevent="send(false)">
             <p class="text-ink2">
-                One strip off the reel, laid out, fed at its start through its own leads, everything full for a minute.
-                The meter at the pads themselves. A strip that is lit on its reel gets hot: roll it out.
+                Lay out one strip from the reel, feed it at its start through its own leads, and run it at full for a
+                minute. Measure at the pads themselves. Unroll the strip first: lit on the reel it overheats.
             </p>
             <label
                 >Strip
@@ -53,7 +53,7 @@ async function send(keep: boolean): Promise<void> {
                 /></label>
             </div>
             <p v-if="refused" role="alert" class="border-l-4 border-stop px-3 py-1">{{ refused }}</p>
-            <button type="submit" class="press justify-self-start" :disabled="!whole">Reckon its rails</button>
+            <button type="submit" class="press justify-self-start" :disabled="!whole">Calculate rail resistance</button>
             <div v-if="reel" role="status" class="border-l-4 border-lit px-3 py-1">
                 <p>
                     + rail <b class="fig">{{ (1000 * reel.plus).toFixed(1) }} mΩ/m</b> (was
@@ -61,8 +61,8 @@ async function send(keep: boolean): Promise<void> {
                     <b class="fig">{{ (1000 * reel.returnRail).toFixed(1) }} mΩ/m</b> (was
                     {{ (1000 * reel.wasReturn).toFixed(1) }}).
                 </p>
-                <p v-if="reel.kept">On the shelf. Jobs that hold the old entry are offered the new one.</p>
-                <button v-else type="button" class="press mt-1" @click="send(true)">Put it on the shelf</button>
+                <p v-if="reel.kept">Saved on the shelf. Jobs with the old entry are offered the new one.</p>
+                <button v-else type="button" class="press mt-1" @click="send(true)">Save to the shelf</button>
             </div>
         </form>
     </DialogBox>

@@ -4,7 +4,7 @@ import { computed } from 'vue';
 import type { BenchMeter } from '@/types/generated/responses';
 import HoldMark from './HoldMark.vue';
 
-/** Supplies, controllers, cables and runs as they hang together: every part is where a probe can be held. */
+/** Supplies, controllers, cables and runs as connected: every part can be probed. */
 const props = defineProps<{ meter: BenchMeter; part: string; metres: number | null }>();
 const emit = defineEmits<{ hold: [part: string, metres: number | null] }>();
 const narrow = useMediaQuery('(max-width: 639px)');

@@ -5,12 +5,12 @@ import { useOutbox, type Note } from '@/lib/outbox';
 import type { ScreenStore } from '@/lib/screen';
 import type { Answer, BenchAnswer, BenchTest } from '@/types/generated/responses';
 
-/** What neighbours of different colours are told as. */
+/** Answer for neighbours of different colours. */
 export const MANY = -1;
-/** What is told where effects run on past the last pixel. */
+/** Answer for effects that run past the last pixel. */
 export const OFF_THE_END = -1;
 
-/** The bench of one run: what the core said of it, and the ways to tell it what was seen, read and mended. */
+/** The bench of one run: its state from the core, and the ways to enter observations, readings and fixes. */
 export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
     const looked = shallowRef(first);
     const refused = ref('');
@@ -52,7 +52,7 @@ export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
             ...what,
         });
 
-    /** Faults are put in: by chance, or those that are written down. */
+    /** Starts a practice with random or entered faults. */
     async function practise(seed: number, faults: string[]): Promise<void> {
         busy.value = true;
         try {
@@ -68,7 +68,7 @@ export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
         looked.value = { ...looked.value, practice: null };
         await look();
     }
-    /** What lamps or meter of the practice show. */
+    /** Lamps or meter of the practice. */
     async function standIn(body: object): Promise<number | null> {
         try {
             const said = await ask<{ shows: number }>('POST', `/jobs/${job}/bench/practices/${practice.value?.id}`, {

@@ -77,11 +77,9 @@ function move(form: HTMLFormElement): void {
             <span class="block text-[13px] text-ink2"
                 >{{ step.why }}{{ step.tools.length ? ` Bring: ${step.tools.join(', ')}.` : ''
                 }}{{ atTime?.wait ? ` Then it cures ${atTime.wait / 60} h.` : ''
-                }}{{ atTime && !atTime.last ? ' Goes on the next day.' : '' }}</span
+                }}{{ atTime && !atTime.last ? ' Continues the next day.' : '' }}</span
             >
-            <span v-if="atTime?.short" class="block text-[13px] text-watch"
-                >It takes two people: find somebody to hold.</span
-            >
+            <span v-if="atTime?.short" class="block text-[13px] text-watch">It takes two people.</span>
             <span v-if="step.caution && !done" class="block border-l-4 border-watch pl-2 text-[13px]">{{
                 step.caution
             }}</span>

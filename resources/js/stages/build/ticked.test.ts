@@ -25,7 +25,7 @@ function list(ids: string[]) {
 test('a ticked row stays where it was pressed while the plan moves on', () => {
     const { build, ticked, shown } = list(['dry', 'cut', 'glue']);
     ticked.tick('dry', 'Dry run', true, 30);
-    // The plan puts what is left in another order.
+    // The plan puts the rest in another order.
     build.value = picture(['glue', 'cut']);
     expect(shown()).toEqual(['dry', 'cut', 'glue']);
     ticked.tick('glue', 'Glue', true, 30);

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { SheetCable } from '@/types/generated/responses';
 
-/** Cables with what flows in them, and the volts where they meet a strip. */
+/** Cables with their current, and the volts at the strip. */
 defineProps<{ cables: SheetCable[] }>();
 </script>
 

@@ -22,13 +22,13 @@ async function send(url: string): Promise<void> {
 <template>
     <section class="mb-4 max-w-[860px]" aria-labelledby="client">
         <h2 id="client" class="flex flex-wrap items-baseline gap-4 font-semibold">
-            For the client, without an account
-            <button type="button" class="act font-normal" @click="send('')">Make a link</button>
+            Client link (no account needed)
+            <button type="button" class="act font-normal" @click="send('')">Create link</button>
         </h2>
         <p v-if="message" role="alert" class="mt-1 border-l-4 border-stop bg-sheet px-3 py-1">{{ message }}</p>
         <p v-if="links.length === 0" class="text-[13px] text-ink2">
-            Whoever has the link reads what works what, the scenes and the steps back; it changes nothing, runs out by
-            itself, and can be taken back.
+            The person who has the link reads what works what, the scenes and the steps back; it changes nothing, runs
+            out by itself, and can be revoked.
         </p>
         <ul>
             <li
@@ -40,7 +40,7 @@ async function send(url: string): Promise<void> {
                     here + link.url
                 }}</a>
                 <span class="text-[13px] text-ink2">until {{ link.until }}</span>
-                <button type="button" class="act" @click="send(`/${link.id}/revoke`)">Take it back</button>
+                <button type="button" class="act" @click="send(`/${link.id}/revoke`)">Revoke</button>
             </li>
         </ul>
     </section>

@@ -26,7 +26,7 @@ const form = reactive({ about: '', says: '' });
             <label
                 >{{ label }} <input v-model="form.says" class="field !w-36" maxlength="200" :placeholder="says"
             /></label>
-            <button class="quiet">Note it</button>
+            <button class="quiet">Save</button>
         </div>
     </form>
 </template>

@@ -21,8 +21,8 @@ const shortcuts = [
 <template>
     <JobFrame :shortcuts="shortcuts">
         <div class="mb-3 flex flex-wrap gap-3">
-            <a class="press" :href="`/jobs/${answer.job}/sheet.pdf`" target="_blank">Open as PDF <kbd>F</kbd></a>
-            <a class="quiet" :href="`/jobs/${answer.job}/sheet`" target="_blank">Open to print <kbd>P</kbd></a>
+            <a class="press" :href="`/jobs/${answer.job}/sheet.pdf`" target="_blank">Open PDF <kbd>F</kbd></a>
+            <a class="quiet" :href="`/jobs/${answer.job}/sheet`" target="_blank">Print view <kbd>P</kbd></a>
             <a class="quiet" :href="`/jobs/${answer.job}/export`">Job file</a>
         </div>
         <LeftBox :job="answer.job" :sheet="sheet" @said="sheet = { ...sheet, ...$event }" />
@@ -33,7 +33,7 @@ const shortcuts = [
                 <span class="text-ink2">{{ sheet.client }}</span>
                 <span class="fig ml-auto text-[12px] text-ink2">{{ sheet.printed }}</span>
             </header>
-            <p v-if="sheet.runs.length === 0" class="mt-4 text-ink2">Nothing to hand over yet. Begin at Survey.</p>
+            <p v-if="sheet.runs.length === 0" class="mt-4 text-ink2">Nothing to hand over yet. Start at Survey.</p>
             <section v-if="sheet.board.rows.length && sheet.board.controls.length" class="mt-4">
                 <h3 class="font-semibold">Which control works which light</h3>
                 <table class="w-full text-left text-[12.5px]">
@@ -89,7 +89,7 @@ const shortcuts = [
                 >
             </header>
             <section v-if="sheet.open.length" class="mt-4">
-                <h3 class="font-semibold">Open when this was printed</h3>
+                <h3 class="font-semibold">Open points at printing</h3>
                 <ul class="list-disc pl-5 text-[13px]">
                     <li v-for="title in sheet.open" :key="title">{{ title }}</li>
                 </ul>

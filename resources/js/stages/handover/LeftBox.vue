@@ -4,7 +4,7 @@ import { ask, inWords } from '@/lib/http';
 import FactForm from './FactForm.vue';
 import type { LeftBehind, SheetPicture } from '@/types/generated/responses';
 
-/** What is written down before the sheet is left: the lesson given, versions of apps and firmware, where settings lie, notes for the next job. */
+/** Facts recorded before hand-over: topics shown, app and firmware versions, place of the backups, notes for the next job. */
 const props = defineProps<{ job: number; sheet: SheetPicture }>();
 const emit = defineEmits<{ said: [left: LeftBehind] }>();
 const message = ref('');
@@ -42,10 +42,10 @@ async function keepNote(): Promise<void> {
 <template>
     <details class="mb-3 max-w-[860px] border border-rule bg-sheet px-4 py-2">
         <summary class="cursor-pointer py-1 font-semibold">
-            Written down before you leave: lesson, versions, settings, notes
+            Before you leave: what to show, versions, backups, notes
         </summary>
         <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
-        <h3 class="mt-2 font-semibold">The lesson</h3>
+        <h3 class="mt-2 font-semibold">Show the client</h3>
         <ul>
             <li v-for="line in sheet.lesson" :key="line.key" class="py-0.5">
                 <label class="flex items-baseline gap-2"
@@ -80,10 +80,8 @@ async function keepNote(): Promise<void> {
             />
         </div>
         <form @submit.prevent="keepNote()">
-            <h3 class="mt-3 font-semibold">For the next job that uses it</h3>
-            <p class="text-[13px] text-ink2">
-                Stays with the crew and is shown at every job with this kit; not printed.
-            </p>
+            <h3 class="mt-3 font-semibold">Notes for the next job with this kit</h3>
+            <p class="text-[13px] text-ink2">Only for the crew: shown on every job with this kit, not printed.</p>
             <ul>
                 <li v-for="n in sheet.notes" :key="n.id" class="text-[13px]">
                     {{ n.kit }}: <b>{{ n.says }}</b> {{ n.day }}, {{ n.by }}
@@ -105,14 +103,10 @@ async function keepNote(): Promise<void> {
                     </select></label
                 >
                 <label class="min-w-0 flex-1"
-                    ><span class="sr-only">What the next one should know</span
-                    ><input
-                        v-model="note.says"
-                        class="field"
-                        maxlength="400"
-                        placeholder="What the next one should know"
+                    ><span class="sr-only">Note</span
+                    ><input v-model="note.says" class="field" maxlength="400" placeholder="Note"
                 /></label>
-                <button class="quiet">Note it</button>
+                <button class="quiet">Save</button>
             </div>
         </form>
     </details>

@@ -18,7 +18,7 @@ const field = ref<HTMLInputElement>();
 const heading = ref<HTMLElement>();
 let typing: ReturnType<typeof setTimeout> | undefined;
 
-/** Another part of the list; what was typed stays while it comes. */
+/** Another page of the list; the typed search stays meanwhile. */
 function list(change: { find?: string; archived?: boolean; page?: number }): void {
     clearTimeout(typing);
     const to = { find: words.value, archived: props.archived, page: 1, ...change };
@@ -42,7 +42,7 @@ const moved = () => router.reload({ onSuccess: () => heading.value?.focus() });
 const user = computed(person);
 const opened = ref(false);
 const form = useForm({ name: '', client: '', place: '', run: '', length: '', meets: false, battery: '' });
-/** With the tape in hand, or with what somebody said on the phone. */
+/** With measured walls, or with a stated length. */
 const taped = ref(true);
 const power = ref<'mains' | 'battery'>('mains');
 function beginJob(): void {
@@ -158,7 +158,7 @@ useKeys(() => [
             <p v-if="jobs.length === 0" class="mt-6 text-ink2">
                 <template v-if="find">No job has “{{ find }}” in its name or client.</template>
                 <template v-else-if="archived">The archive is empty.</template>
-                <template v-else>No job yet. Begin with a room: “New job”, then type what the tape says.</template>
+                <template v-else>No jobs yet. Press “New job” and start with a room.</template>
             </p>
             <JobLine
                 v-for="job in jobs"
@@ -196,29 +196,31 @@ useKeys(() => [
             /></label>
             <p v-if="form.errors.place" role="alert" class="text-stop">{{ form.errors.place }}</p>
             <fieldset class="flex gap-5">
-                <legend class="sr-only">How it begins</legend>
+                <legend class="sr-only">Walls</legend>
                 <label class="flex items-center gap-2"
-                    ><input v-model="taped" type="radio" :value="true" class="accent-ember" />the tape is in hand</label
+                    ><input v-model="taped" type="radio" :value="true" class="accent-ember" />measure the walls
+                    now</label
                 >
                 <label class="flex items-center gap-2"
-                    ><input v-model="taped" type="radio" :value="false" class="accent-ember" />without a tape</label
+                    ><input v-model="taped" type="radio" :value="false" class="accent-ember" />measure the walls
+                    later</label
                 >
             </fieldset>
             <template v-if="!taped">
                 <div class="grid grid-cols-2 gap-3">
                     <label class="block"
-                        >Run, one word
+                        >Name of the run (one word)
                         <input v-model="form.run" class="field" required maxlength="24" placeholder="cove"
                     /></label>
                     <label class="block"
-                        >About how long, m
+                        >Length, about (m)
                         <input v-model="form.length" class="fig field" required inputmode="decimal" placeholder="5.20"
                     /></label>
                 </div>
                 <p v-if="form.errors.run" role="alert" class="text-stop">{{ form.errors.run }}</p>
                 <p v-if="form.errors.length" role="alert" class="text-stop">{{ form.errors.length }}</p>
                 <label class="flex items-center gap-2"
-                    ><input v-model="form.meets" type="checkbox" class="accent-ember" />its ends meet</label
+                    ><input v-model="form.meets" type="checkbox" class="accent-ember" />closed loop</label
                 >
                 <fieldset class="flex flex-wrap items-center gap-x-5 gap-y-1">
                     <legend class="sr-only">Power</legend>
@@ -240,7 +242,7 @@ useKeys(() => [
                 <p v-if="form.errors.battery" role="alert" class="text-stop">{{ form.errors.battery }}</p>
             </template>
             <button class="press" :disabled="form.processing">
-                {{ taped ? 'Begin the survey' : 'Choose the kit' }}
+                {{ taped ? 'Start the survey' : 'Choose the kit' }}
             </button>
         </form>
     </DialogBox>

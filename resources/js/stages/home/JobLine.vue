@@ -64,7 +64,7 @@ const remove = () =>
             >
             <template v-if="archived"
                 ><button type="button" class="act" :aria-label="`Bring ${job.name} back`" @click="move('back')">
-                    Bring back</button
+                    Restore</button
                 ><button type="button" class="act" :aria-label="`Delete ${job.name}`" @click="deleting = true">
                     Delete
                 </button></template
@@ -73,7 +73,7 @@ const remove = () =>
                 v-else
                 type="button"
                 class="text-ink2 hover:text-ink hover:underline"
-                :aria-label="`Put ${job.name} into the archive`"
+                :aria-label="`Archive ${job.name}`"
                 @click="move('archive')"
             >
                 Archive
@@ -90,8 +90,7 @@ const remove = () =>
                     }}</Link></template
                 >
                 <template v-else
-                    >Everything is decided.
-                    <Link class="act" :href="`/jobs/${job.id}/handover`">Hand over</Link></template
+                    >Nothing open. <Link class="act" :href="`/jobs/${job.id}/handover`">Hand over</Link></template
                 >
                 <span v-if="summary.waits.length" class="ml-4 text-ink2"
                     >Waits: {{ summary.waits.slice(0, 3).join('; ')
@@ -99,15 +98,15 @@ const remove = () =>
                 >
             </p>
         </template>
-        <p v-else class="mt-2 h-[58px] text-ink2">Looking through it …</p>
+        <p v-else class="mt-2 h-[58px] text-ink2">Loading …</p>
         <DialogBox :open="deleting" :title="`Delete ${job.name}`" @close="deleting = false">
             <form class="space-y-3" @submit.prevent="remove()">
                 <p>
-                    Its plan with the whole history, photos, ticks and quotes are gone for good. A backup that was taken
-                    before still has them.
+                    Its plan, history, photos, ticks and quotes are deleted for good. A backup made earlier still has
+                    them.
                 </p>
                 <label class="block"
-                    >Write its name
+                    >Type its name to confirm
                     <input v-model="name" class="field" required maxlength="200" :placeholder="job.name"
                 /></label>
                 <p v-if="message" role="alert" class="text-stop">{{ message }}</p>

@@ -4,11 +4,11 @@ import type { Act } from '@/lib/acts';
 import type { JoinDevice, JoinStep } from '@/types/generated/responses';
 import StandIn from './StandIn.vue';
 
-/** The stand-ins as they are drawn: those that the step is about, or all. */
+/** The simulated devices: those of the step, or all. */
 const props = defineProps<{
     devices: JoinDevice[];
     now: number;
-    /** Null where no step is told: then all are drawn. */
+    /** Null without a current step: all are drawn. */
     step: JoinStep | null;
     hands?: boolean;
     inert?: boolean;
@@ -27,7 +27,7 @@ const drawn = computed(() => (all.value ? props.devices : about.value));
 <template>
     <section aria-label="Drawn kit">
         <div class="flex items-baseline justify-between">
-            <h3 class="text-[13px] text-ink2">The kit, as stand-ins</h3>
+            <h3 class="text-[13px] text-ink2">Simulated kit</h3>
             <button
                 v-if="about.length > 0 && about.length < devices.length"
                 type="button"

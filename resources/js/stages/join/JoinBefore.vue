@@ -39,7 +39,7 @@ function begin(site: boolean, hidden = 0): void {
     <div class="grid gap-x-10 gap-y-6 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
         <section aria-labelledby="begin">
             <KitNotes :notes="start.notes" />
-            <h2 id="begin" class="text-2xl font-semibold">Join on site, or rehearse it first</h2>
+            <h2 id="begin" class="text-2xl font-semibold">Join on site, or rehearse first</h2>
             <p v-if="start.ready" class="mt-2 text-ink2">
                 {{ start.steps }} steps, about {{ Math.ceil(start.minutes) }} min if all goes well: reset, join, link,
                 name, and every control tried at the end.
@@ -66,28 +66,29 @@ function begin(site: boolean, hidden = 0): void {
                     >
                 </fieldset>
                 <label class="mt-2 inline-flex items-center gap-2"
-                    ><input v-model="trustsNew" type="checkbox" /> New kit is not reset, unless it misbehaves</label
+                    ><input v-model="trustsNew" type="checkbox" /> do not reset new kit unless it fails to join</label
                 >
                 <form class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="begin(true)">
                     <label
-                        >Phone in the hand
+                        >Phone
                         <input v-model="phone" class="field w-56" maxlength="80" placeholder="whose, which" />
                     </label>
                     <button type="submit" class="press">Join on site</button>
                     <span class="basis-full text-[13px] text-ink2"
-                        >You do it on the real thing and say what you saw. Only this joins anything.</span
+                        >For work on site: do each step on the real device and enter what you see. Rehearsals do not
+                        count as joined.</span
                     >
                 </form>
                 <div class="mt-4 flex flex-wrap gap-3">
                     <button type="button" class="quiet" @click="begin(false)">Rehearse <kbd>B</kbd></button>
-                    <button type="button" class="quiet" @click="begin(false, 1)">Rehearse with a hidden fault</button>
-                    <button type="button" class="quiet" @click="begin(false, 2)">With two</button>
-                    <Link href="/practice" class="quiet">Lessons first</Link>
+                    <button type="button" class="quiet" @click="begin(false, 1)">Rehearse with one hidden fault</button>
+                    <button type="button" class="quiet" @click="begin(false, 2)">With two hidden faults</button>
+                    <Link href="/practice" class="quiet">Practice lessons</Link>
                 </div>
             </template>
         </section>
         <section v-if="start.ready" aria-labelledby="needs">
-            <h2 id="needs" class="text-lg font-semibold">Needed before the first window opens</h2>
+            <h2 id="needs" class="text-lg font-semibold">Have ready before you start</h2>
             <p v-if="message" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ message }}</p>
             <ul class="mt-2">
                 <li v-for="need in needs" :key="need.key" class="border-b border-rule2 py-1.5">
@@ -105,8 +106,10 @@ function begin(site: boolean, hidden = 0): void {
                     >
                 </li>
             </ul>
-            <h2 class="mt-4 text-lg font-semibold">In use before?</h2>
-            <p class="text-[13px] text-ink2">What was may belong to another network, and is reset in every school.</p>
+            <h2 class="mt-4 text-lg font-semibold">Used devices</h2>
+            <p class="text-[13px] text-ink2">
+                Used devices may still belong to another network. They are always reset first.
+            </p>
             <div class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
                 <label v-for="unit in start.units" :key="unit.id" class="inline-flex items-center gap-2"
                     ><input

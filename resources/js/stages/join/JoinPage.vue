@@ -30,7 +30,7 @@ const skip = () => say('POST', `${runs}/${live.value?.run}/skip`);
 const pace = (speed: number) => say('POST', `${runs}/${live.value?.run}/pace`, { speed });
 const speed = computed(() => live.value?.speed ?? 1);
 const step = computed(() => picture.value?.step);
-/** A name or room that was refused is told at its field. */
+/** A refused name or room is reported at its field. */
 const atField = computed(() => step.value?.look === 'name' && ['/name', '/room'].includes(pointer.value));
 const last = ref(1);
 const wide = useMediaQuery('(min-width: 1024px)');
@@ -64,7 +64,7 @@ const shortcuts = computed<Shortcut[]>(() => {
         ...stepKeys(at, { work: () => void work(), saw: (s) => void saw(s), mend: (w) => void mend(w) }),
         ...(site.value ? [] : [{ key: 'q', what: 'Skip the wait', act: () => void skip() }]),
         { key: ' ', what: 'Pause or go on', act: pauseOrGo },
-        { key: 'b', what: 'Leave this run for another', act: anew },
+        { key: 'b', what: 'Start another run', act: anew },
     ];
 });
 const clock = computed(() => since(now.value));
@@ -109,9 +109,9 @@ watch(
                 saw.</template
             >
             <template v-else
-                ><b>Rehearsal</b> against stand-ins{{
+                ><b>Rehearsal</b> on simulated devices{{
                     ['', ', with a hidden fault'][live?.hidden ?? 0] ?? `, with ${live?.hidden} hidden faults`
-                }}. Nothing that happens here is joined.</template
+                }}. It joins nothing.</template
             >
         </p>
         <div v-if="picture" class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,420px)_minmax(0,1fr)]">
@@ -155,7 +155,7 @@ watch(
                             Search
                         </button>
                         <ul class="mt-2">
-                            <li v-if="app.lines.length === 0" class="text-ink2">The list is empty.</li>
+                            <li v-if="app.lines.length === 0" class="text-ink2">Empty list.</li>
                             <li v-for="line in app.lines" :key="line.name" class="flex items-center gap-3 py-0.5">
                                 <b>{{ line.name }}</b>
                                 <span class="fig text-[13px] text-ink2">{{ line.as || '?' }}</span>
@@ -198,7 +198,7 @@ watch(
                         {{ speed === 0 ? 'Go on' : 'Pause' }} <kbd>Space</kbd>
                     </button>
                     <button v-if="!site" type="button" class="quiet" @click="skip()">Skip the wait <kbd>Q</kbd></button>
-                    <button type="button" class="quiet" @click="anew()">Other run <kbd>B</kbd></button>
+                    <button type="button" class="quiet" @click="anew()">Another run <kbd>B</kbd></button>
                 </div>
             </footer>
         </template>

@@ -9,12 +9,12 @@ import SignalBars from '@/pictures/SignalBars.vue';
 const props = defineProps<{
     picture: JoinPicture;
     now: number;
-    /** With real devices: hands do it there, and what comes into the list is said. */
+    /** On real devices: hands do the step there, and the new list entry is typed. */
     site: boolean;
     /** Hands work the drawn kit themselves: the step is only told, and ticked. */
     hands?: boolean;
     refused?: { at: string; message: string };
-    /** Where it goes on once all is through. */
+    /** Next page after everything is done. */
     onward?: string;
 }>();
 const emit = defineEmits<{ act: [act: Act]; work: []; saw: [seen: string] }>();
@@ -45,9 +45,7 @@ function named(): void {
 <template>
     <section aria-labelledby="step" aria-live="polite" :data-step="step.key">
         <p class="fig text-[13px] text-ink2">
-            {{ picture.through }} of {{ picture.tasks }} through<template v-if="step.where">
-                · {{ step.where }}</template
-            >
+            {{ picture.through }} of {{ picture.tasks }} done<template v-if="step.where"> · {{ step.where }}</template>
         </p>
         <h2 id="step" class="mt-1 text-[26px] font-semibold leading-8">{{ step.title }}</h2>
         <p v-if="step.alert" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-2">{{ step.alert }}</p>
@@ -61,15 +59,15 @@ function named(): void {
                 >s {{ step.left }}</span
             >
         </p>
-        <p v-else-if="left !== null" class="mt-2 text-[20px] text-watch">The window is over</p>
+        <p v-else-if="left !== null" class="mt-2 text-[20px] text-watch">Time is up</p>
         <figure v-if="step.expect" class="mt-3">
             <SignalBars :times="step.expect.times" :words="step.expect.words" />
             <figcaption class="mt-1 text-ink2">
-                To be seen: <b class="text-ink">{{ step.expect.words }}</b>
+                You should see: <b class="text-ink">{{ step.expect.words }}</b>
             </figcaption>
         </figure>
         <p v-else-if="step.expects" class="mt-3">
-            To be seen: <b>{{ step.expects }}</b>
+            You should see: <b>{{ step.expects }}</b>
         </p>
         <p v-if="picture.says" class="mt-2 border-l-4 border-dusk bg-sheet px-3 py-1.5">{{ picture.says }}</p>
         <ul v-if="picture.measured.length" class="mt-3 space-y-1" aria-label="Measured at the end">
@@ -78,7 +76,7 @@ function named(): void {
             </li>
         </ul>
         <div v-if="picture.causes.length" class="mt-3">
-            <h3 class="text-[13px] text-ink2">What it may be</h3>
+            <h3 class="text-[13px] text-ink2">Possible causes</h3>
             <ol>
                 <li v-for="cause in picture.causes" :key="cause.says" class="flex items-center gap-2 leading-6">
                     <span
@@ -101,13 +99,13 @@ function named(): void {
                 {{ site || hands ? 'Done' : 'Do it' }} <kbd>D</kbd>
             </button>
             <button v-else-if="step.does" type="button" class="quiet big" @click="emit('work')">
-                {{ site || hands ? 'Done, looking now' : 'Do it, then look' }} <kbd>D</kbd>
+                {{ site || hands ? 'Done, look now' : 'Do it, then look' }} <kbd>D</kbd>
             </button>
             <div
                 v-if="step.tries.length && !site"
                 class="flex flex-wrap gap-2"
                 role="group"
-                aria-label="Work the control"
+                aria-label="Use the control"
             >
                 <button
                     v-for="attempt in step.tries"
@@ -140,7 +138,7 @@ function named(): void {
                     class="press big"
                     @click="emit('act', { kind: 'mended', device: step.device, text: `${step.kind}|yes` })"
                 >
-                    It was so: put right <kbd>Y</kbd>
+                    Yes, fixed <kbd>Y</kbd>
                 </button>
                 <button
                     type="button"
@@ -157,18 +155,16 @@ function named(): void {
                     @submit.prevent="emit('act', { kind: 'found', device: step.device, text: listedAs })"
                 >
                     <label class="block"
-                        >The app lists it as
+                        >Name in the app’s list
                         <input v-model="listedAs" class="field" name="listed" maxlength="80" placeholder="Light 1" />
                     </label>
-                    <button class="press big w-full" :disabled="!listedAs.trim()">It is in the list</button>
+                    <button class="press big w-full" :disabled="!listedAs.trim()">It is listed</button>
                 </form>
-                <button type="button" class="quiet big" @click="emit('saw', 'nothing')">
-                    No new line <kbd>N</kbd>
-                </button>
+                <button type="button" class="quiet big" @click="emit('saw', 'nothing')">Not listed <kbd>N</kbd></button>
             </template>
             <form v-if="step.look === 'name'" class="space-y-2" @submit.prevent="named">
                 <label class="block"
-                    >Name that people will say, at most {{ step.letters }} letters
+                    >Name for voice control, at most {{ step.letters }} letters
                     <input
                         ref="first"
                         v-model="given.name"
@@ -190,13 +186,13 @@ function named(): void {
                         aria-describedby="room-said"
                 /></label>
                 <p v-if="refused?.at === 'room'" id="room-said" role="alert" class="text-stop">{{ refused.message }}</p>
-                <button class="press big w-full">Name it</button>
+                <button class="press big w-full">Save name</button>
             </form>
             <Link v-if="step.look === 'end' && onward" :href="onward" class="press big text-center">Hand over</Link>
         </div>
         <p v-if="step.ifNot && looks" class="mt-3 text-[13px] text-ink2"><b>If not:</b> {{ step.ifNot }}</p>
-        <ul v-if="picture.found.length" class="mt-3 text-[13px]" aria-label="Found and put right">
-            <li v-for="found in picture.found" :key="found">Found and put right: {{ found }}.</li>
+        <ul v-if="picture.found.length" class="mt-3 text-[13px]" aria-label="Found and fixed">
+            <li v-for="found in picture.found" :key="found">Found and fixed: {{ found }}.</li>
         </ul>
     </section>
 </template>

@@ -27,7 +27,7 @@ function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
         .map((m) => {
             const at = clip(m.at);
             const row = at > (ends[0] ?? 0) ? 0 : 1;
-            // Where both rows are taken the mark stands without its word: the log has it.
+            // If both rows are taken, the mark has no label: the log has it.
             if (at <= (ends[row] ?? 0)) {
                 return { x: at, row, text: '' };
             }

@@ -26,9 +26,9 @@ const lit = computed(
         (glows.value ||
             (shown.value ?? (props.device.shines ? props.device.lit && props.device.looks !== 'nothing' : false))),
 );
-/** Its own lamp: of what shines it tells that there is power. */
+/** Its own lamp: for a light it only shows power. */
 const lamp = computed(() => (props.device.shines ? props.device.powered : lit.value));
-/** What is odd about the light, once no signal runs: said, and drawn. */
+/** A light's fault, shown and drawn when no signal runs. */
 const odd = computed(() => (lit.value && shown.value === null ? props.device.looks : 'expected'));
 const words: Record<string, string> = { wrong: 'wrong colours', part: 'a part stays dark', dim: 'dull' };
 const said = computed(() => {
@@ -143,7 +143,7 @@ function hold(name: string, seconds: number): void {
                         <option v-for="l in lights" :key="l.id" :value="l.id">{{ l.label }}</option>
                     </select></label
                 >
-                <select v-if="near" v-model.number="away" class="pick" aria-label="How near" @change="bring()">
+                <select v-if="near" v-model.number="away" class="pick" aria-label="Distance" @change="bring()">
                     <option v-for="at in device.held" :key="at.words" :value="at.metres">{{ at.words }}</option>
                 </select>
             </template>

@@ -3,7 +3,7 @@ import type { JoinAhead, JoinForeseen, JoinStep } from '@/types/generated/respon
 import type { Act } from '@/lib/acts';
 import { ask } from '@/lib/http';
 
-/** The key by which the server sent ahead what comes after an answer. */
+/** Key of the steps that the server sent ahead for an answer. */
 export function keyOf(act: Act): string {
     const last = act.text?.split('|').at(-1) ?? '';
     return act.kind === 'saw' || act.kind === 'mended' ? `${act.kind} ${last}` : act.kind;
@@ -34,7 +34,7 @@ export function foresee() {
     let answers: Answered[] = [];
     let round = 0;
 
-    /** Asks anew, from the step that the server has just named. */
+    /** Asks again, from the step that the server has just named. */
     function askFor(url: string, at: JoinStep): void {
         const mine = ++round;
         step.value = null;
@@ -54,7 +54,7 @@ export function foresee() {
             .catch(() => undefined);
     }
 
-    /** Something was answered here: on to what comes after it. */
+    /** An answer was given here: continue with its next step. */
     function answer(act: Act, now: number): void {
         const at = node.value;
         const next = at?.next[keyOf(act)];

@@ -20,13 +20,13 @@ export function stepKeys(
     const looks = ['lamp', 'says', 'lights', 'try'].includes(at.look);
     return [
         ...(at.look === 'hand' || at.does ? [{ key: 'd', what: 'Do what the step says', act: does.work }] : []),
-        ...(looks ? [{ key: 'y', what: 'Seen as expected', act: () => does.saw('expected') }] : []),
+        ...(looks ? [{ key: 'y', what: 'Expected result seen', act: () => does.saw('expected') }] : []),
         ...(looks || at.look === 'list'
             ? at.picks.map((p) => ({ key: LETTERS[p.seen] ?? '', what: p.words, act: () => does.saw(p.seen) }))
             : []),
         ...(at.look === 'mend'
             ? [
-                  { key: 'y', what: 'It was so: put right', act: () => does.mend('yes') },
+                  { key: 'y', what: 'Yes, fixed', act: () => does.mend('yes') },
                   { key: 'n', what: 'No, that is fine', act: () => does.mend('no') },
               ]
             : []),

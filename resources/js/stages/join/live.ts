@@ -15,7 +15,7 @@ export interface Beginning {
     hidden?: number;
 }
 
-/** What every run is sent, of the Join stage and of a lesson. */
+/** Data of every run, of the Join stage and of a lesson. */
 interface Answer {
     run: number;
     speed: number;
@@ -26,11 +26,11 @@ interface Answer {
     ended?: number | null;
 }
 
-/** Where a run is asked: what hands did goes to `act`. */
+/** Address of a run: hand actions go to `act`. */
 export interface Ways {
     act(run: number): string;
     look(run: number): string;
-    /** What comes next is sent ahead there; none where stand-ins have to answer. */
+    /** Address of the steps sent ahead; none if simulated devices have to respond. */
     ahead?(run: number): string;
 }
 
@@ -39,9 +39,9 @@ function over(answer: Answer): boolean {
     return answer.picture?.done === true || (answer.ended ?? null) !== null;
 }
 
-/** Milliseconds between two looks at a run that somebody else may be working on too. */
+/** Milliseconds between two looks at a run shared with another person. */
 const LOOKS = 2500;
-/** Milliseconds of sleep that are told. */
+/** Milliseconds of sleep that are reported. */
 const SLEPT = 5000;
 
 /** A run: its clock is the server's as far as this device has measured it; what happens is asked for when it is due. */
@@ -156,7 +156,7 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
         /** Whether this device may put its screen to sleep meanwhile. */
         sleepy: computed(() => !lock.isSupported.value),
         waiting: box.waiting,
-        /** Nothing was sent ahead for what was answered last: the hands wait for a signal. */
+        /** No steps were sent ahead for the last answer: the hands wait for a signal. */
         stuck: computed(() => lost.value && ahead.stuck.value),
         picture: computed<JoinPicture | null>(() => {
             const picture = live.value?.picture ?? null;

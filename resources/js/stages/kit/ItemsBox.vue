@@ -5,7 +5,7 @@ import { useShelfSearch } from './search';
 import type { ItemRow, ItemsPicture } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 
-/** What is in the job beside the chains of the runs: sets, remotes, panels, plugs and the like; what each goes with. */
+/** Other items of the job: sets, remotes, panels, plugs and the like, and their owners. */
 const props = defineProps<{ open: boolean; beside: ItemsPicture }>();
 const emit = defineEmits<{ close: [] }>();
 const { change, message } = useScreen();
@@ -36,16 +36,16 @@ const add = (kit: string, kind: string) =>
 </script>
 
 <template>
-    <DialogBox :open="open" title="Also in the job" wide @close="emit('close')">
+    <DialogBox :open="open" title="Other items" wide @close="emit('close')">
         <p class="text-ink2">
-            Sets, remotes, panels, bridges, assistants, phones, servers, boards, modules that are rearranged, plugs and
-            leads that fork. Each has its line in Parts, its step in Build and its checks.
+            Sets, remotes, panels, bridges, assistants, phones, servers, boards, LED modules, plugs and forked leads.
+            Each is listed in Parts, has a step in Build and is checked.
         </p>
         <table v-if="beside.items.length" class="mt-2 w-full text-left">
             <thead class="text-xs text-ink2">
                 <tr class="border-b border-rule">
                     <th class="py-1 font-normal">What</th>
-                    <th class="font-normal">How many</th>
+                    <th class="font-normal">Number</th>
                     <th class="font-normal">Place</th>
                     <th class="font-normal">Goes with</th>
                     <td></td>
@@ -59,7 +59,7 @@ const add = (kit: string, kind: string) =>
                             class="fig field !w-16 !py-0.5"
                             inputmode="numeric"
                             :value="item.count"
-                            :aria-label="`How many of ${item.name}`"
+                            :aria-label="`Number of ${item.name}`"
                             @change="set(item, { count: Number(($event.target as HTMLInputElement).value) || 1 })"
                         />
                     </td>
@@ -98,10 +98,10 @@ const add = (kit: string, kind: string) =>
                         <button
                             type="button"
                             class="act"
-                            :aria-label="`Take out ${item.name}`"
+                            :aria-label="`Remove ${item.name}`"
                             @click="set(item, { count: 0 })"
                         >
-                            take out
+                            Remove
                         </button>
                     </td>
                 </tr>

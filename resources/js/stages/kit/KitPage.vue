@@ -16,7 +16,7 @@ const props = defineProps<{ answer: Answer }>();
 const store = provideScreen(props.answer);
 const { desk, change } = store;
 const runs = computed(() => desk.value.kit?.runs ?? []);
-/** What the shelf has is told of the run in hand only. */
+/** Shelf entries are listed for the selected run only. */
 const at = ref(
     Math.max(
         0,
@@ -80,10 +80,10 @@ const view = ref<'side' | 'piece'>(
 const owning = ref(false);
 const besides = ref(false);
 const shortcuts = computed(() => [
-    { key: 'o', what: 'Options side by side', act: () => (view.value = 'side') },
-    { key: 'k', what: 'Piece by piece', act: () => (view.value = 'piece') },
-    { key: 'w', what: 'What the client owns', act: () => (owning.value = true) },
-    { key: 'e', what: 'Also in the job: sets, remotes, panels, plugs', act: () => (besides.value = true) },
+    { key: 'o', what: 'Compare options', act: () => (view.value = 'side') },
+    { key: 'k', what: 'Choose parts', act: () => (view.value = 'piece') },
+    { key: 'w', what: 'Client’s own kit', act: () => (owning.value = true) },
+    { key: 'e', what: 'Other items: sets, remotes, panels, plugs', act: () => (besides.value = true) },
     { key: 'n', what: 'Next run', act: () => (at.value = (at.value + 1) % Math.max(1, runs.value.length)) },
     ...slots.value.map((s, n) => ({
         key: KEYS[s.slot] ?? '',
@@ -131,16 +131,16 @@ function step(event: KeyboardEvent): void {
                 </div>
                 <div class="ml-auto flex gap-2" role="group" aria-label="View">
                     <button type="button" class="chip" :aria-pressed="view === 'side'" @click="view = 'side'">
-                        side by side <kbd>O</kbd>
+                        Compare options <kbd>O</kbd>
                     </button>
                     <button type="button" class="chip" :aria-pressed="view === 'piece'" @click="view = 'piece'">
-                        piece by piece <kbd>K</kbd>
+                        Choose parts <kbd>K</kbd>
                     </button>
                     <button type="button" class="act ml-2" @click="besides = true">
-                        Also in the job <span class="fig">{{ desk.kit?.beside.items.length ?? 0 }}</span> <kbd>E</kbd>
+                        Other items <span class="fig">{{ desk.kit?.beside.items.length ?? 0 }}</span> <kbd>E</kbd>
                     </button>
                     <button type="button" class="act ml-2" @click="owning = true">
-                        The client owns <span class="fig">{{ desk.kit?.owned.length ?? 0 }}</span>
+                        Client’s own kit <span class="fig">{{ desk.kit?.owned.length ?? 0 }}</span>
                     </button>
                 </div>
             </div>
@@ -165,7 +165,7 @@ function step(event: KeyboardEvent): void {
                                     ><span v-else-if="!slot.chosen">if wanted</span></span
                                 >
                                 <span class="mt-0.5 block font-semibold leading-[18px]">{{
-                                    slot.name ?? 'Nothing yet'
+                                    slot.name ?? 'None chosen'
                                 }}</span>
                             </button>
                         </Tab>
@@ -174,8 +174,8 @@ function step(event: KeyboardEvent): void {
                 <TabPanels class="mt-4">
                     <TabPanel v-for="slot in slots" :key="slot.slot" :tabindex="-1">
                         <h3 class="border-b border-rule pb-1 text-ink2">
-                            {{ slot.label }}: <span class="fig">{{ slot.options.length }}</span> on the shelf. What
-                            speaks against one here stands beside it.
+                            {{ slot.label }}: <span class="fig">{{ slot.options.length }}</span> on the shelf. Problems
+                            are shown on the right.
                         </h3>
                         <p v-if="slot.share.length" class="flex flex-wrap gap-x-5 gap-y-1 border-b border-rule2 py-2">
                             <button
@@ -225,10 +225,10 @@ function step(event: KeyboardEvent): void {
                                         {{ option.verdict }}</span
                                     >
                                     <span v-else-if="option.moved" class="act text-[13px]"
-                                        >The shelf has changed since: take the new one</span
+                                        >The shelf entry has changed: use the new one</span
                                     >
-                                    <span v-else-if="option.chosen" class="text-[13px] text-lit">In the plan</span>
-                                    <span v-else class="text-[13px] text-ink2">Nothing speaks against it</span>
+                                    <span v-else-if="option.chosen" class="text-[13px] text-lit">Chosen</span>
+                                    <span v-else class="text-[13px] text-ink2">No problems found</span>
                                 </button>
                             </li>
                         </ul>

@@ -38,7 +38,7 @@ function look(): Promise<void> {
 watch(
     () => [props.run, answer.value.revision],
     ([run], [before]) => {
-        // Cards of another run must not be taken over for this one while its own are worked out.
+        // Cards of another run must not be adopted for this one while its own are calculated.
         if (run !== before) {
             cards.value = [];
         }
@@ -56,10 +56,10 @@ const ROWS: {
     { key: 'darkest', label: 'Darkest light', lead: 'brightest' },
     { key: 'evenness', label: 'Evenness', lead: 'most even' },
     { key: 'joints', label: 'Joints', lead: 'fewest' },
-    { key: 'boxes', label: 'To hide', lead: 'fewest' },
-    { key: 'quote', label: 'Moves the quote by', lead: 'least' },
-    { key: 'cost', label: 'Cost of it alone', lead: 'least' },
-    { key: 'hours', label: 'Hours of it', lead: 'fewest' },
+    { key: 'boxes', label: 'Kit to hide', lead: 'fewest' },
+    { key: 'quote', label: 'Quote changes by', lead: 'least' },
+    { key: 'cost', label: 'Parts and work', lead: 'least' },
+    { key: 'hours', label: 'Hours', lead: 'fewest' },
     { key: 'energy', label: 'A year', lead: 'least' },
 ];
 const wished = (card: OptionCard, key: string) => card.wish[key as keyof OptionWish];
@@ -92,16 +92,16 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
 <template>
     <div>
         <div class="flex items-baseline gap-4">
-            <h2 class="font-semibold">{{ name }}, options side by side</h2>
+            <h2 class="font-semibold">Options for {{ name }}</h2>
             <span v-if="busy" class="text-ink2" role="status">Solving …</span>
-            <button v-if="cards.length < 8" type="button" class="act ml-auto" @click="add()">One more option</button>
+            <button v-if="cards.length < 8" type="button" class="act ml-auto" @click="add()">Add an option</button>
         </div>
         <p v-if="message" role="alert" class="mt-2 text-stop">{{ message }}</p>
         <div class="mt-2 overflow-x-auto" tabindex="0" aria-label="Options">
             <table v-if="cards.length" class="options" :class="{ stale: busy }" :data-options="busy ? undefined : of">
                 <thead>
                     <tr>
-                        <th><span class="sr-only">What is asked and found</span></th>
+                        <th><span class="sr-only">Requirements and results</span></th>
                         <th v-for="n in cards.keys()" :key="n" scope="col">
                             <span class="flex items-baseline justify-between"
                                 ><span class="font-head text-lg">{{ String.fromCharCode(65 + n) }}</span>
@@ -109,10 +109,10 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                                     v-if="cards.length > 1"
                                     type="button"
                                     class="font-normal text-ink2"
-                                    :aria-label="`Drop option ${String.fromCharCode(65 + n)}`"
+                                    :aria-label="`Remove option ${String.fromCharCode(65 + n)}`"
                                     @click="drop(n)"
                                 >
-                                    drop
+                                    Remove
                                 </button></span
                             >
                         </th>
@@ -142,7 +142,7 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                             <p v-if="card.refused" class="text-stop">{{ card.refused }}</p>
                             <p v-if="card.prepare">
                                 <Link :href="`/shelf?prepare=${encodeURIComponent(card.prepare)}`" class="act"
-                                    >Take one down on the shelf</Link
+                                    >Add one on the shelf</Link
                                 >
                             </p>
                             <p v-for="piece in card.kit" :key="piece">{{ piece }}</p>
@@ -157,7 +157,7 @@ const take = (card: OptionCard) => card.take && change(card.take as Payload);
                                 :signed="row.key === 'quote'"
                                 :right="n > cards.length / 2"
                             />
-                            <span v-else class="text-ink2">{{ card.refused ? '' : 'not told' }}</span>
+                            <span v-else class="text-ink2">{{ card.refused ? '' : 'not stated' }}</span>
                             <span v-if="card.best.includes(row.key)" class="ml-1 text-[11px]">{{ row.lead }}</span>
                         </td>
                     </tr>

@@ -18,8 +18,8 @@ const own = (kit: string, count: number) => change({ kind: 'SetOwned', kit, coun
 </script>
 
 <template>
-    <DialogBox :open="open" title="What the client owns" @close="emit('close')">
-        <p class="text-ink2">It counts as nothing in every option.</p>
+    <DialogBox :open="open" title="Client’s own kit" @close="emit('close')">
+        <p class="text-ink2">Not priced: counted as 0 in every option.</p>
         <ul class="mt-2">
             <li v-for="one in owned" :key="one.kit" class="flex items-center gap-3 border-b border-rule2 py-1">
                 <span class="fig w-8 text-right">{{ one.count }}</span> <span class="flex-1">{{ one.name }}</span>

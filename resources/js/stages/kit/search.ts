@@ -2,10 +2,10 @@ import { ref, watch } from 'vue';
 import { ask } from '@/lib/http';
 import type { Found } from '@/types/generated/responses';
 
-/** Entries shown of what is found. */
+/** Number of search results shown. */
 const MOST = 8;
 
-/** What the shelf has by some words, of the kinds that fit; an answer that comes late is not shown. */
+/** Searches the shelf by words and kinds; late answers are dropped. */
 export function useShelfSearch(fits: (entry: Found['entries'][number]) => boolean = () => true) {
     const words = ref('');
     const found = ref<Found['entries']>([]);

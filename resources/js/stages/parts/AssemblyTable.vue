@@ -2,7 +2,7 @@
 import { useScreen } from '@/lib/screen';
 import type { PartsPicture } from '@/types/generated/responses';
 
-/** How each run is made up: what may be joined, its profile and diffuser, how it is sealed, when it is cut. */
+/** Assembly of each run: what may be joined, its profile and diffuser, how it is sealed, when it is cut. */
 defineProps<{ parts: PartsPicture }>();
 const { change } = useScreen();
 </script>

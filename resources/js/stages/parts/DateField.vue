@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, watch } from 'vue';
 
-/** A day that is typed digit by digit: it is given on when the hand leaves the field, presses Enter or rests, not while half of it stands there. */
+/** A date typed digit by digit: it is emitted on blur, Enter or a pause, not while half typed. */
 const props = defineProps<{ value: string; label: string }>();
 const emit = defineEmits<{ day: [day: string] }>();
 const REST = 1500;

@@ -29,7 +29,7 @@ async function send(method: 'POST' | 'DELETE', what: string, body?: object): Pro
 async function add(): Promise<void> {
     const metres = readNumber(length.value);
     if (metres === null) {
-        refused.value = `“${length.value}” is no length. Write metres, such as 1.35 or 1,35.`;
+        refused.value = `“${length.value}” is not a length. Type metres, such as 1.35 or 1,35.`;
         return;
     }
     if (
@@ -65,16 +65,16 @@ async function add(): Promise<void> {
                 <button
                     type="button"
                     class="act"
-                    :aria-label="`Not there any more: ${one.metres} m of ${one.name}`"
+                    :aria-label="`Used up: ${one.metres} m of ${one.name}`"
                     @click="send('DELETE', `offcuts/${one.id}`)"
                 >
-                    Not there any more
+                    Used up
                 </button>
             </li>
         </ul>
         <p v-if="parts.offcuts.length === 0" class="mt-2 text-ink2">
-            None yet. Type what lies there, or put what a job leaves over into the van under its bars: the next cut list
-            takes it first.
+            None yet. Type the offcuts in the van, or press “Keep the offcut” under a bar: the next cut list uses them
+            first.
         </p>
     </DialogBox>
 </template>

@@ -23,7 +23,7 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
     const text = field.value.trim();
     const count = text === '' ? null : Number(text);
     if (Number.isNaN(count)) {
-        message.value = `“${text}” is no number of spares. Write one such as 4, or empty the field for as many as usual.`;
+        message.value = `“${text}” is not a number of spares. Type one such as 4, or clear the field for the default.`;
         field.value = String(part.spare);
         return;
     }
@@ -38,11 +38,11 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
         <thead class="text-xs text-ink2">
             <tr class="border-b border-rule">
                 <th class="py-1 font-normal">Part</th>
-                <th class="pr-4 text-right font-normal">Plan asks for</th>
+                <th class="pr-4 text-right font-normal">Planned</th>
                 <th class="pr-4 text-right font-normal">Spare</th>
                 <th class="pr-4 text-right font-normal">Buy</th>
                 <th class="pr-4 text-right font-normal">{{ parts.currency }}</th>
-                <th class="font-normal">How far</th>
+                <th class="font-normal">Status</th>
             </tr>
         </thead>
         <tbody v-for="group in groups" :key="group.group">
@@ -72,11 +72,11 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
                         :class="part.usual ? 'border-rule text-ink2' : 'border-ink3'"
                         inputmode="numeric"
                         :value="part.spare"
-                        :aria-label="`Spare ${part.name}; empty is as usual`"
+                        :aria-label="`Spare ${part.name}; empty for the default`"
                         :title="
                             part.usual
-                                ? 'As usual. Write another number to change it.'
-                                : 'Set here. Empty it and it is as usual again.'
+                                ? 'Default. Type another number to change it.'
+                                : 'Changed here. Clear the field for the default.'
                         "
                         @change="spare(part, $event.target as HTMLInputElement)"
                     />
@@ -93,7 +93,7 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
                     <select
                         class="pick"
                         :value="part.state"
-                        :aria-label="`How far ${part.name} is`"
+                        :aria-label="`Status of ${part.name}`"
                         @change="emit('mark', part, ($event.target as HTMLSelectElement).value, part.arrives)"
                     >
                         <option v-for="state in parts.states" :key="state.id" :value="state.id">
@@ -119,7 +119,7 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
                         }}
                     </p>
                     <p v-if="part.steps.length && part.missing" class="text-[13px] text-ink2">
-                        blocks
+                        needed for
                         <Link class="act" :href="`/jobs/${job}/build?step=${part.steps[0]!.id}`">{{
                             part.steps[0]!.title
                         }}</Link>, {{ said(part.steps[0]!.day)

@@ -55,7 +55,7 @@ async function openMaking(): Promise<void> {
 const url = (what: string) => `/jobs/${props.answer.job}/${what}`;
 const shortcuts = [
     { key: 'm', what: 'Only what is missing', act: () => (missing.value = !missing.value) },
-    { key: 'w', what: 'How each run is made up', act: () => void openMaking() },
+    { key: 'w', what: 'Assembly of each run', act: () => void openMaking() },
     { key: 'o', what: 'Offcuts in the van', act: () => (inVan.value = true) },
     { key: 'q', what: 'Quote', act: () => (quoting.value = true) },
     { key: 'v', what: 'List to pack the van by', act: () => window.open(url('van.pdf'), '_blank') },
@@ -67,19 +67,19 @@ const shortcuts = [
 <template>
     <JobFrame :shortcuts="shortcuts" @go="go">
         <p v-if="!parts || (parts.parts.length === 0 && parts.bare.length === 0)" class="text-ink2">
-            Nothing to buy yet: choose strips at Kit and wire them at Wire, then everything to buy, cut and bring stands
-            here.
+            Nothing to buy yet. Choose strips at Kit and wire them at Wire, then everything to buy, cut and bring is
+            listed here.
         </p>
         <template v-else>
             <section aria-labelledby="cuts" class="mb-5">
                 <div class="mb-2 flex flex-wrap items-baseline gap-4">
-                    <h2 id="cuts" class="font-semibold">Cut from reels and lengths</h2>
-                    <a class="act ml-auto" :href="url('cuts.csv')">Spreadsheet of the cuts</a>
+                    <h2 id="cuts" class="font-semibold">Cut list</h2>
+                    <a class="act ml-auto" :href="url('cuts.csv')">Export CSV of the cuts</a>
                     <button type="button" class="act" @click="inVan = true">
                         Offcuts in the van <span class="fig">{{ parts.offcuts.length }}</span> <kbd>O</kbd>
                     </button>
                     <button type="button" class="act" :aria-expanded="making" @click="openMaking()">
-                        How each run is made up <kbd>W</kbd>
+                        Assembly of each run <kbd>W</kbd>
                     </button>
                 </div>
                 <AssemblyTable v-if="making" :parts="parts" class="mb-4" />
@@ -94,7 +94,7 @@ const shortcuts = [
             <section aria-labelledby="list">
                 <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
                     <h2 id="list" class="font-semibold">
-                        To buy and bring <span class="fig font-normal text-ink2">{{ shown.length }}</span>
+                        Buy and bring <span class="fig font-normal text-ink2">{{ shown.length }}</span>
                     </h2>
                     <label class="flex items-baseline gap-2 text-ink2"
                         >Filter
@@ -110,14 +110,14 @@ const shortcuts = [
                     >
                     <span class="ml-auto flex flex-wrap gap-x-4">
                         <button type="button" class="act" @click="quoting = true">Quote <kbd>Q</kbd></button>
-                        <a class="act" :href="url('van.pdf')" target="_blank">To pack <kbd>V</kbd></a>
+                        <a class="act" :href="url('van.pdf')" target="_blank">Packing list <kbd>V</kbd></a>
                         <Link class="act" :href="url('labels')">Labels <kbd>L</kbd></Link>
                         <a class="act" :href="url('parts.csv')">Spreadsheet <kbd>E</kbd></a>
                     </span>
                 </div>
                 <p v-if="refused" role="alert" class="mt-1 text-stop">{{ refused }}</p>
                 <PartTable :parts="parts" :rows="shown" :job="answer.job" @mark="mark" />
-                <p v-if="shown.length === 0" class="mt-2 text-ink2">Nothing is left of that.</p>
+                <p v-if="shown.length === 0" class="mt-2 text-ink2">No longer in the plan.</p>
             </section>
             <p v-if="parts.lacking.length" class="mt-4 border-l-4 border-watch bg-sheet px-3 py-1">
                 Wanted, with nothing chosen or on the shelf for it: {{ parts.lacking.slice(0, 5).join('; ')
@@ -125,7 +125,7 @@ const shortcuts = [
                 the <Link class="act" href="/shelf">kit shelf</Link>, where a consumable says what it is used for.
             </p>
             <p v-if="parts.bare.length" class="mt-4 border-t border-rule pt-2 text-ink2">
-                Not in the list, without a strip yet:
+                Not listed, no strip chosen:
                 <template v-for="(run, n) in parts.bare" :key="run.id"
                     ><Link class="act" :href="url(`kit?run=${run.id}`)">{{ run.name }}</Link
                     >{{ n < parts.bare.length - 1 ? ', ' : '. ' }}</template

@@ -7,7 +7,7 @@ import FigureText from '@/ui/FigureText.vue';
 import QuoteLines from '@/ui/QuoteLines.vue';
 import QuoteTerms from './QuoteTerms.vue';
 
-/** The quote as it would be now, and what has changed since the last one that was given. */
+/** The current quote, and the changes since the last one sent. */
 const props = defineProps<{ open: boolean; job: number; currency: string }>();
 const emit = defineEmits<{ close: [] }>();
 const state = ref<QuoteState | null>(null);
@@ -37,12 +37,12 @@ watch(
         <div v-else-if="state" class="grid gap-6 sm:grid-cols-[3fr_2fr]">
             <div class="space-y-3">
                 <p>
-                    As the job stands:
+                    Current quote:
                     <b class="text-lg font-semibold"><FigureText :figure="state.total" /></b>
                 </p>
                 <table class="w-full text-[13px]">
                     <caption class="sr-only">
-                        The quote, line by line
+                        Quote lines
                     </caption>
                     <tbody v-for="group in groups" :key="group.name">
                         <tr class="border-b border-rule">
@@ -68,20 +68,20 @@ watch(
                     </tbody>
                 </table>
                 <p v-if="state.unpriced.length" class="text-watch">
-                    Without a price, so not in it: {{ state.unpriced.join(', ') }}.
+                    No price, not included: {{ state.unpriced.join(', ') }}.
                 </p>
                 <div class="flex flex-wrap gap-3">
-                    <a class="press" :href="`/jobs/${job}/quote.pdf`" target="_blank">Open as PDF</a>
-                    <a class="quiet" :href="`/jobs/${job}/quote`" target="_blank">Open to print</a>
-                    <button type="button" class="quiet" @click="load('POST')">Note it as given</button>
+                    <a class="press" :href="`/jobs/${job}/quote.pdf`" target="_blank">Open PDF</a>
+                    <a class="quiet" :href="`/jobs/${job}/quote`" target="_blank">Print view</a>
+                    <button type="button" class="quiet" @click="load('POST')">Mark as sent</button>
                 </div>
                 <section v-if="state.given">
                     <h3 class="font-semibold">
-                        Given on {{ state.given.at }}, revision {{ state.given.revision }}:
+                        Sent on {{ state.given.at }}, revision {{ state.given.revision }}:
                         <span class="fig">{{ state.given.total }}</span> {{ currency }}
                     </h3>
-                    <p v-if="state.given.changes.length === 0">Nothing has changed since.</p>
-                    <QuoteLines v-else :lines="state.given.changes" title="What has changed since" />
+                    <p v-if="state.given.changes.length === 0">No changes since.</p>
+                    <QuoteLines v-else :lines="state.given.changes" title="Changes since" />
                 </section>
             </div>
             <QuoteTerms :job="job" :terms="state.terms" @kept="load('GET')" />

@@ -8,18 +8,18 @@ import type { QuoteMove, Terms } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 import QuoteLines from '@/ui/QuoteLines.vue';
 
-/** What the quote is made by. What another value would change is shown before it is kept. */
+/** Terms of the quote. The effect of a change is shown before saving. */
 const props = defineProps<{ job: number; terms: Terms }>();
 const emit = defineEmits<{ kept: [] }>();
 const { change, message } = useScreen();
 
 type Key = 'hourRate' | 'markUp' | 'tax' | 'travelMinutes' | 'travelCost';
 const FIELDS: { key: Key; name: string; unit: string; times: number }[] = [
-    { key: 'hourRate', name: 'An hour', unit: '', times: 1 },
-    { key: 'markUp', name: 'On parts', unit: '%', times: 100 },
+    { key: 'hourRate', name: 'Hourly rate', unit: '', times: 1 },
+    { key: 'markUp', name: 'Margin on parts', unit: '%', times: 100 },
     { key: 'tax', name: 'Tax', unit: '%', times: 100 },
-    { key: 'travelMinutes', name: 'There and back', unit: 'min', times: 1 },
-    { key: 'travelCost', name: 'Each way costs', unit: '', times: 1 },
+    { key: 'travelMinutes', name: 'Travel time', unit: 'min', times: 1 },
+    { key: 'travelCost', name: 'Cost per trip', unit: '', times: 1 },
 ];
 const typed = ref<Record<string, string>>({});
 const currency = ref('');
@@ -64,13 +64,13 @@ const wanted = computed<Payload | string>(() => {
     for (const field of FIELDS) {
         const number = readNumber(typed.value[field.key] ?? '');
         if (number === null) {
-            return `${field.name}: “${typed.value[field.key]}” is no number. Write one such as 40 or 4,5.`;
+            return `${field.name}: “${typed.value[field.key]}” is not a number. Type one such as 40 or 4,5.`;
         }
         terms[field.key] = number / field.times;
     }
     const other = readRates(rates.value);
     if (typeof other === 'string') {
-        return `“${other}” is no rate. Write what one of the other currency is worth, such as USD 0.92; CHF 1.05.`;
+        return `“${other}” is not a rate. Type the value of one unit of the other currency, such as USD 0.92; CHF 1.05.`;
     }
     return { ...terms, rates: other };
 });
@@ -118,8 +118,8 @@ async function keep(): Promise<void> {
 </script>
 
 <template>
-    <form class="space-y-2" aria-label="What the quote is made by" @submit.prevent="keep()">
-        <h3 class="font-semibold">Made by</h3>
+    <form class="space-y-2" aria-label="Terms of the quote" @submit.prevent="keep()">
+        <h3 class="font-semibold">Calculated from</h3>
         <label v-for="field in FIELDS" :key="field.key" class="grid grid-cols-[1fr_5rem_2.5rem] items-center gap-2">
             {{ field.name }}
             <input v-model="typed[field.key]" class="fig field" inputmode="decimal" :name="field.key" />
@@ -132,17 +132,16 @@ async function keep(): Promise<void> {
             >One of others is <input v-model="rates" class="fig field" placeholder="USD 0.92" name="rates"
         /></label>
         <label class="flex items-center gap-2"
-            ><input v-model="again" type="checkbox" class="accent-ember" name="again" />with a visit to look
-            again</label
+            ><input v-model="again" type="checkbox" class="accent-ember" name="again" />with a follow-up visit</label
         >
         <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
         <div v-if="moved" aria-live="polite" class="border-l-4 border-lit bg-sheet px-3 py-2">
-            <p v-if="moved.lines.length === 0">The quote would be the same.</p>
+            <p v-if="moved.lines.length === 0">The quote does not change.</p>
             <template v-else>
-                <p>The quote would move by <FigureText :figure="moved.moves" signed right />.</p>
+                <p>The quote would change by <FigureText :figure="moved.moves" signed right />.</p>
                 <QuoteLines :lines="moved.lines" title="Line by line" />
             </template>
         </div>
-        <button class="press" :disabled="!touched">Keep these</button>
+        <button class="press" :disabled="!touched">Save terms</button>
     </form>
 </template>

@@ -4,7 +4,7 @@ import { useWidth } from '@/lib/width';
 import FigureText from '@/ui/FigureText.vue';
 import type { StockCut } from '@/types/generated/responses';
 
-/** Reels and lengths of one material as bars with the cuts in them; what is left over is hatched. Alike bars are drawn once. */
+/** Reels and lengths of one material as bars with the cuts in them; the rest is hatched. Alike bars are drawn once. */
 const props = defineProps<{ cut: StockCut }>();
 const emit = defineEmits<{ leave: []; join: [run: string] }>();
 const box = ref<HTMLElement>();
@@ -31,7 +31,7 @@ const scale = computed(
     () => (width.value - LEFT - 1) / Math.max(props.cut.stock, ...props.cut.bars.map((b) => b.length)),
 );
 const offcuts = computed(() => props.cut.bars.filter((b) => b.offcut).length);
-/** A bar for whoever does not see it. */
+/** A bar for the person who does not see it. */
 function inWords(bar: StockCut['bars'][number]): string {
     const pieces = bar.pieces.map((p) => `${p.said} ${p.what}`).join(', ');
     return pieces + (bar.left ? `, ${bar.leftSaid} left` : '') + (bar.offcut ? ', an offcut' : '');
@@ -49,16 +49,16 @@ function inWords(bar: StockCut['bars'][number]): string {
                 >, <span class="fig text-ink">{{ cut.leftSaid }}</span> left over<template v-if="cut.joints"
                     >, <span class="fig text-ink">{{ cut.joints }}</span>
                     {{ cut.joints === 1 ? 'joint' : 'joints' }}</template
-                >{{ cut.proven ? `; no fewer lengths would do${cut.joints ? ', nor fewer joints' : ''}` : '' }}</span
+                >{{ cut.proven ? `; fewest lengths possible${cut.joints ? ' and fewest joints' : ''}` : '' }}</span
             >
             <button v-if="cut.keeps" type="button" class="act ml-auto text-[13px]" @click="emit('leave')">
-                Rest into the van
+                Keep the offcut
             </button>
         </figcaption>
         <p v-for="piece in cut.tooLong" :key="piece.what" class="text-stop">
-            {{ piece.what }}, {{ piece.said }}, is longer than any length and is to be in one piece.
+            {{ piece.what }}, {{ piece.said }}, is longer than any stock length, and joints are not allowed.
             <button type="button" class="act" @click="emit('join', piece.run)">Allow joints in {{ piece.what }}</button>
-            or take longer stock.
+            or choose longer stock.
         </p>
         <p v-if="cut.shorter" class="my-1 border-l-4 border-lit pl-2 text-[13px]">{{ cut.shorter }}</p>
         <svg

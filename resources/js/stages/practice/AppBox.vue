@@ -3,7 +3,7 @@ import { computed, ref } from 'vue';
 import type { Act } from '@/lib/acts';
 import type { AppKey, AppLine, InsidePart } from '@/types/generated/responses';
 
-/** The apps of a lesson's kit on a drawn phone, and what can be looked into by hand. */
+/** The apps of a lesson's kit on a drawn phone, and the things to inspect. */
 const props = defineProps<{ keys: AppKey[]; lines: AppLine[]; names: string[]; parts: InsidePart[] }>();
 const emit = defineEmits<{ act: [act: Act] }>();
 const apps = computed(() => [...new Set([...props.keys, ...props.lines].map((k) => k.app))]);
@@ -68,8 +68,8 @@ function named(line: AppLine): void {
         </section>
         <datalist id="names"><option v-for="n in names" :key="n" :value="n" /></datalist>
         <section v-if="parts.length" class="mt-3" aria-labelledby="inside">
-            <h3 id="inside" class="text-[13px] text-ink2">Look into something</h3>
-            <select v-model="at" class="pick mt-1" aria-label="What is looked into">
+            <h3 id="inside" class="text-[13px] text-ink2">Open the screen of a device</h3>
+            <select v-model="at" class="pick mt-1" aria-label="Device to inspect">
                 <option value="">choose</option>
                 <option v-for="d in devices" :key="d" :value="d">
                     {{ d === 'phone' ? 'the phone' : d.toUpperCase() }}

@@ -2,7 +2,7 @@
 import SignalBars from '@/pictures/SignalBars.vue';
 import type { Leaflet } from '@/types/generated/responses';
 
-/** What stands in the leaflets of a lesson's kit. */
+/** Instructions of a lesson's kit. */
 defineProps<{ leaflets: Leaflet[]; open: boolean }>();
 const distinct = (leaflets: Leaflet[]) =>
     leaflets.filter((l) => l.gestures.length + l.signals.length + l.figures.length > 0);
@@ -10,7 +10,7 @@ const distinct = (leaflets: Leaflet[]) =>
 
 <template>
     <section aria-labelledby="leaflets">
-        <h2 id="leaflets" class="border-b-[3px] border-copper pb-0.5 font-semibold">The leaflets in their boxes</h2>
+        <h2 id="leaflets" class="border-b-[3px] border-copper pb-0.5 font-semibold">Instructions in the boxes</h2>
         <details
             v-for="(l, n) in distinct(leaflets)"
             :key="l.device"

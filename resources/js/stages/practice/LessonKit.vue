@@ -5,7 +5,7 @@ import type { Act } from '@/lib/acts';
 import type { JoinStep, PracticeAnswer } from '@/types/generated/responses';
 import AppBox from './AppBox.vue';
 
-/** What hands work in a lesson: the drawn kit and the phone beside it. */
+/** Controls of a lesson: the drawn kit and the phone beside it. */
 const props = defineProps<{ answer: PracticeAnswer; now: number; step: JoinStep | null }>();
 const emit = defineEmits<{ act: [act: Act] }>();
 const over = computed(() => props.answer.ended !== null);

@@ -59,7 +59,7 @@ const again = () => router.post(`/practice/${lesson.value.key}`);
 const look = (at: number) => void say('GET', `${runs}/${answer.value.run}/look?at=${at.toFixed(1)}`);
 useKeys(() => {
     if (over.value) {
-        return [{ key: 'b', what: 'Begin it again', act: again }];
+        return [{ key: 'b', what: 'Start again', act: again }];
     }
     return [
         ...(lesson.value.told && step.value ? stepKeys(step.value, { work: done, saw, mend }) : []),
@@ -85,7 +85,7 @@ useKeys(() => {
                 </button>
                 <button type="button" class="quiet" @click="skip()">Skip the wait <kbd>Q</kbd></button>
             </template>
-            <button v-else type="button" class="press" @click="again()">Begin it again <kbd>B</kbd></button>
+            <button v-else type="button" class="press" @click="again()">Start again <kbd>B</kbd></button>
         </header>
         <ConnectionNote />
         <div class="pt-3">
@@ -104,7 +104,7 @@ useKeys(() => {
                 <ScoreCard v-if="answer.score" ref="outcome" :score="answer.score" @turning="look" />
                 <template v-else>
                     <p class="text-ink2">{{ lesson.teaches }}</p>
-                    <p class="mt-2 border-l-4 border-ember pl-3"><b>To work at the end:</b> {{ lesson.goal }}</p>
+                    <p class="mt-2 border-l-4 border-ember pl-3"><b>Must work at the end:</b> {{ lesson.goal }}</p>
                     <JoinStepCard
                         v-if="lesson.told && !picture.done"
                         class="mt-4"
@@ -123,11 +123,11 @@ useKeys(() => {
                     <LessonKit v-else-if="!wide" class="mt-4" :answer="answer" :now="now" :step="null" @act="give" />
                     <div class="mt-4 flex flex-wrap gap-2">
                         <button v-if="!confirming" type="button" class="quiet !min-h-[44px]" @click="ready()">
-                            I am through: press every control
+                            Finished: test every control
                         </button>
                         <template v-else>
                             <button ref="sure" type="button" class="press !min-h-[44px]" @click="end()">
-                                Press them, and see how it went
+                                Test every control now
                             </button>
                             <button type="button" class="quiet !min-h-[44px]" @click="confirming = false">
                                 Not yet

@@ -13,14 +13,14 @@ const props = defineProps<{ home: PracticeHome }>();
 const done = computed(() => props.home.lessons.filter((l) => l.state === 'passed' || l.state === 'clean').length);
 const next = computed(() => props.home.lessons.find((l) => l.state === 'new' || l.state === 'tried'));
 const words: Record<LessonLine['state'], string> = {
-    new: 'not tried yet',
+    new: 'not tested yet',
     tried: 'tried',
     passed: 'passed',
-    clean: 'passed cleanly',
+    clean: 'passed without help',
 };
 const begin = (lesson: LessonLine) => router.post(`/practice/${lesson.key}`);
 useKeys(() => [
-    { key: 'b', what: 'Begin the next one', act: () => next.value && begin(next.value) },
+    { key: 'b', what: 'Start the next lesson', act: () => next.value && begin(next.value) },
     { key: 'j', what: 'All jobs', act: () => router.visit('/') },
     { key: 'd', what: 'Day or night', act: turnFace },
 ]);
@@ -43,9 +43,9 @@ useKeys(() => [
         <ConnectionNote />
         <main>
             <p class="max-w-[72ch] border-t border-ink pt-4 text-ink2">
-                Resets, joins and links on stand-ins, from easy to hard. You press, hold and carry the drawn kit
-                yourself; at the end every control is pressed. Nothing here touches a job. A job of your own is
-                rehearsed at its Join.
+                Practise resets, joins and links on simulated devices, from easy to hard. You press, hold and carry the
+                drawn kit yourself; at the end every control is pressed. Nothing here touches a job. A job of your own
+                is rehearsed at its Join.
             </p>
             <ol class="path mt-4">
                 <li v-for="l in home.lessons" :key="l.key" :class="l.state">
@@ -55,7 +55,7 @@ useKeys(() => [
                             {{ l.title }}
                             <span class="ml-2 text-[13px] font-normal text-ink2"
                                 >{{ words[l.state] }}{{ l.best === null ? '' : `, best ${since(l.best)}`
-                                }}{{ l.told ? '' : ' · by the leaflets alone' }}</span
+                                }}{{ l.told ? '' : ' · from the instructions alone' }}</span
                             >
                         </h2>
                         <p class="text-ink2">{{ l.teaches }}</p>

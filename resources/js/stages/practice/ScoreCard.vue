@@ -14,39 +14,37 @@ const count = (n: number) => (n === 0 ? 'none' : String(n));
 <template>
     <section aria-labelledby="score" role="status">
         <h2 id="score" ref="heading" tabindex="-1" class="text-[26px] font-semibold leading-8 outline-none">
-            <template v-if="score.clean">Passed, and cleanly</template>
-            <template v-else>{{ score.passed ? 'Passed' : 'Not there yet' }}</template>
+            <template v-if="score.clean">Passed without help</template>
+            <template v-else>{{ score.passed ? 'Passed' : 'Not passed yet' }}</template>
         </h2>
         <dl class="mt-3 grid grid-cols-[1fr_auto] gap-y-1">
             <dt>Controls that work</dt>
             <dd class="fig text-right">
                 <b>{{ score.works }}</b> of {{ score.wanted }}
             </dd>
-            <dt>Reset without need</dt>
+            <dt>Needless resets</dt>
             <dd class="fig text-right">{{ count(score.resets) }}</dd>
-            <dt>Windows that ran out</dt>
+            <dt>Missed time windows</dt>
             <dd class="fig text-right">{{ count(score.missed) }}</dd>
             <dt>Time</dt>
             <dd class="fig text-right">
-                {{ since(score.seconds) }} <span class="text-ink2">the guide’s hands {{ since(score.guide) }}</span>
+                {{ since(score.seconds) }} <span class="text-ink2">the guide {{ since(score.guide) }}</span>
             </dd>
         </dl>
-        <ul v-if="score.lines.length" class="mt-3 space-y-1" aria-label="What does not work">
+        <ul v-if="score.lines.length" class="mt-3 space-y-1" aria-label="Not working">
             <li v-for="line in score.lines" :key="line" class="border-l-4 border-stop bg-sheet px-3 py-1">
                 {{ line }}
             </li>
         </ul>
         <div v-if="score.turning" class="mt-4 border-l-4 border-ember pl-3">
             <h3 class="font-semibold">
-                It turned at <span class="fig">{{ score.turning.clock }}</span>
+                Turning point <span class="fig">{{ score.turning.clock }}</span>
             </h3>
             <p>{{ score.turning.says }}</p>
             <button type="button" class="quiet mt-2 !min-h-[44px]" @click="emit('turning', score.turning.at)">
-                Look at that moment
+                Show that moment
             </button>
         </div>
-        <p v-if="score.mistake" class="mt-3 text-[13px] text-ink2">
-            <b>What this lesson is about:</b> {{ score.mistake }}
-        </p>
+        <p v-if="score.mistake" class="mt-3 text-[13px] text-ink2"><b>About this lesson:</b> {{ score.mistake }}</p>
     </section>
 </template>

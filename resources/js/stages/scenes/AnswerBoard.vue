@@ -12,20 +12,20 @@ const at = ref<[number, number]>([0, 0]);
 const table = ref<HTMLTableElement>();
 const zoned = ref('');
 const words: Record<BoardCell['state'], string> = {
-    works: 'pressed, and it answers',
+    works: 'tested, works',
     planned: 'planned',
-    open: 'could, and is not wanted',
-    cannot: 'this kit cannot',
+    open: 'possible, not planned',
+    cannot: 'not possible with this kit',
     clashes: 'clashes',
 };
 const cell = (control: string, light: string) => cells.value[`${control} ${light}`] as BoardCell;
 const key = (c: BoardCell) => `${c.control} ${c.light}`;
 
-/** A cell as it is read out. */
+/** Label of a cell for screen readers. */
 const said = (light: string, control: string, c: BoardCell) =>
     `${light} by ${control}: ${words[c.state]}${c.zone ? `, zone ${c.zone}` : ''}${limits(c)}`;
 
-/** What the light could do and this control cannot, behind a comma; only where it answers. */
+/** Missing functions of the control for this light, after a comma; only for working cells. */
 function limits(c: BoardCell): string {
     return c.limited && ['works', 'planned', 'clashes'].includes(c.state) ? `, ${c.limited}` : '';
 }
@@ -82,7 +82,7 @@ function keys(event: KeyboardEvent): void {
     <div class="mt-3 overflow-x-auto">
         <table ref="table" class="board" @keydown="keys">
             <caption class="sr-only">
-                Which light answers to what
+                Which control works which light
             </caption>
             <thead>
                 <tr>
@@ -135,7 +135,7 @@ function keys(event: KeyboardEvent): void {
                     </td>
                     <td v-if="Object.keys(levels).length" class="fig">
                         <template v-if="levels[light.id]">{{
-                            levels[light.id]!.answers ? `${Math.round(100 * levels[light.id]!.level)} %` : 'no answer'
+                            levels[light.id]!.answers ? `${Math.round(100 * levels[light.id]!.level)} %` : 'no response'
                         }}</template>
                     </td>
                 </tr>
@@ -147,9 +147,8 @@ function keys(event: KeyboardEvent): void {
             </li>
         </ul>
         <p class="mt-1 text-[13px] text-ink2">
-            Arrows move; Enter wants a cell or leaves it, and asks for the zone where there are zones. The joins it
-            needs stand at Join. What a button, a wire or somebody’s presence plays is set under By itself; a segment
-            answers with its board, fixtures by their module’s own line.
+            Arrow keys move; Enter plans a cell or clears it, and asks for the zone if there are zones. The resulting
+            joins are steps at Join. Buttons, wires and presence are set under Automation.
         </p>
     </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { nextTick, onBeforeUnmount, ref } from 'vue';
 
-/** What is set in the list itself: kept, taken out or left as it was, by Esc too; the keyboard goes on where it was opened. */
+/** A form inside the list: save, remove or cancel, also by Esc; focus returns to its opener. */
 defineProps<{ keep: string; there: boolean; refused?: string }>();
 const emit = defineEmits<{ keep: []; out: []; leave: [] }>();
 const form = ref<HTMLFormElement>();
@@ -26,10 +26,8 @@ onBeforeUnmount(() => {
         <p v-if="refused" role="alert" class="mt-2 text-stop">{{ refused }}</p>
         <div class="mt-3 flex gap-3">
             <button type="submit" class="press">{{ keep }}</button>
-            <button v-if="there" type="button" class="quiet" @click="emit('out')">Take it out</button>
-            <button type="button" class="quiet" @click="emit('leave')">
-                Leave it as it was <kbd aria-hidden="true">Esc</kbd>
-            </button>
+            <button v-if="there" type="button" class="quiet" @click="emit('out')">Remove</button>
+            <button type="button" class="quiet" @click="emit('leave')">Cancel <kbd aria-hidden="true">Esc</kbd></button>
         </div>
     </form>
 </template>

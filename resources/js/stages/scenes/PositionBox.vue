@@ -3,7 +3,7 @@ import { ref } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { PositionPicture } from '@/types/generated/responses';
 
-/** Where the job lies: sunrise and sunset go by it. */
+/** Location of the job, for sunrise and sunset. */
 const props = defineProps<{ position: PositionPicture | null }>();
 const { change } = useScreen();
 const latitude = ref(props.position ? String(props.position.latitude) : '');
@@ -26,16 +26,16 @@ async function keep(): Promise<void> {
 
 <template>
     <form class="mt-4 space-y-2" @submit.prevent="keep()">
-        <h3 class="font-semibold">Where the job lies</h3>
+        <h3 class="font-semibold">Location of the job</h3>
         <div class="flex flex-wrap gap-x-4 gap-y-2">
             <label>Degrees north <input v-model="latitude" class="fig field !w-24" inputmode="decimal" /></label>
             <label>Degrees east <input v-model="longitude" class="fig field !w-24" inputmode="decimal" /></label>
         </div>
         <label class="block"
-            >Zone of its clock <input v-model="zone" class="field !w-56" placeholder="the crew’s" maxlength="60"
+            >Time zone <input v-model="zone" class="field !w-56" placeholder="as the crew" maxlength="60"
         /></label>
         <label class="flex items-center gap-2"
-            ><input v-model="road" type="checkbox" /> It travels on public roads</label
+            ><input v-model="road" type="checkbox" /> The vehicle uses public roads</label
         >
         <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
         <button class="quiet">Keep it</button>

@@ -2,7 +2,7 @@
 import { useScreen } from '@/lib/screen';
 import type { PowerLight, PowerPicture } from '@/types/generated/responses';
 
-/** How each light is set up for every day: the curve of its dimming, and what it does when its power returns. */
+/** How each light is set up for every day: the curve of its dimming, and what it does when power returns. */
 defineProps<{ power: PowerPicture }>();
 const { change } = useScreen();
 function set(light: PowerLight, with_: Partial<PowerLight>): void {
@@ -10,8 +10,8 @@ function set(light: PowerLight, with_: Partial<PowerLight>): void {
     void change({ kind: 'SetTuning', id: to.id, curve: to.curve, powerOn: to.powerOn, level: to.level });
 }
 const stored = (light: PowerLight) =>
-    `store, wait ${light.keeps === null ? 'for the mark that it is kept' : `${light.keeps} s`}, ` +
-    'cut the power, try it with the phone off';
+    `Store it, wait ${light.keeps === null ? 'for the sign that it is stored' : `${light.keeps} s`}, ` +
+    'cut the power, test with the phone off';
 const picked = (event: Event) => (event.target as HTMLSelectElement).value;
 const typed = (event: Event) =>
     Math.min(1, Math.max(0, Number((event.target as HTMLInputElement).value.replace(',', '.')) / 100 || 0));
@@ -19,15 +19,15 @@ const typed = (event: Event) =>
 
 <template>
     <section aria-labelledby="power" class="mt-6">
-        <h2 id="power" class="text-lg font-semibold">Dimming, and when power returns</h2>
-        <p v-if="power.lights.length === 0" class="text-ink2">No light of this job joins anything yet.</p>
+        <h2 id="power" class="text-lg font-semibold">Dimming and power-on behaviour</h2>
+        <p v-if="power.lights.length === 0" class="text-ink2">No light of this job can be joined yet.</p>
         <table v-else class="mt-1 w-full text-[13.5px]">
             <thead>
                 <tr class="text-left text-ink2">
                     <th scope="col" class="font-normal">light</th>
                     <th scope="col" class="font-normal">dims</th>
-                    <th scope="col" class="font-normal">when its power returns</th>
-                    <th scope="col" class="font-normal">stored and tried</th>
+                    <th scope="col" class="font-normal">when power returns</th>
+                    <th scope="col" class="font-normal">to store it</th>
                 </tr>
             </thead>
             <tbody>
@@ -47,7 +47,7 @@ const typed = (event: Event) =>
                         <select
                             class="pick"
                             :value="light.powerOn"
-                            :aria-label="`${light.name}: when its power returns`"
+                            :aria-label="`${light.name}: when power returns`"
                             @change="set(light, { powerOn: picked($event) })"
                         >
                             <option v-for="c in power.states" :key="c.key" :value="c.key">{{ c.says }}</option>
@@ -62,7 +62,7 @@ const typed = (event: Event) =>
                             />
                             %</label
                         >
-                        <span v-if="light.cut" class="block text-ink2">cut by {{ light.cut }}</span>
+                        <span v-if="light.cut" class="block text-ink2">power cut by {{ light.cut }}</span>
                     </td>
                     <td class="text-ink2">
                         {{ light.powerOn === '' ? '' : stored(light) }}
@@ -71,7 +71,7 @@ const typed = (event: Event) =>
             </tbody>
         </table>
         <p v-if="power.lights.some((l) => l.powerOn)" class="mt-1 text-[13px] text-ink2">
-            Each stands at Build as a step of its own, and on the sheet that is left behind.
+            Each setting is a step at Build and is printed on the hand-over sheet.
         </p>
     </section>
 </template>

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { ReachPicture } from '@/types/generated/responses';
 
-/** The devices of one radio in their rooms: who hears whom, who is not reached, and what hangs on one node alone. */
+/** The devices of one radio in their rooms: who hears whom, who is not reached, and what depends on one node alone. */
 const props = defineProps<{ reach: ReachPicture }>();
 const WIDE = 880;
 const PAD = 26;
@@ -12,7 +12,7 @@ const scale = computed(() =>
 const x = (metres: number) => PAD + metres * scale.value;
 const at = computed(() => Object.fromEntries(props.reach.nodes.map((n) => [n.id, n])));
 const height = computed(() => 2 * PAD + props.reach.high * scale.value);
-/** Links that reach further than the way to the hub would hide the rest: of each node those that are strongest. */
+/** Links longer than the route to the hub would hide the rest: only the strongest of each node are drawn. */
 const links = computed(() => [...props.reach.links].sort((a, b) => a.spare - b.spare));
 function filled(node: ReachPicture['nodes'][number]): string {
     if (node.hops === null) {
@@ -83,8 +83,8 @@ function filled(node: ReachPicture['nodes'][number]): string {
         </svg>
         <figcaption class="mt-1 text-[13px] text-ink2">
             In the circle: hops from {{ at[reach.from]?.label }}; ? is not reached. Hollow passes nothing on; broken is
-            where nobody has measured; a diamond stands around what others hang on alone. Thin broken links have little
-            to spare. Rooms stand at their size, and side by side only for the picture.
+            where nobody has measured; a diamond stands around what others depend on alone. Thin broken links have
+            little to spare. Rooms stand at their size, and side by side only in this picture.
         </figcaption>
     </figure>
 </template>

@@ -46,7 +46,7 @@ async function keep(none = false): Promise<void> {
 
 <template>
     <EditFrame
-        keep="Keep the scene"
+        keep="Save scene"
         :there="!!scene"
         :refused="refused"
         @keep="keep()"
@@ -58,7 +58,7 @@ async function keep(none = false): Promise<void> {
                 >Name, as people will say it <input v-model="name" class="field !w-52" maxlength="40" data-first
             /></label>
             <label class="flex items-baseline gap-2"
-                >It comes in <input v-model="fade" class="fig field !w-16" inputmode="decimal" /> s</label
+                >Fades in over <input v-model="fade" class="fig field !w-16" inputmode="decimal" /> s</label
             >
         </div>
         <LightSetting

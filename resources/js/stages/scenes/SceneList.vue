@@ -13,7 +13,7 @@ const open = ref<string | null>(null);
 const list = ref<HTMLElement>();
 const longest = computed(() => Math.max(1, ...props.board.scenes.flatMap((s) => s.ribbons.map((r) => r.metres))));
 
-/** What is only tried stands beside where it is set. */
+/** A tried show is drawn beside its form. */
 const shown = computed(() => {
     const kept = new Set((answer.value.desk.scenes as ScenesPicture).scenes.map((s) => s.id));
     const { scenes } = props.board;
@@ -27,7 +27,7 @@ async function set(scene: string): Promise<void> {
 }
 async function close(): Promise<void> {
     open.value = null;
-    // What was only tried is gone.
+    // The tried show is gone.
     await reload();
 }
 defineExpose({ make: () => set('') });
@@ -43,7 +43,7 @@ defineExpose({ make: () => set('') });
         </h2>
         <SceneEditor v-if="open === ''" :scene="null" :dims="board.dims" @close="close" />
         <p v-if="board.scenes.length === 0 && open !== ''" class="text-ink2">
-            No scene yet. Make one: its light and its amps are shown while it is set.
+            No scenes yet. Add one: its light and current are shown while you set it.
         </p>
         <ul>
             <li v-for="scene in shown" :key="scene.id" class="border-b border-rule2 py-2">
@@ -51,16 +51,16 @@ defineExpose({ make: () => set('') });
                     <span>
                         <b>{{ scene.name }}</b>
                         <span v-if="scene.fade > 0" class="block text-[12.5px] text-ink2"
-                            >comes in {{ scene.fade }} s</span
+                            >fades in over {{ scene.fade }} s</span
                         >
                         <button
                             v-if="open !== scene.id"
                             type="button"
                             class="act mt-1 block text-[13px]"
-                            :aria-label="`Set it: “${scene.name}”`"
+                            :aria-label="`Edit: “${scene.name}”`"
                             @click="set(scene.id)"
                         >
-                            Set it
+                            Edit
                         </button>
                     </span>
                     <div>
@@ -95,7 +95,7 @@ defineExpose({ make: () => set('') });
                             >
                         </span>
                         <span v-if="scene.standby > 0" class="block whitespace-nowrap text-ink2"
-                            >the others stand by at
+                            >standby of the others
                             <span class="fig">{{ scene.standby.toFixed(2) }}<span class="unit">A</span></span></span
                         >
                     </span>
@@ -104,7 +104,7 @@ defineExpose({ make: () => set('') });
             </li>
         </ul>
         <template v-if="board.scenes.length && board.presets.kept.length">
-            <h3 class="mt-4 font-semibold">Where they are kept</h3>
+            <h3 class="mt-4 font-semibold">Where scenes are stored</h3>
             <ul>
                 <li v-for="keeper in board.presets.kept" :key="keeper.control">
                     {{ keeper.control }}
@@ -119,8 +119,8 @@ defineExpose({ make: () => set('') });
                 </li>
             </ul>
             <p v-if="board.presets.left.length">
-                Nothing that works all their lights has room for {{ board.presets.left.join(', ') }}: they are set light
-                by light.
+                No control of all their lights has room for {{ board.presets.left.join(', ') }}: they are set light by
+                light.
             </p>
         </template>
     </section>

@@ -20,7 +20,7 @@ const said = ref('');
 const field = ref<HTMLInputElement>();
 const spoken = ref<Spoken | null>(null);
 const message = ref('');
-/** Levels that the lights on the stand-ins have after what was said, by light. */
+/** Levels of the simulated lights after the voice command, by light. */
 const levels = computed(() => Object.fromEntries((spoken.value?.answers ?? []).map((a) => [a.light, a])));
 
 async function say(): Promise<void> {
@@ -43,14 +43,14 @@ function rename(light: string, name: string): void {
     void change({ kind: 'NameLight', controller: light, name, room: of?.room ?? '' });
 }
 const shortcuts = computed<Shortcut[]>(() => [
-    { key: 'v', what: 'Say something', act: () => void nextTick(() => field.value?.focus()) },
-    { key: 'a', what: 'Who answers', act: () => (tab.value = 0) },
+    { key: 'v', what: 'Try a voice command', act: () => void nextTick(() => field.value?.focus()) },
+    { key: 'a', what: 'Control matrix', act: () => (tab.value = 0) },
     { key: 'c', what: 'Scenes and shows', act: () => (tab.value = 1) },
-    { key: 'b', what: 'What starts by itself', act: () => (tab.value = 2) },
+    { key: 'b', what: 'Automation', act: () => (tab.value = 2) },
     { key: 'r', what: 'Reach', act: () => (tab.value = 3) },
-    { key: 'n', what: 'A new scene, or one more that starts by itself', act: make },
+    { key: 'n', what: 'New scene or trigger', act: make },
 ]);
-const TABS = ['Who answers', 'Scenes and shows', 'By itself', 'Reach'];
+const TABS = ['Control matrix', 'Scenes and shows', 'Automation', 'Reach'];
 const tab = ref(0);
 const list = ref<InstanceType<typeof SceneList>>();
 const starts = ref<InstanceType<typeof StartsBox>>();
@@ -64,7 +64,7 @@ function make(): void {
     <JobFrame :shortcuts="shortcuts">
         <form class="flex flex-wrap items-baseline gap-x-3 gap-y-1 border-b border-ink pb-2" @submit.prevent="say()">
             <label class="flex min-w-0 flex-1 flex-wrap items-baseline gap-x-3"
-                ><b class="text-lg">What would be said</b>
+                ><b class="text-lg">Try a voice command</b>
                 <input
                     ref="field"
                     v-model="said"
@@ -72,7 +72,7 @@ function make(): void {
                     placeholder="all but the bar, 30 %"
                     maxlength="300"
             /></label>
-            <button class="quiet">Say it</button>
+            <button class="quiet">Try it</button>
             <kbd aria-hidden="true">V</kbd>
         </form>
         <p v-if="message" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ message }}</p>
@@ -81,7 +81,7 @@ function make(): void {
             <template v-if="spoken.trouble"> {{ spoken.trouble }}</template>
             <template v-if="spoken.note"> {{ spoken.note }}</template>
             <span v-for="a in spoken.answers.filter((one) => !one.answers)" :key="a.light" class="ml-2"
-                >{{ a.name }} does not answer: {{ a.why }}.</span
+                >{{ a.name }} cannot do that: {{ a.why }}.</span
             >
         </p>
         <TabGroup :selected-index="tab" @change="tab = $event">
@@ -98,17 +98,17 @@ function make(): void {
             <TabPanels class="mt-2">
                 <TabPanel :tabindex="-1">
                     <p v-if="scenes.lights.length === 0" class="mt-2 text-ink2">
-                        No light of this job joins anything yet. Choose controllers and what works them at Kit: here
-                        stands then which light answers to what.
+                        No light of this job can be joined yet. Choose controllers, and what controls them, at Kit. Then
+                        this page shows which control works which light.
                     </p>
                     <AnswerBoard v-else :board="scenes" :levels="levels" @change="change" @starts="tab = 2" />
                     <section aria-labelledby="heard" class="mt-5">
-                        <h2 id="heard" class="text-lg font-semibold">Names, as they are heard</h2>
+                        <h2 id="heard" class="text-lg font-semibold">Names for voice control</h2>
                         <p v-if="scenes.names.length === 0" class="text-ink2">
                             {{
                                 scenes.lights.some((l) => l.named)
-                                    ? 'No name is taken for another, too long for its app or kept by assistants.'
-                                    : 'Names are given when a light has joined, and are looked at here.'
+                                    ? 'No name sounds like another, is too long for its app or is reserved by assistants.'
+                                    : 'Lights are named when they join. The names are checked here.'
                             }}
                         </p>
                         <ul>

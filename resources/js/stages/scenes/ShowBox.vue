@@ -5,7 +5,7 @@ import type { ScenesPicture } from '@/types/generated/responses';
 import ShowEditor from './ShowEditor.vue';
 import ShowScore from './ShowScore.vue';
 
-/** Shows: what goes on by itself once it is started, each drawn as its lights over the seconds. */
+/** Shows: each is drawn as its lights over the seconds. */
 defineProps<{ board: ScenesPicture }>();
 const { answer } = useScreen();
 const open = ref<string | null>(null);
@@ -28,8 +28,8 @@ async function set(show: string): Promise<void> {
         </h2>
         <ShowEditor v-if="open === ''" :show="null" :board="board" @close="open = null" />
         <p v-if="board.shows.length === 0 && open !== ''" class="text-ink2">
-            No show yet: scenes one after another, colours by chance, a colour that runs over the lights, or lights that
-            follow sound.
+            No shows yet. A show plays scenes in turn, random colours, a colour that runs across the lights, or lights
+            that follow sound.
         </p>
         <ul>
             <li v-for="show in board.shows" :key="show.id" class="border-b border-rule2 py-2">
@@ -38,10 +38,10 @@ async function set(show: string): Promise<void> {
                     <button
                         type="button"
                         class="act ml-auto text-[13px]"
-                        :aria-label="`Set it: “${show.name}”`"
+                        :aria-label="`Edit: “${show.name}”`"
                         @click="set(show.id)"
                     >
-                        Set it
+                        Edit
                     </button>
                 </div>
                 <ShowScore :job="answer.job" :show="show.id" :revision="answer.revision" :name="show.name" />

@@ -57,7 +57,7 @@ async function keep(none = false): Promise<void> {
 
 <template>
     <EditFrame
-        keep="Keep the show"
+        keep="Save show"
         :there="!!show"
         :refused="refused"
         @keep="keep()"
@@ -69,14 +69,14 @@ async function keep(none = false): Promise<void> {
                 >Name <input v-model="form.name" class="field !w-44" maxlength="40" required data-first
             /></label>
             <label class="flex items-baseline gap-2"
-                >What it does
+                >Kind
                 <select v-model="form.kind" class="pick">
                     <option v-for="k in board.showKinds" :key="k.key" :value="k.key">{{ k.says }}</option>
                 </select></label
             >
             <label class="flex items-baseline gap-2"
                 >Rounds <input v-model="form.rounds" class="fig field !w-14" inputmode="numeric" />
-                <span class="text-[13px] text-ink2">0 goes on and on</span></label
+                <span class="text-[13px] text-ink2">0 repeats without end</span></label
             >
         </div>
         <template v-if="form.kind === 'list'">
@@ -91,10 +91,10 @@ async function keep(none = false): Promise<void> {
                         </select></label
                     >
                     <label class="flex items-baseline gap-2"
-                        >comes in <input v-model="s.fade" class="fig field !w-16" inputmode="decimal" /> s</label
+                        >fades in over <input v-model="s.fade" class="fig field !w-16" inputmode="decimal" /> s</label
                     >
                     <label class="flex items-baseline gap-2"
-                        >and stays <input v-model="s.hold" class="fig field !w-16" inputmode="decimal" /> s</label
+                        >and lasts <input v-model="s.hold" class="fig field !w-16" inputmode="decimal" /> s</label
                     >
                     <button
                         type="button"
@@ -107,7 +107,7 @@ async function keep(none = false): Promise<void> {
                 </li>
             </ol>
             <button v-if="board.scenes.length" type="button" class="quiet" @click="step()">Add a scene</button>
-            <p v-else class="text-ink2">Set a scene first: a show plays scenes.</p>
+            <p v-else class="text-ink2">Add a scene first: a show plays scenes.</p>
         </template>
         <div v-else class="mt-2 space-y-2">
             <fieldset class="flex flex-wrap gap-x-4 gap-y-1">
@@ -121,22 +121,22 @@ async function keep(none = false): Promise<void> {
                     >A change every <input v-model="form.every" class="fig field !w-16" inputmode="decimal" /> s</label
                 >
                 <label v-if="form.kind === 'wash'" class="flex items-baseline gap-2"
-                    >It runs
+                    >Direction
                     <select v-model="form.way" class="pick">
                         <option v-for="w in board.ways" :key="w.key" :value="w.key">{{ w.says }}</option>
                     </select></label
                 >
                 <label class="flex items-baseline gap-2"
-                    >Who leads
+                    >Leader
                     <select v-model="form.leader" class="pick">
-                        <option value="">nobody: all are told at once</option>
+                        <option value="">none: all start together</option>
                         <option v-for="l in form.lights" :key="l" :value="l">{{ nameOf(l) }}</option>
                     </select></label
                 >
             </div>
             <p v-if="form.kind === 'sound'" class="text-[13px] text-ink2">
-                Sound comes from a phone, and stops when it leaves, or from a microphone in the leader. It answers to
-                bass and needs to be loud enough: set its sensitivity with the music on.
+                Sound comes from a phone (and stops when the phone leaves) or from a microphone in the leader. It
+                follows the bass and needs enough volume: set its sensitivity with the music on.
             </p>
         </div>
     </EditFrame>

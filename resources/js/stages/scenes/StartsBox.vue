@@ -4,7 +4,7 @@ import type { ScenesPicture } from '@/types/generated/responses';
 import PositionBox from './PositionBox.vue';
 import TriggerEditor from './TriggerEditor.vue';
 
-/** What starts by itself: today's times, everything that starts something, and which of two wins. */
+/** Automation: today's times, everything that starts something, and which of two wins. */
 const props = defineProps<{ board: ScenesPicture }>();
 const starts = computed(() => props.board.starts);
 const open = ref<string | null>(null);
@@ -21,20 +21,20 @@ defineExpose({ make: () => set('') });
     <div ref="box" class="grid gap-x-10 gap-y-5 lg:grid-cols-[minmax(0,1fr)_340px]">
         <section aria-labelledby="starts">
             <h2 id="starts" class="flex items-baseline gap-4 text-lg font-semibold">
-                What starts by itself
+                Automation
                 <button v-if="open !== ''" type="button" class="act text-[13px] font-normal" @click="set('')">
                     Add one <kbd aria-hidden="true">N</kbd>
                 </button>
             </h2>
             <TriggerEditor v-if="open === ''" :trigger="null" :board="board" @close="open = null" />
             <p v-if="starts.triggers.length === 0 && open !== ''" class="text-ink2">
-                Nothing yet. A time of day, the sun, somebody who is there, a push-button or a wire of a vehicle can
-                start a scene or a show, or put everything out.
+                None yet. A time of day, the sun, presence, a push-button or a signal wire of a vehicle can start a
+                scene or a show, or switch everything off.
             </p>
             <ul>
                 <li v-for="t in starts.triggers" :key="t.id" class="border-b border-rule2 py-1.5">
                     <div class="flex flex-wrap items-baseline gap-x-3">
-                        <span class="fig w-6 text-center" :title="`Number ${t.priority}: the lower goes before`">{{
+                        <span class="fig w-6 text-center" :title="`Priority ${t.priority}: the lower number wins`">{{
                             t.timed ? '' : t.priority
                         }}</span>
                         <span class="first-letter:uppercase">{{ t.words }}</span>
@@ -43,21 +43,21 @@ defineExpose({ make: () => set('') });
                         <button
                             type="button"
                             class="act ml-auto text-[13px]"
-                            :aria-label="`Set it: ${t.words}`"
+                            :aria-label="`Edit: ${t.words}`"
                             @click="set(t.id)"
                         >
-                            Set it
+                            Edit
                         </button>
                     </div>
                     <TriggerEditor v-if="open === t.id" :trigger="t" :board="board" @close="open = null" />
                 </li>
             </ul>
             <template v-if="starts.table.length">
-                <h3 class="mt-4 font-semibold">Which wins</h3>
+                <h3 class="mt-4 font-semibold">Priority</h3>
                 <table class="mt-1 w-full text-[13.5px]">
                     <thead>
                         <tr class="text-left text-ink2">
-                            <th scope="col" class="font-normal">on at once</th>
+                            <th scope="col" class="font-normal">both active</th>
                             <th scope="col" class="font-normal">then</th>
                         </tr>
                     </thead>
@@ -80,7 +80,7 @@ defineExpose({ make: () => set('') });
             <h2 id="today" class="text-lg font-semibold">
                 Today <span class="fig text-[13px] font-normal text-ink2">{{ starts.day }}</span>
             </h2>
-            <p>{{ starts.sun || 'Where the job lies is not known: no sunrise, no sunset.' }}</p>
+            <p>{{ starts.sun || 'Location of the job is not known: no sunrise, no sunset.' }}</p>
             <ol class="mt-1">
                 <li v-for="(line, n) in starts.agenda" :key="n" class="flex gap-3 border-b border-rule2 py-1">
                     <span class="fig w-14 shrink-0">{{ line.at }}</span>
@@ -89,12 +89,12 @@ defineExpose({ make: () => set('') });
                     >
                 </li>
             </ol>
-            <p v-if="starts.agenda.length === 0" class="text-ink2">No clock and no sun starts anything today.</p>
+            <p v-if="starts.agenda.length === 0" class="text-ink2">Nothing starts by time or sun today.</p>
             <p v-for="line in starts.not" :key="line" class="text-[13px]">{{ line }}</p>
             <PositionBox :position="starts.position" />
             <p class="mt-3 border-l-4 border-watch pl-3 text-[13px]">
-                Nothing flashes more than three times a second, and nothing flashes near machines that turn. Lamps of a
-                vehicle keep their legal colours on the road; stairs and ways out keep a control that needs no network.
+                Never flash more than three times a second, and never near rotating machines. Lamps of a vehicle keep
+                their legal colours on the road; stairs and ways out keep a control that needs no network.
             </p>
         </section>
     </div>

@@ -4,7 +4,7 @@ import { useScreen } from '@/lib/screen';
 import type { ScenesPicture, TriggerPicture } from '@/types/generated/responses';
 import EditFrame from './EditFrame.vue';
 
-/** What starts a scene or a show. */
+/** Form of a trigger for a scene or a show. */
 const props = defineProps<{ trigger: TriggerPicture | null; board: ScenesPicture }>();
 const emit = defineEmits<{ close: [] }>();
 const { change } = useScreen();
@@ -25,7 +25,7 @@ const sun = computed(() => ['sunrise', 'sunset'].includes(form.by));
 const timed = computed(() => form.by === 'clock' || sun.value);
 const number = (text: string) => Number(text.replace(',', '.').replace('−', '-')) || 0;
 
-/** Of the day by the clock, before or after the sun; what is no time has none. */
+/** Of the day by the clock, before or after the sun; invalid times have none. */
 function minutesOf(): number {
     if (form.by === 'clock') {
         const [hours, minutes] = form.time.split(':').map(Number);
@@ -82,11 +82,12 @@ async function keep(gone = false): Promise<void> {
             >
             <template v-if="!timed">
                 <label class="flex items-baseline gap-2"
-                    >and goes on <input v-model="form.after" class="fig field !w-16" inputmode="decimal" /> s</label
+                    >and stays on for
+                    <input v-model="form.after" class="fig field !w-16" inputmode="decimal" /> s</label
                 >
                 <label class="flex items-baseline gap-2"
                     >Number <input v-model="form.priority" class="fig field !w-12" inputmode="numeric" />
-                    <span class="text-[13px] text-ink2">1 goes before 9</span></label
+                    <span class="text-[13px] text-ink2">1 is first, 9 is last</span></label
                 >
             </template>
         </div>

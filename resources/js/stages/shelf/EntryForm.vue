@@ -9,14 +9,14 @@ const props = defineProps<{ id: string; kind: string; kinds: Kind[]; prepared?: 
 const emit = defineEmits<{ kept: [id: string]; gone: [] }>();
 const cells = ref<Record<string, string>>({ kind: props.kind, id: '', name: '', ...props.prepared });
 const uses = ref<Uses>({ total: 0, jobs: [] });
-/** What would move, by job, where somebody looked. */
+/** Changes by job, once previewed. */
 const shifts = ref<Record<number, Shift>>({});
 const message = ref('');
 const at = ref('');
 const busy = ref(false);
 const kind = computed(() => props.kinds.find((k) => k.kind === cells.value.kind));
 
-/** Whether a field tells how it behaves when it is joined. */
+/** Whether a field describes joining. */
 const leaflet = (field?: { key: string }) => field?.key.startsWith('profile.') ?? false;
 
 function take(answer: EntryAnswer): void {
@@ -92,7 +92,7 @@ const update = (use: Use) =>
                     v-if="leaflet(field) && !leaflet(kind?.fields[n - 1])"
                     class="border-b border-rule pb-1 pt-3 font-semibold"
                 >
-                    From the leaflet in its box
+                    From its instructions
                 </h3>
                 <label
                     class="grid items-center gap-x-3"
@@ -113,7 +113,7 @@ const update = (use: Use) =>
                         class="field"
                         :name="field.key"
                     >
-                        <option value="">not told</option>
+                        <option value="">not stated</option>
                         <option
                             v-for="choice in field.type === 'flag' ? ['yes', 'no'] : field.choices"
                             :key="choice"
@@ -141,10 +141,8 @@ const update = (use: Use) =>
             {{ kind?.fields.find((f) => at.startsWith(f.key))?.label }} {{ message }}
         </p>
         <p class="sticky bottom-0 mt-3 flex gap-5 bg-paper py-2">
-            <button class="press" :disabled="busy">{{ id ? 'Keep the entry' : 'Put it on the shelf' }}</button>
-            <button v-if="id" type="button" class="act" :disabled="busy" @click="remove()">
-                Take it off the shelf
-            </button>
+            <button class="press" :disabled="busy">{{ id ? 'Save entry' : 'Save to the shelf' }}</button>
+            <button v-if="id" type="button" class="act" :disabled="busy" @click="remove()">Delete</button>
         </p>
     </form>
     <section v-if="id" aria-labelledby="uses" class="mt-4">
@@ -156,15 +154,13 @@ const update = (use: Use) =>
                 }}<span class="text-ink2">{{ use.moved ? 'holds an older copy' : 'holds it as it is' }}</span>
             </p>
             <p v-if="use.moved && !shifts[use.job]">
-                <button type="button" class="act mt-1" :disabled="busy" @click="look(use)">
-                    See what would move in it
-                </button>
+                <button type="button" class="act mt-1" :disabled="busy" @click="look(use)">Preview the changes</button>
             </p>
             <template v-for="(shift, n) in shifts[use.job] ? [shifts[use.job]!] : []" :key="n">
                 <table v-if="shift.figures.length" class="mt-1 w-full text-[13px]">
                     <thead class="text-left text-xs text-ink2">
                         <tr>
-                            <th class="font-normal">Would move</th>
+                            <th class="font-normal">Would change</th>
                             <th class="text-right font-normal">from</th>
                             <th class="text-right font-normal">to</th>
                         </tr>
@@ -177,20 +173,18 @@ const update = (use: Use) =>
                         </tr>
                     </tbody>
                 </table>
-                <p v-else class="mt-1 text-[13px] text-ink2">No figure would move.</p>
-                <p v-for="title in shift.comes" :key="title" class="text-[13px] text-stop">
-                    Would come up: {{ title }}
-                </p>
+                <p v-else class="mt-1 text-[13px] text-ink2">No figure changes.</p>
+                <p v-for="title in shift.comes" :key="title" class="text-[13px] text-stop">New findings: {{ title }}</p>
                 <p v-for="title in shift.goes" :key="title" class="text-[13px] text-lit">
-                    Would be settled: {{ title }}
+                    Resolved findings: {{ title }}
                 </p>
                 <button type="button" class="act mt-1" :disabled="busy" @click="update(use)">
-                    Take the new one in this job
+                    Use the new entry in this job
                 </button>
             </template>
         </div>
         <p v-if="uses.total > uses.jobs.length" class="mt-1 text-ink2">
-            And {{ uses.total - uses.jobs.length }} more. Those with an older copy stand first.
+            And {{ uses.total - uses.jobs.length }} more. Jobs with an older copy are listed first.
         </p>
     </section>
 </template>

@@ -18,19 +18,19 @@ const page = ref(1);
 const open = ref('');
 /** The kind of a new entry while its form is open. */
 const fresh = ref('');
-/** What an option lacked, as far as it follows from the run: the form begins with it. */
+/** Requirement that an option lacked, as far as it follows from the run: the form starts with it. */
 const prepared = ref<Record<string, string>>({});
 const message = ref('');
 const said = ref('');
 const picker = ref<HTMLInputElement>();
 const field = ref<HTMLInputElement>();
 const GROUPS = [
-    { group: 'light', name: 'What shines' },
-    { group: 'power', name: 'What feeds it' },
-    { group: 'control', name: 'What dims it' },
-    { group: 'wire', name: 'What joins it' },
-    { group: 'mounting', name: 'What holds it' },
-    { group: 'hand', name: 'What works it' },
+    { group: 'light', name: 'Lights' },
+    { group: 'power', name: 'Power' },
+    { group: 'control', name: 'Controllers' },
+    { group: 'wire', name: 'Cables and joints' },
+    { group: 'mounting', name: 'Mounting' },
+    { group: 'hand', name: 'Controls' },
 ];
 const count = (of: string) => found.value.counts.find((c) => c.kind === of)?.count ?? 0;
 const plural = computed(() => Object.fromEntries(props.kinds.map((k) => [k.kind, k.plural])));
@@ -40,7 +40,7 @@ try {
     prepared.value = Object.fromEntries(cells);
     fresh.value = props.kinds.some((k) => k.kind === prepared.value.kind) ? (prepared.value.kind ?? '') : '';
 } catch {
-    // An address that somebody has changed by hand prepares nothing.
+    // A manually changed address prepares nothing.
     prepared.value = {};
 }
 let timer: ReturnType<typeof setTimeout> | undefined;
@@ -90,12 +90,12 @@ async function take(): Promise<void> {
     try {
         const taken = await ask<Taken>('POST', '/shelf/import', body);
         said.value =
-            `${file.name}: ${taken.new} new, ${taken.changed} changed, ${taken.same} as they were. ` +
-            'Open jobs keep their copies until you take the new ones.';
+            `${file.name}: ${taken.new} new, ${taken.changed} changed, ${taken.same} unchanged. ` +
+            'Open jobs keep their copies until you use the new ones.';
         message.value = '';
         await look();
     } catch (error) {
-        message.value = `${file.name} was not taken in. ${error instanceof Error ? error.message : ''}`;
+        message.value = `${file.name} was not imported. ${error instanceof Error ? error.message : ''}`;
     } finally {
         if (picker.value) {
             picker.value.value = '';
@@ -121,7 +121,7 @@ function step(event: KeyboardEvent): void {
 useKeys(() => [
     { key: '/', what: 'Search', act: () => field.value?.focus() },
     { key: 'n', what: 'New entry', act: begin },
-    { key: 'i', what: 'Take a file in', act: () => picker.value?.click() },
+    { key: 'i', what: 'Import', act: () => picker.value?.click() },
     { key: 'd', what: 'Day or night', act: turnFace },
 ]);
 </script>
@@ -184,7 +184,7 @@ useKeys(() => [
                         aria-label="Shelf file"
                         @change="take()"
                     />
-                    <button type="button" class="act" @click="picker?.click()">Take a file in</button>
+                    <button type="button" class="act" @click="picker?.click()">Import</button>
                     <a class="act" :href="`/shelf/export.csv?kind=${kind}`">CSV</a>
                     <a class="act" :href="`/shelf/export.json?kind=${kind}`">JSON</a>
                 </div>
@@ -198,7 +198,7 @@ useKeys(() => [
                     </li>
                 </ul>
                 <p v-if="found.total === 0" class="mt-4 text-ink2">
-                    Nothing on the shelf has all these words. Take one out, or make a new entry.
+                    No shelf entry matches all these words. Remove a word, or add an entry.
                 </p>
                 <p v-if="found.pages > 1" class="flex gap-4 pt-2 text-ink2">
                     <button type="button" class="act" :disabled="page === 1" @click="page--">before</button>{{ ' '
@@ -219,8 +219,8 @@ useKeys(() => [
                     @gone="((open = ''), look())"
                 />
                 <p v-else class="mt-8 text-ink2">
-                    Choose an entry to see all of it, and which jobs use it. What a job took is frozen in it: a change
-                    here moves nothing until you take it over there.
+                    Choose an entry to see its details and the jobs that use it. A job keeps its own copy: a change here
+                    changes no job until you use the new entry there.
                 </p>
             </section>
         </div>

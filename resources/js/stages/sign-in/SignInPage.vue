@@ -17,11 +17,11 @@ const enter = useForm({});
                 <path d="M24 78h272" stroke="var(--copper)" stroke-width="6" stroke-dasharray="26 12" />
             </svg>
             <h1 class="mt-6 text-3xl font-semibold">Ember Dusk</h1>
-            <p class="mt-1 text-ink2">From the tape measure to the sheet left with the client.</p>
+            <p class="mt-1 text-ink2">From the tape measure to the hand-over sheet.</p>
             <ConnectionNote />
             <form v-if="demo" class="mt-6" @submit.prevent="enter.post('/sign-in/demo')">
-                <button class="press w-full" :disabled="enter.processing">Work as the demo installer</button>
-                <p class="mt-2 text-ink2">Made-up jobs and devices. Or with an account of your own:</p>
+                <button class="press w-full" :disabled="enter.processing">Try the demo</button>
+                <p class="mt-2 text-ink2">With made-up jobs and devices. Or sign in to your own account:</p>
             </form>
             <form
                 class="mt-4 space-y-3"

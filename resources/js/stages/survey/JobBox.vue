@@ -36,7 +36,7 @@ async function keep(): Promise<void> {
     const { name, client, length, wire } = form.value;
     const hoursADay = readNumber(form.value.hoursADay);
     if (hoursADay === null) {
-        refused.value = `“${form.value.hoursADay}” is no number. Write one such as 4 or 4,5.`;
+        refused.value = `“${form.value.hoursADay}” is not a number. Type one such as 4 or 4,5.`;
         return;
     }
     const done =
@@ -69,7 +69,7 @@ async function keep(): Promise<void> {
                 >Lit, hours a day <input v-model="form.hoursADay" class="fig field" inputmode="decimal"
             /></label>
             <p class="text-[13px] text-ink2">
-                The price of an hour, mark-up, tax, currency and the way there are set where the quote is, at Parts.
+                Hourly rate, mark-up, tax, currency and travel are set with the quote, at Parts.
             </p>
             <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
             <button class="press">Keep</button>

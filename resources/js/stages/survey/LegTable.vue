@@ -9,7 +9,7 @@ const INKS: Record<string, string> = { traced: 'text-lit', 'not traced': 'text-d
 <template>
     <table class="w-full text-left text-[13px]">
         <caption class="sr-only">
-            Cable legs that are there
+            Existing cable legs
         </caption>
         <tbody>
             <tr v-for="leg in place.legs" :key="leg.name" class="border-b border-rule2">
@@ -26,7 +26,7 @@ const INKS: Record<string, string> = { traced: 'text-lit', 'not traced': 'text-d
     </table>
     <p v-for="point in place.near" :key="point.near" class="mt-1">
         <button type="button" class="act" @click="emit('trace', point.near)">
-            Trace what begins at {{ point.near }}
+            Trace the legs from {{ point.near }}
         </button>
     </p>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue';
 
-/** Words of the notation under the thumb: what is pressed goes in where the caret stands. */
+/** Keys for the notes on a touch screen: the pressed text is inserted at the caret. */
 const props = defineProps<{ runs: string[] }>();
 const emit = defineEmits<{ put: [text: string] }>();
 const words = computed(() => [
@@ -22,7 +22,7 @@ const words = computed(() => [
 </script>
 
 <template>
-    <div class="keys" role="group" aria-label="Words of the notation">
+    <div class="keys" role="group" aria-label="What you can type">
         <button
             v-for="word in words"
             :key="word.show"

@@ -35,10 +35,10 @@ const WORDS: [string, string][] = [
     ],
     [
         'battery E1, 3 of 8 V, 2 rows, 165 Ah, want 12 V',
-        'blocks in series, rows side by side, what the light needs; charged elsewhere',
+        'blocks in series, rows in parallel, what the light needs; charged elsewhere',
     ],
     ['now 4 tubes, take out', 'what lights the place now; or “, stay”'],
-    ['trim skirting 3.20', 'what comes off before the work and goes back on after it'],
+    ['trim skirting 3.20', 'trim to remove before the work and refit after it'],
     ['listed Hall zigbee', 'a unit that the client’s hub knows: name and radio'],
     ['spare C9 zigbee, 2 channels, 3 A', 'what runs already and has room for more'],
     ['later 3 A over the desk', 'amps that are kept for a later feed'],
@@ -52,7 +52,7 @@ const WORDS: [string, string][] = [
 </script>
 
 <template>
-    <DialogBox :open="open" title="Words of the notation" reading @close="emit('close')">
+    <DialogBox :open="open" title="What you can type" reading @close="emit('close')">
         <dl class="space-y-2">
             <div v-for="[word, meaning] in WORDS" :key="word" class="grid grid-cols-[1fr_1.2fr] gap-4">
                 <dt class="fig text-[13px]">{{ word }}</dt>

@@ -31,20 +31,20 @@ watch(
     { immediate: true },
 );
 
-/** What the server would refuse is said before it is sent over a slow line. */
+/** Files that the server would refuse are reported before they are sent over a slow line. */
 async function tooLarge(file: File): Promise<string> {
     const most = limits.value;
     if (!most) {
         return '';
     }
     if (file.size > most.megabytes * 1e6) {
-        return `It has ${(file.size / 1e6).toFixed(1)} MB; at most ${most.megabytes} are taken. Let the camera make smaller ones.`;
+        return `It has ${(file.size / 1e6).toFixed(1)} MB; at most ${most.megabytes} are accepted. Use a smaller picture size.`;
     }
     const image = await createImageBitmap(file).catch(() => null);
     const pixels = (image?.width ?? 0) * (image?.height ?? 0);
     image?.close();
     return pixels > most.megapixels * 1e6
-        ? `It has ${(pixels / 1e6).toFixed(1)} megapixels; at most ${most.megapixels} are taken. Let the camera make smaller ones.`
+        ? `It has ${(pixels / 1e6).toFixed(1)} megapixels; at most ${most.megapixels} are accepted. Use a smaller picture size.`
         : '';
 }
 
@@ -117,9 +117,7 @@ async function remove(photo: Photo): Promise<void> {
         </p>
         <DialogBox :open="shown !== null" :title="shown?.caption || name" reading @close="shown = null">
             <img v-if="shown" :src="shown.url" :alt="shown.caption || `Photo of ${name}`" class="w-full" />
-            <button v-if="shown" type="button" class="act mt-3" @click="remove(shown)">
-                Remove this photo for good
-            </button>
+            <button v-if="shown" type="button" class="act mt-3" @click="remove(shown)">Delete photo</button>
         </DialogBox>
     </section>
 </template>

@@ -69,7 +69,7 @@ defineExpose({ ask });
             <label v-if="asking !== 'remove'" class="block"
                 >Room or place <input v-model="name" class="field" maxlength="60" placeholder="Dome"
             /></label>
-            <p v-else>Its notes and its runs go with it, with their kit and feeds. Undo brings all of it back.</p>
+            <p v-else>Its notes and runs are deleted with their kit and feeds. Undo restores them.</p>
             <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
             <button class="press">
                 {{ PRESSES[asking] }}

@@ -16,11 +16,11 @@ const props = defineProps<{
 const { change } = useScreen();
 const STEP = 0.05;
 const FAR = 0.5;
-/** Pixels within which a spot takes what is let go. */
+/** Snap distance to a spot, pixels. */
 const SNAP = 18;
 const moving = ref<{ id: string; to: OnWall; spot: string } | null>(null);
 
-/** Those that stand at one point are drawn one below the other. */
+/** Units at one point are drawn one below the other. */
 const drawn = computed(() => {
     const seen = new Map<string, number>();
     return props.units.flatMap((unit) => {

@@ -5,7 +5,7 @@ import { useScreen } from '@/lib/screen';
 import DialogBox from '@/ui/DialogBox.vue';
 import type { StandingUnit, SurveyPlace } from '@/types/generated/responses';
 
-/** What stands where: every unit with its place, the boxes with what they still take, and a form that puts a unit somewhere. */
+/** Positions: every unit with its place, the boxes with their free room, and a form to place a unit. */
 const props = defineProps<{ places: SurveyPlace[]; place: SurveyPlace; units: StandingUnit[] }>();
 const { change, message } = useScreen();
 const unit = ref<StandingUnit | null>(null);
@@ -44,7 +44,7 @@ async function put(): Promise<void> {
     const at = what === 'wall' ? readNumber(form.value.at) : 0;
     const up = form.value.up.trim() === '' ? null : readNumber(form.value.up);
     if (at === null || (form.value.up.trim() !== '' && up === null)) {
-        refused.value = `“${at === null ? form.value.at : form.value.up}” is no length in metres, such as 1.20.`;
+        refused.value = `“${at === null ? form.value.at : form.value.up}” is not a length in metres, such as 1.20.`;
         return;
     }
     const stands = {
@@ -70,7 +70,7 @@ async function nowhere(): Promise<void> {
 
 <template>
     <section v-if="units.length" aria-labelledby="standing" class="min-w-0">
-        <h2 id="standing" class="border-b border-rule pb-1 font-semibold">What stands where</h2>
+        <h2 id="standing" class="border-b border-rule pb-1 font-semibold">Where units stand</h2>
         <ul>
             <li
                 v-for="u in units"
@@ -83,7 +83,7 @@ async function nowhere(): Promise<void> {
                 <span class="text-ink2">{{
                     u.stands
                         ? `${u.stands.place === place.id ? '' : `${places.find((p) => p.id === u.stands?.place)?.name}, `}${u.words}`
-                        : 'nowhere yet'
+                        : 'not placed'
                 }}</span>
                 <button type="button" class="act" :aria-label="`Place ${u.id.toUpperCase()}`" @click="open(u.id)">
                     Place
@@ -129,14 +129,12 @@ async function nowhere(): Promise<void> {
                 /></label>
             </div>
             <p class="text-[13px] text-ink2">
-                Cables that nobody has measured get their length from here, along the walls and up or down. Mains is for
-                a licensed person.
+                Calculated cable lengths use this position, along the walls and up or down. Mains work is for a licensed
+                person.
             </p>
             <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
-            <button class="press" :disabled="form.target === ''">Put it there</button>
-            <button v-if="unit.stands" type="button" class="quiet ml-3" @click="nowhere()">
-                It stands nowhere yet
-            </button>
+            <button class="press" :disabled="form.target === ''">Save position</button>
+            <button v-if="unit.stands" type="button" class="quiet ml-3" @click="nowhere()">Remove from there</button>
         </form>
     </DialogBox>
 </template>

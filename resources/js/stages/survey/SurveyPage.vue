@@ -31,7 +31,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 let typed = notes.value;
 /** Which place the text in the editor belongs to. */
 let typedOf = at.value;
-/** What was typed here when somebody else's change came first: it is shown until it is put in or let go. */
+/** Own notes when another person's change came first: shown until used or discarded. */
 const mine = ref('');
 
 async function putMine(): Promise<void> {
@@ -40,7 +40,7 @@ async function putMine(): Promise<void> {
     await keep();
 }
 
-/** Keeps what was typed after a rest of the hand; returns when it is kept. */
+/** Saves the notes after a pause in typing; resolves when saved. */
 async function keep(): Promise<void> {
     clearTimeout(timer);
     timer = undefined;
@@ -61,7 +61,7 @@ watch(notes, () => {
         timer = setTimeout(() => void keep(), REST);
     }
 });
-/** Another place: what was typed in the last one is kept first. */
+/** Another place: the notes of the last one are saved first. */
 watch(at, () => {
     void keep();
     typedOf = at.value;
@@ -69,7 +69,7 @@ watch(at, () => {
     clearTimeout(timer);
     timer = undefined;
 });
-// What came from elsewhere (undo, a fix of the slate, another hand) is shown unless somebody is typing.
+// Changes from elsewhere (undo, a fix, another person) are shown unless the user is typing.
 watch(
     () => place.value?.notes,
     (now) => {
@@ -80,13 +80,13 @@ watch(
     },
 );
 onBeforeUnmount(() => void keep());
-// The tab is closed, or the phone put away: what was typed last is kept before the hand rests.
+// The tab closes, or the phone is locked: the last typing is saved at once.
 useEventListener(document, 'visibilitychange', () => document.visibilityState === 'hidden' && void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
 const tabs = ref<InstanceType<typeof PlaceTabs>>();
 const placing = ref<InstanceType<typeof StandingBox>>();
-/** Units that stand in the place that is open. */
+/** Units in the open place. */
 const here = computed(() => (desk.value.survey?.units ?? []).filter((u) => u.stands?.place === place.value?.id));
 const help = ref(false);
 const describing = ref(false);
@@ -130,13 +130,13 @@ function beside(by: number): void {
     const n = places.value.findIndex((p) => p.id === at.value);
     at.value = places.value[(n + by + places.value.length) % places.value.length]?.id ?? at.value;
 }
-/** The first that stands nowhere yet, or the first. */
+/** The first that is not placed, or the first. */
 const unplaced = computed(
     () => (desk.value.survey?.units.find((u) => !u.stands) ?? desk.value.survey?.units[0])?.id ?? '',
 );
 const shortcuts = [
     { key: 'e', what: 'Edit the notes', act: () => editor.value?.goTo(1) },
-    { key: 'w', what: 'Words of the notation', act: () => (help.value = true) },
+    { key: 'w', what: 'What you can type', act: () => (help.value = true) },
     { key: 'n', what: 'Next place', act: () => beside(1) },
     { key: 'b', what: 'Place before', act: () => beside(-1) },
     { key: 'a', what: 'Add a place', act: () => tabs.value?.ask('add') },
@@ -194,10 +194,10 @@ const things = computed(() => [
                 />
                 <NotesKeys :runs="place.runs.map((r) => r.name.toLowerCase())" @put="editor?.put($event)" />
                 <div v-if="mine" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
-                    <p>These notes were typed here and are not kept, because they were changed elsewhere meanwhile:</p>
+                    <p>These notes are not saved, because they were changed elsewhere in the meantime:</p>
                     <pre class="fig my-1 whitespace-pre-wrap text-[13px]">{{ mine }}</pre>
-                    <button type="button" class="act mr-4" @click="putMine()">Put these in</button>
-                    <button type="button" class="act" @click="mine = ''">Let them go</button>
+                    <button type="button" class="act mr-4" @click="putMine()">Use these</button>
+                    <button type="button" class="act" @click="mine = ''">Discard</button>
                 </div>
                 <ul aria-live="polite">
                     <li v-for="slip in place.sheet.slips" :key="`${slip.line}:${slip.column}`" class="mt-1 text-stop">
@@ -222,7 +222,7 @@ const things = computed(() => [
                 />
                 <div class="grid gap-x-8 gap-y-5 xl:grid-cols-2">
                     <div v-if="place.runs.length" id="runs">
-                        <h2 class="border-b border-rule pb-1 font-semibold">Runs and how they are mounted</h2>
+                        <h2 class="border-b border-rule pb-1 font-semibold">Runs and mounting</h2>
                         <RunMounting
                             v-for="run in place.runs"
                             :key="run.id"
@@ -232,7 +232,7 @@ const things = computed(() => [
                         />
                     </div>
                     <div v-if="place.legs.length">
-                        <h2 class="border-b border-rule pb-1 font-semibold">Cable legs that are there</h2>
+                        <h2 class="border-b border-rule pb-1 font-semibold">Existing cable legs</h2>
                         <LegTable :place="place" @trace="near = $event" @go="editor?.goTo($event)" />
                     </div>
                     <StandingBox ref="placing" :places="places" :place="place" :units="desk.survey?.units ?? []" />
@@ -245,11 +245,11 @@ const things = computed(() => [
     <NotesWords :open="help" @close="help = false" />
     <JobBox v-if="desk.survey" :open="describing" :terms="desk.survey.terms" @close="describing = false" />
     <TraceBox :place="at" :near="near" @close="near = ''" />
-    <DialogBox :open="wall !== null" title="The wall measured anew" @close="wall = null">
+    <DialogBox :open="wall !== null" title="The wall measured again" @close="wall = null">
         <form v-if="wall" class="space-y-3" @submit.prevent="keepWall()">
             <label class="block">Length <input v-model="wall.text" class="fig field" name="wall" /></label>
             <p v-if="store.message.value" role="alert" class="text-stop">{{ store.message.value }}</p>
-            <button class="press">Write it into the notes</button>
+            <button class="press">Add to the notes</button>
         </form>
     </DialogBox>
 </template>

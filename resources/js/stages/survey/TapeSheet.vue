@@ -15,7 +15,7 @@ const { HEIGHT, corners, metre, px, py, walls, beside, way, measures, middle, na
     () => props.tall,
     WIDTH,
 );
-/** Where a hand is on the sheet, in metres. */
+/** Pointer position on the sheet, in metres. */
 function metres(event: PointerEvent): [number, number] {
     const at = box.value?.getBoundingClientRect();
     return [px.value.invert(event.clientX - (at?.left ?? 0)), py.value.invert(event.clientY - (at?.top ?? 0))];
@@ -90,7 +90,7 @@ function arrow(climb: Sheet['climbs'][number]): string {
                             role="button"
                             tabindex="0"
                             class="measure"
-                            :aria-label="`Wall ${n + 1}, ${m.wall.text}: measure anew`"
+                            :aria-label="`Wall ${n + 1}, ${m.wall.text}: measure again`"
                             @click="emit('measure', m.wall.leg, m.wall.text)"
                             @keydown.enter="emit('measure', m.wall.leg, m.wall.text)"
                         >

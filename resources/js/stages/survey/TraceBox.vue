@@ -58,7 +58,7 @@ async function record(): Promise<void> {
                 {{ near }} with the tester and number the loose ends there 1 to {{ trace.legs.length }} with tape.
             </p>
             <p class="mt-3 border-l-4 border-watch bg-sheet px-3 py-2">{{ trace.caution }}</p>
-            <button type="button" class="press mt-4" @click="safe = true">All is dead and disconnected</button>
+            <button type="button" class="press mt-4" @click="safe = true">Everything is off and disconnected</button>
         </div>
         <div v-else-if="trace?.step">
             <LegsPicture :trace="trace" />
@@ -82,7 +82,7 @@ async function record(): Promise<void> {
                     >Measured so far: <span class="fig">{{ trace.asked }}</span></span
                 >
                 <button v-if="trace.asked" type="button" class="act" :disabled="busy" @click="back()">
-                    Take the last answer back
+                    Undo the last answer
                 </button>
             </p>
         </div>
@@ -107,16 +107,16 @@ async function record(): Promise<void> {
                 </tbody>
             </table>
             <p class="mt-4 flex flex-wrap gap-4">
-                <button type="button" class="press" :disabled="busy" @click="record()">Write it into the notes</button>
-                <button type="button" class="act" :disabled="busy" @click="back()">Take the last answer back</button>
+                <button type="button" class="press" :disabled="busy" @click="record()">Add to the notes</button>
+                <button type="button" class="act" :disabled="busy" @click="back()">Undo the last answer</button>
             </p>
         </div>
         <div v-else-if="trace">
             <p>
-                These answers fit no cable with so few faults. More than one leg may be broken or joined, or one answer
-                was wrong.
+                These answers fit no cable with so few faults. Several legs may be broken or joined, or one answer may
+                be wrong.
             </p>
-            <button type="button" class="act mt-3" :disabled="busy" @click="back()">Take the last answer back</button>
+            <button type="button" class="act mt-3" :disabled="busy" @click="back()">Undo the last answer</button>
         </div>
         <p v-if="message" role="alert" class="mt-3 text-stop">{{ message }}</p>
     </DialogBox>

@@ -62,7 +62,7 @@ export function along(sheet: Sheet, from: OnWall, by: number): OnWall {
     }
 }
 
-/** A unit at a point of a wall, as high as it was. */
+/** A unit at a point of a wall, at its former height. */
 export function standing(place: string, to: OnWall, before: Standing | null): Standing {
     return { place, spot: '', wall: to.wall, at: to.at, up: before?.up ?? null };
 }

@@ -5,7 +5,7 @@ import type { Sheet } from '@/types/generated/responses';
 
 const SIDE = 11;
 
-/** Where a place's walls, runs and legs lie on a sheet of that width, at true scale. */
+/** Geometry of a place's walls, runs and legs on a sheet of that width, at true scale. */
 export function useTape(sheet: () => Sheet, tall: () => number, WIDTH: Ref<number>) {
     const HEIGHT = computed(() => Math.max(300, Math.min(tall(), WIDTH.value)));
     const MARGIN = computed(() => (WIDTH.value < 500 ? 56 : 78));
@@ -113,7 +113,7 @@ export function useTape(sheet: () => Sheet, tall: () => number, WIDTH: Ref<numbe
         x: px.value((extent.value.x0 + extent.value.x1) / 2),
         y: py.value((extent.value.y0 + extent.value.y1) / 2),
     }));
-    /** The name stands in the room; beside the walls when they enclose none, or a narrow one. */
+    /** The name is inside the room, or beside the walls of an open or narrow one. */
     const roomy = computed(() => sheet().closed && metre.value * (extent.value.x1 - extent.value.x0) > 150);
     const name = computed(() =>
         roomy.value ? { ...middle.value, anchor: 'middle' as const } : { x: 12, y: 34, anchor: 'start' as const },

@@ -6,7 +6,7 @@ import MiniRibbon from './MiniRibbon.vue';
 import type { Desk, WireRun } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 
-/** Two layouts side by side: the job as it is, and an earlier state of it or one that is only proposed. */
+/** Two layouts side by side: the current one, and an earlier or proposed one. */
 const props = defineProps<{ open: boolean; proposed: object | null }>();
 const emit = defineEmits<{ close: [] }>();
 const { answer, desk, scene } = useScreen();
@@ -80,9 +80,9 @@ const stops = (of: Desk | null) => of?.findings.filter((f) => f.severity === 'st
 </script>
 
 <template>
-    <DialogBox :open="open" title="Two layouts side by side" wide @close="emit('close')">
+    <DialogBox :open="open" title="Compare two layouts" wide @close="emit('close')">
         <label v-if="!proposed && history.length" class="mb-3 block"
-            >Beside what is drawn now
+            >Compare with the current layout
             <select v-model.number="number" class="pick ml-2 !max-w-[560px]" @change="earlier(number)">
                 <option v-for="line in history" :key="line.number" :value="line.number">
                     {{ line.number }}, after: {{ line.words }}
@@ -90,12 +90,12 @@ const stops = (of: Desk | null) => of?.findings.filter((f) => f.severity === 'st
             </select>
         </label>
         <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
-        <p v-else-if="!proposed && history.length === 0">There is no earlier state yet: change something first.</p>
+        <p v-else-if="!proposed && history.length === 0">There is no earlier revision yet. Change something first.</p>
         <table v-if="other" class="w-full text-left">
             <thead>
                 <tr class="border-b border-rule">
                     <td></td>
-                    <th class="py-1">As drawn now</th>
+                    <th class="py-1">Current layout</th>
                     <th>{{ proposed ? 'As proposed' : `As in revision ${number}` }}</th>
                 </tr>
             </thead>
@@ -127,7 +127,7 @@ const stops = (of: Desk | null) => of?.findings.filter((f) => f.severity === 'st
                     </td>
                 </tr>
                 <tr>
-                    <th scope="row" class="py-0.5 text-left font-normal">What stops the job</th>
+                    <th scope="row" class="py-0.5 text-left font-normal">Stops the job</th>
                     <td class="fig">{{ stops(desk) }}</td>
                     <td class="fig">{{ stops(other) }}</td>
                 </tr>

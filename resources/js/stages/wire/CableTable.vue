@@ -20,7 +20,7 @@ const refused = ref<Record<string, string>>({});
 async function setLength(cable: WireCable, field: HTMLInputElement): Promise<void> {
     const metres = readNumber(field.value);
     if (metres === null) {
-        refused.value = { ...refused.value, [cable.id]: `“${field.value}” is no length in metres, such as 3.20.` };
+        refused.value = { ...refused.value, [cable.id]: `“${field.value}” is not a length in metres, such as 3.20.` };
         return;
     }
     refused.value = { ...refused.value, [cable.id]: '' };
@@ -44,10 +44,10 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                 <th class="py-1 font-normal">Cable</th>
                 <th class="font-normal">From, to</th>
                 <th class="font-normal">Kind</th>
-                <th class="font-normal">One way, m</th>
+                <th class="font-normal">Length one way, m</th>
                 <th class="font-normal">Joints</th>
                 <th class="font-normal">Fuse, switch</th>
-                <th class="text-right font-normal">Fullest core</th>
+                <th class="text-right font-normal">Highest current in a core</th>
                 <th class="text-right font-normal">Lost</th>
             </tr>
         </thead>
@@ -92,11 +92,11 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                         :aria-invalid="!!refused[cable.id]"
                         @change="setLength(cable, $event.target as HTMLInputElement)"
                     />
-                    <span v-if="cable.existing" class="ml-2 text-[13px] text-ink2">in place</span>
+                    <span v-if="cable.existing" class="ml-2 text-[13px] text-ink2">existing</span>
                     <span v-else-if="cable.way" class="ml-2 text-[13px] text-watch"
                         >from where it goes: <FigureText :figure="cable.way"
                     /></span>
-                    <span v-else-if="cable.reckoned" class="ml-2 text-[13px] text-watch">reckoned</span>
+                    <span v-else-if="cable.reckoned" class="ml-2 text-[13px] text-watch">calculated</span>
                     <span v-if="refused[cable.id]" role="alert" class="ml-2 text-[13px] text-stop">{{
                         refused[cable.id]
                     }}</span>

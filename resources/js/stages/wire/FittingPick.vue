@@ -2,7 +2,7 @@
 import { useScreen } from '@/lib/screen';
 import type { CableOption, WireCable } from '@/types/generated/responses';
 
-/** What joins, fuses or switches a cable: one of the shelf, or none. */
+/** Joint, fuse or switch of a cable: an entry of the shelf, or none. */
 defineProps<{
     cable: WireCable;
     what: 'joint' | 'fuse' | 'switch';

@@ -56,7 +56,7 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                 <tr class="border-b border-rule">
                     <th class="py-1 font-normal">Fixtures</th>
                     <th class="font-normal">Place</th>
-                    <th class="font-normal">How many</th>
+                    <th class="font-normal">Number</th>
                     <th class="text-right font-normal">Together</th>
                     <th class="pl-6 font-normal">Dimmed by</th>
                     <th class="font-normal">On</th>
@@ -73,7 +73,7 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                             class="fig field !w-16 !py-0.5"
                             inputmode="numeric"
                             :value="row.count"
-                            :aria-label="`How many of ${row.id.toUpperCase()}; 0 takes them out`"
+                            :aria-label="`Number of ${row.id.toUpperCase()}; 0 takes them out`"
                             @change="number(row, $event.target as HTMLInputElement)"
                         />
                     </td>
@@ -86,7 +86,7 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                         <select
                             v-if="row.choices.length"
                             class="pick ml-2 w-24"
-                            :aria-label="`What ${row.id.toUpperCase()} hang on`"
+                            :aria-label="`What ${row.id.toUpperCase()} depend on`"
                             @change="choose(row, $event.target as HTMLSelectElement)"
                         >
                             <option value="">{{ row.on ? 'change' : 'choose' }} …</option>
@@ -100,9 +100,9 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
         </table>
         <form class="mt-2 flex flex-wrap items-baseline gap-3" @submit.prevent="add">
             <label>Add <input v-model="count" class="fig field !w-14 !py-0.5" inputmode="numeric" /></label>
-            <label class="sr-only" for="fixture-kit">Kind of fixture</label>
+            <label class="sr-only" for="fixture-kit">Fixture</label>
             <select id="fixture-kit" v-model="kit" class="pick" required>
-                <option value="">kind of fixture …</option>
+                <option value="">choose a fixture …</option>
                 <option v-for="option in wire.fixtureKit" :key="option.id" :value="option.id">{{ option.name }}</option>
             </select>
             <label class="sr-only" for="fixture-place">Place</label>
@@ -110,7 +110,7 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                 <option value="">place …</option>
                 <option v-for="option in wire.places" :key="option.id" :value="option.id">{{ option.name }}</option>
             </select>
-            <button type="submit" class="quiet !py-0.5">Put them in</button>
+            <button type="submit" class="quiet !py-0.5">Add</button>
             <span class="text-[13px] text-ink2">Work on mains is for a licensed person; local codes decide.</span>
         </form>
     </section>

@@ -8,13 +8,13 @@ import DialogBox from '@/ui/DialogBox.vue';
 const props = defineProps<{ open: boolean }>();
 const emit = defineEmits<{ close: [] }>();
 const { desk, change, message } = useScreen();
-/** Shares are shown in per cent, but for evenness, which the trade speaks of as a share. */
+/** Shares are shown in per cent, except evenness, which is a share by custom. */
 const FIELDS: { key: keyof Limits; name: string; unit: string; times: number }[] = [
-    { key: 'drop', name: 'Lost before the strip, at most', unit: '% of nominal volts', times: 100 },
-    { key: 'headroom', name: 'Supply kept unused, at least', unit: '% of its rating', times: 100 },
-    { key: 'evenness', name: 'Darkest over brightest, at least', unit: '', times: 1 },
-    { key: 'seam', name: 'Ends that meet differ by at most', unit: '%', times: 100 },
-    { key: 'cableCelsius', name: 'Cables are reckoned at', unit: '°C', times: 1 },
+    { key: 'drop', name: 'Voltage drop in the cables, at most', unit: '% of nominal volts', times: 100 },
+    { key: 'headroom', name: 'Supply headroom, at least', unit: '% of its rating', times: 100 },
+    { key: 'evenness', name: 'Evenness, at least', unit: '', times: 1 },
+    { key: 'seam', name: 'Brightness step at a seam, at most', unit: '%', times: 100 },
+    { key: 'cableCelsius', name: 'Conductor temperature', unit: '°C', times: 1 },
 ];
 const typed = ref<Record<string, string>>({});
 const refused = ref('');
@@ -34,7 +34,7 @@ async function keep(): Promise<void> {
     for (const field of FIELDS) {
         const number = readNumber(typed.value[field.key] ?? '');
         if (number === null) {
-            refused.value = `“${typed.value[field.key]}” is no number. ${field.name}: write one such as ${desk.value.limits[field.key] * field.times}.`;
+            refused.value = `“${typed.value[field.key]}” is not a number. ${field.name}: type one such as ${desk.value.limits[field.key] * field.times}.`;
             return;
         }
         limits[field.key] = number / field.times;
@@ -56,7 +56,7 @@ async function keep(): Promise<void> {
                 <span class="text-ink2">{{ field.unit }}</span>
             </label>
             <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
-            <button class="press">Judge by these</button>
+            <button class="press">Save limits</button>
         </form>
     </DialogBox>
 </template>

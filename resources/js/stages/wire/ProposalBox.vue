@@ -59,7 +59,7 @@ async function take(payload: object): Promise<void> {
         <div class="space-y-4">
             <form class="space-y-2" @submit.prevent="begin(chosen, keep)">
                 <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
-                    <legend class="sr-only">For which runs</legend>
+                    <legend class="sr-only">Runs</legend>
                     <label v-for="s in SCOPES" :key="s.id" class="flex items-center gap-2"
                         ><input v-model="scope" type="radio" name="scope" :value="s.id" class="accent-ember" />{{
                             s.name
@@ -67,7 +67,7 @@ async function take(payload: object): Promise<void> {
                     >
                 </fieldset>
                 <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
-                    <legend class="float-left mr-4 text-ink2">Keep as drawn</legend>
+                    <legend class="float-left mr-4 text-ink2">Keep the current layout</legend>
                     <label v-for="k in KEEP" :key="k.id" class="flex items-center gap-2"
                         ><input
                             type="checkbox"
@@ -77,7 +77,7 @@ async function take(payload: object): Promise<void> {
                         />{{ k.name }}</label
                     >
                 </fieldset>
-                <button type="submit" class="press" :disabled="busy">Work it out</button>
+                <button type="submit" class="press" :disabled="busy">Find the cheapest</button>
             </form>
             <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
             <div v-else-if="busy" class="border-l-4 border-ember bg-sheet px-3 py-2">
@@ -93,7 +93,7 @@ async function take(payload: object): Promise<void> {
             </div>
             <template v-if="proposal">
                 <p v-if="proposal.stopped" class="text-watch">
-                    Stopped: this holds the limits, but something cheaper may too.
+                    Stopped: this layout meets the limits, but a cheaper one may exist.
                 </p>
                 <section
                     v-if="proposal.found"
@@ -101,9 +101,9 @@ async function take(payload: object): Promise<void> {
                     class="border-l-4 bg-sheet px-3 py-2"
                 >
                     <ProposedWay :way="proposal.found" />
-                    <button type="button" class="press mt-2" @click="take(proposal.found.take)">Take it</button>
+                    <button type="button" class="press mt-2" @click="take(proposal.found.take)">Use it</button>
                     <button type="button" class="quiet ml-3 mt-2" @click="emit('beside', proposal.found.take)">
-                        See it beside what is drawn
+                        Compare with the current layout
                     </button>
                 </section>
                 <section
@@ -118,17 +118,17 @@ async function take(payload: object): Promise<void> {
                         >
                     </p>
                     <p>
-                        Nearest: {{ clash.broken.join('; ') }}. Raise a limit, cut the run into parts, or take a strip
-                        that draws less.
+                        Nearest: {{ clash.broken.join('; ') }}. Raise a limit, split the run, or choose a strip with a
+                        lower load.
                     </p>
                 </section>
                 <p v-if="proposal.nearest && proposal.clashes.length" class="flex flex-wrap items-baseline gap-1">
-                    <button type="button" class="act" @click="take(proposal.nearest.take)">Take the nearest</button>
+                    <button type="button" class="act" @click="take(proposal.nearest.take)">Use the nearest</button>
                     <FigureText :figure="proposal.nearest.cost" />
                 </p>
                 <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
                 <section v-if="proposal.cheaper.length && !proposal.drawn?.keep">
-                    <h3 class="font-semibold">Why nothing cheaper</h3>
+                    <h3 class="font-semibold">Why not cheaper</h3>
                     <p v-for="way in proposal.cheaper" :key="way.label" class="border-b border-rule2 py-1 text-[13px]">
                         <FigureText :figure="way.cost" /> {{ way.label }}:
                         <span class="text-stop">{{ way.broken.join('; ') }}</span>
@@ -155,11 +155,15 @@ async function take(payload: object): Promise<void> {
                     {{ left.run }} {{ left.why }}; it stays as it is.
                 </p>
                 <p class="text-[13px] text-ink2">
-                    <span class="fig">{{ proposal.solved }}</span> layouts were solved.
+                    <span class="fig">{{ proposal.solved }}</span> layouts were calculated.
                     <template v-if="!proposal.drawn?.keep">
-                        {{ proposal.gap ? 'It cannot be cheaper than' : 'Nothing that holds is cheaper than' }}
+                        {{
+                            proposal.gap
+                                ? 'Lower bound of the cost:'
+                                : 'No layout that meets the limits costs less than'
+                        }}
                         <FigureText :figure="proposal.bound" />{{
-                            proposal.gap ? `: at most ${proposal.gap} too dear` : ''
+                            proposal.gap ? `: at most ${proposal.gap} above the optimum` : ''
                         }}.
                     </template>
                     Measure the lengths that are only calculated.

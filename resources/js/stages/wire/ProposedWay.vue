@@ -8,14 +8,14 @@ defineProps<{ way: ProposedWay; short?: boolean }>();
 
 <template>
     <p v-for="part in way.parts" :key="part" :class="short ? '' : 'font-semibold'">{{ part }}</p>
-    <p><FigureText :figure="way.cost" />; the quote moves by <FigureText :figure="way.quote" signed />.</p>
+    <p><FigureText :figure="way.cost" />; the quote changes by <FigureText :figure="way.quote" signed />.</p>
     <p>
         <span class="fig">{{ way.joints }}</span> joints, <span class="fig">{{ way.boxes }}</span>
-        {{ way.boxes === 1 ? 'place' : 'places' }} with kit in it, evenness
+        {{ way.boxes === 1 ? 'place' : 'places' }} with kit, evenness
         <span class="fig">{{ way.evenness }}</span>
     </p>
     <details v-if="!short" class="text-[13px]">
-        <summary class="dotted w-fit cursor-pointer">What it costs, line by line</summary>
-        <QuoteLines :lines="way.bill" title="Lines of the quote that taking it changes" />
+        <summary class="dotted w-fit cursor-pointer">Cost, line by line</summary>
+        <QuoteLines :lines="way.bill" title="Quote lines that change" />
     </details>
 </template>

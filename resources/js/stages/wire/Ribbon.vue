@@ -22,7 +22,7 @@ const width = useWidth(box);
 const LEFT = 40;
 const RIGHT = 22;
 const run = computed(() => props.run);
-/** All ribbons of a job share the scale of the longest run: they stand at true length. */
+/** All ribbons of a job share the scale of the longest run: they are at true length. */
 const x = computed(() => scaleLinear([0, props.longest], [LEFT, width.value - RIGHT]));
 provide(RIBBON, { run, x, width });
 /** Metres at which the curve is read, by pointer or by the keys of the ribbon. */

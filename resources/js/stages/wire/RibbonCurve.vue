@@ -19,7 +19,7 @@ const series = computed<{ name: string; values: number[]; dash?: string }[]>(() 
               dash: n > 0 ? '5 3' : undefined,
           }));
 });
-const axis = { light: 'light, 1 is full', volts: 'volts across a group', amps: 'amps in the + rail' };
+const axis = { light: 'light (1 = full)', volts: 'volts across a group', amps: 'amps in the + rail' };
 const limit = computed(() =>
     props.shown === 'light' && run.value.light.length ? run.value.evennessLimit * Math.max(...run.value.light) : null,
 );
@@ -103,7 +103,7 @@ const read = computed(() => {
             >
         </g>
         <text :x="x(0)" :y="ROW.curve + ROW.curveHeight + 18" class="note text-ink2">
-            {{ axis[shown] }}{{ band ? '; shaded: rails 10 %, supply 1 % off' : ''
+            {{ axis[shown] }}{{ band ? '; shaded: strip copper ±10 %, supply ±1 %' : ''
             }}{{ series.length > 1 ? `; solid ${series[0]?.name}, dashed ${series[1]?.name}` : '' }}
         </text>
         <text v-if="read" :x="Math.min(read.x + 8, x(run.metres) - 150)" :y="ROW.curve + 12" class="fig note read">{{

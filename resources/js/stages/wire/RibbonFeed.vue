@@ -16,7 +16,7 @@ const label = computed(() => {
     const cable = props.feed.cable;
     return cable ? `${cable.id.toUpperCase()}${cable.drop ? ` ${cable.drop.text} V` : ''}` : 'no cable';
 });
-/** Where feeds stand close, the table below says what is lost. */
+/** For feeds close together, the table below lists the voltage drop. */
 const LABEL = 96;
 const roomy = computed(() =>
     run.value.feeds.every((f) => f.id === props.feed.id || Math.abs(x.value(f.at) - at.value) > LABEL),

@@ -10,7 +10,7 @@ const STOPS = 90;
 const focused = ref(false);
 
 const colour = computed(() => lightColour(run.value.colours));
-/** As many colour stops as the eye can tell apart at this width. */
+/** As many colour stops as are distinguishable at this width. */
 const stops = computed(() => {
     const seen = run.value.seen;
     if (props.shown === 'colour') {
@@ -23,7 +23,7 @@ const stops = computed(() => {
         return { at: (group + 0.5) / light.length, colour: colour.value(light[group] ?? 0) };
     });
 });
-/** Cut marks are drawn where they can be told apart; every whole metre has a longer one. */
+/** Cut marks are drawn if they are distinguishable; every whole metre has a longer one. */
 const marks = computed(() => {
     const { pitch, metres } = run.value;
     const apart = x.value(pitch) - x.value(0);

@@ -6,8 +6,8 @@ const props = defineProps<{ from: [number, number] }>();
 const { run, x } = useRibbon();
 
 /**
- * Tails leave the controller in the order of their feeds. Those that go left turn lower the further right they are,
- * those that go right the other way round; so none crosses another.
+ * Tails leave the controller in the order of their feeds. Those to the left turn lower the further right they are, those to the right the other way
+ * round; so none crosses another.
  */
 const tails = computed(() => {
     const feeds = run.value.feeds;

@@ -4,7 +4,7 @@ import FigureText from '@/ui/FigureText.vue';
 import type { WireRun } from '@/types/generated/responses';
 import MiniRibbon from './MiniRibbon.vue';
 
-/** All runs of the job small, grouped by place, at one scale: what is chosen here is shown large below. */
+/** All runs of the job small, grouped by place, at one scale: the selected ones are shown large below. */
 const props = defineProps<{ runs: WireRun[]; longest: number }>();
 const open = defineModel<string[]>('open', { required: true });
 const words = ref('');
@@ -41,7 +41,7 @@ function toggle(id: string): void {
                     class="w-40 border-b border-ink3 bg-transparent text-ink"
                     placeholder="place, strip, S1 …"
             /></label>
-            <button type="button" class="act ml-auto" @click="open = runs.map((r) => r.id)">Show all large</button>
+            <button type="button" class="act ml-auto" @click="open = runs.map((r) => r.id)">Show all runs</button>
             <button type="button" class="act" @click="open = []">None</button>
         </div>
         <table class="mt-1 w-full text-left">
@@ -75,6 +75,6 @@ function toggle(id: string): void {
                 </tr>
             </tbody>
         </table>
-        <p v-if="groups.length === 0" class="mt-2 text-ink2">No run has all these words.</p>
+        <p v-if="groups.length === 0" class="mt-2 text-ink2">No run matches.</p>
     </section>
 </template>

@@ -62,13 +62,13 @@ async function keep(none = false): Promise<void> {
                 </span>
             </fieldset>
             <p class="text-[13px] text-ink2">
-                Each number is the on-time of a channel. The level that an app shows goes through the curve of the
+                Each number is the on-time of a channel. The level in an app goes through the dimming curve of the
                 light, which is set at Scenes.
             </p>
             <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
             <div class="flex gap-3">
-                <button type="submit" class="press">Keep the scene</button
-                ><button v-if="scene" type="button" class="quiet" @click="keep(true)">Take it out</button>
+                <button type="submit" class="press">Save scene</button
+                ><button v-if="scene" type="button" class="quiet" @click="keep(true)">Remove</button>
             </div>
         </form>
     </DialogBox>

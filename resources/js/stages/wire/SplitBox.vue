@@ -16,11 +16,11 @@ const parts = ref(2);
 const found = ref<Splits | null>(null);
 const message = ref('');
 const COLUMNS = [
-    { id: 'amps', name: 'Fullest tail' },
-    { id: 'drop', name: 'Lost before the strip' },
+    { id: 'amps', name: 'Highest current in a tail' },
+    { id: 'drop', name: 'Voltage drop in the cables' },
     { id: 'evenness', name: 'Evenness' },
     { id: 'joints', name: 'Joints' },
-    { id: 'units', name: 'To hide' },
+    { id: 'units', name: 'Kit to hide' },
     { id: 'quote', name: 'Quote' },
 ] as const;
 
@@ -39,7 +39,7 @@ function look(): Promise<void> {
 watch(() => [props.run, parts.value], look);
 
 const title = computed(() => `Split ${found.value?.name ?? ''}`.trim());
-/** Figures of the run as it is drawn, so that what differs stands out. */
+/** Figures of the current layout, to highlight differences. */
 const drawn = computed(() => found.value?.ways.find((w) => w.how === 'now'));
 const differs = (way: SplitWay, column: (typeof COLUMNS)[number]['id']) =>
     way.how !== 'now' && way[column]?.text !== drawn.value?.[column]?.text;
@@ -54,16 +54,16 @@ async function take(payload: object): Promise<void> {
 <template>
     <DialogBox :open="run !== ''" :title="title" wide @close="emit('close')">
         <label class="mb-3 flex items-center gap-2"
-            >Parts side by side
+            >Compare splits
             <select v-model.number="parts" class="pick !w-20">
                 <option v-for="n in (found?.most ?? 2) - 1" :key="n" :value="n + 1">{{ n + 1 }}</option>
             </select>
             <span class="text-[13px] text-ink2"
-                >Solved at full, nominal values. Nothing is kept before you take it.</span
+                >Calculated at full with nominal values. Nothing is saved until you use one.</span
             >
         </label>
         <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
-        <p v-else-if="!found" role="status">Solving each way …</p>
+        <p v-else-if="!found" role="status">Calculating each split …</p>
         <div v-if="found" class="overflow-x-auto">
             <table class="w-full text-left">
                 <thead>
@@ -113,13 +113,13 @@ async function take(payload: object): Promise<void> {
                             </td>
                             <td class="whitespace-nowrap py-2 text-right">
                                 <template v-if="way.take">
-                                    <button type="button" class="press" @click="take(way.take)">Take it</button>
+                                    <button type="button" class="press" @click="take(way.take)">Use it</button>
                                     <button
                                         type="button"
                                         class="act mt-1 block w-full text-right text-[13px]"
                                         @click="emit('beside', way.take)"
                                     >
-                                        See it beside
+                                        Compare
                                     </button>
                                 </template>
                             </td>

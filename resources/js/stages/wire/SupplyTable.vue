@@ -3,7 +3,7 @@ import { useScreen } from '@/lib/screen';
 import type { SupplyRow } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 
-/** The supplies of the job: average and peak, what their leaflets say, blocks of a battery. */
+/** The supplies of the job: average and peak, what their instructions say, blocks of a battery. */
 defineProps<{ supplies: SupplyRow[]; words: string }>();
 const { change } = useScreen();
 
@@ -35,7 +35,7 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
                     <th class="font-normal">Where</th>
                     <th class="pr-4 text-right font-normal">Average</th>
                     <th class="pr-6 text-right font-normal">Peak</th>
-                    <th class="font-normal">To know</th>
+                    <th class="font-normal">Details</th>
                 </tr>
             </thead>
             <tbody>
@@ -59,7 +59,7 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
                                     @change="blocks(supply, 'series', $event.target as HTMLInputElement)"
                             /></label>
                             <label class="ml-3"
-                                >side by side
+                                >in parallel
                                 <input
                                     class="fig field !w-14 !py-0"
                                     inputmode="numeric"
@@ -71,13 +71,13 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
                             /></span>
                         </p>
                         <p v-if="supply.bank">
-                            Takes its power from <span class="fig">{{ supply.bank.toUpperCase() }}</span><template
+                            Fed from <span class="fig">{{ supply.bank.toUpperCase() }}</span><template
                                 v-if="supply.draw"
                                 >: <FigureText :figure="supply.draw" up right /> when it is empty</template
                             >.
                         </p>
                         <p v-if="supply.standby">
-                            Light off, standby and self-discharge: lasts
+                            With the light off, standby and self-discharge: lasts
                             <FigureText :figure="supply.standby" up right />.
                         </p>
                         <table v-if="supply.states.length" class="my-1">
@@ -85,7 +85,7 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
                                 {{
                                     supply.id.toUpperCase()
                                 }}
-                                at its three volts
+                                at low, nominal and charging volts
                             </caption>
                             <thead>
                                 <tr>

@@ -118,13 +118,13 @@ const shortcuts = computed(() => [
     { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
     { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
     { key: 'p', what: 'Propose the cheapest wiring', act: () => (proposed.value = current() ?? '') },
-    { key: 's', what: 'Split the run, or put it back together', act: () => split(current()) },
-    { key: 't', what: 'Two layouts side by side', act: () => compare(null) },
+    { key: 's', what: 'Split or rejoin the run', act: () => split(current()) },
+    { key: 't', what: 'Compare two layouts', act: () => compare(null) },
     { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
     {
         key: 'r',
-        what: 'Go to the ribbon, to read along it',
+        what: 'Go to the ribbon to read values along it',
         act: () => document.querySelector<HTMLElement>('.strip[role=slider]')?.focus(),
     },
 ]);
@@ -133,7 +133,7 @@ const SPLITS = [
     { how: 'second', what: 'Split onto a second controller' },
     { how: 'zones', what: 'Split into zones, the + cut' },
     { how: 'repeater', what: 'Split behind a repeater' },
-    { how: 'whole', what: 'Put back together' },
+    { how: 'whole', what: 'Rejoin' },
 ];
 const things = computed(() => [
     { what: 'Limits of the job', where: 'wire', act: () => (limits.value = true) },
@@ -151,7 +151,7 @@ const things = computed(() => [
             There is no run yet. Type tape notes at Survey, then choose a strip at Kit.
         </p>
         <div v-else class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
-            <div role="group" aria-label="Show along the run" class="flex flex-wrap gap-x-4 gap-y-1">
+            <div role="group" aria-label="Curve" class="flex flex-wrap gap-x-4 gap-y-1">
                 <button
                     v-for="v in views"
                     :key="v.id"
@@ -170,7 +170,7 @@ const things = computed(() => [
                         :value="store.scene.value"
                         @change="store.look(($event.target as HTMLSelectElement).value)"
                     >
-                        <option value="">everything full</option>
+                        <option value="">all at full</option>
                         <option v-for="s in desk.wire?.scenes ?? []" :key="s.id" :value="s.id">{{ s.name }}</option>
                     </select></label
                 >
@@ -182,14 +182,14 @@ const things = computed(() => [
                 >
                     {{ store.scene.value ? 'Change it' : 'New scene' }}
                 </button>
-                <button type="button" class="text-ink2" @click="compare(null)">Side by side <kbd>T</kbd></button>
+                <button type="button" class="text-ink2" @click="compare(null)">Compare <kbd>T</kbd></button>
                 <button type="button" class="text-ink2" @click="limits = true">Limits <kbd>I</kbd></button>
             </div>
             <LightKey class="ml-auto" :colours="wired[0]?.colours ?? []" />
         </div>
         <RunOverview v-if="wired.length > 1" v-model:open="open" :runs="wired" :longest="longest" />
         <article v-for="run in wired.filter((r) => open.includes(r.id))" :key="run.id" class="mb-6" :data-run="run.id">
-            <p v-if="run.thin" role="status">Its curves are on the way …</p>
+            <p v-if="run.thin" role="status">Calculating …</p>
             <Ribbon
                 v-else
                 :run="run"
@@ -211,7 +211,7 @@ const things = computed(() => [
                     Propose the cheapest <kbd>P</kbd>
                 </button>
                 <button type="button" class="quiet" @click="split(run.id)">
-                    {{ run.split ? 'Split, back together' : 'Split' }} <kbd>S</kbd>
+                    {{ run.split ? 'Split or rejoin' : 'Split' }} <kbd>S</kbd>
                 </button>
                 <button
                     v-for="tap in run.taps"
@@ -223,7 +223,7 @@ const things = computed(() => [
                     {{ tap.label }}
                 </button>
                 <span class="flex items-center gap-3 text-[13px] text-ink2"
-                    >Keep from proposals
+                    >Proposals may not change
                     <label v-for="p in PINS" :key="p.id" class="flex items-center gap-1"
                         ><input
                             type="checkbox"
@@ -234,7 +234,7 @@ const things = computed(() => [
                     >
                 </span>
                 <p class="text-[13px] leading-[30px] text-ink2">
-                    A pin moves by arrow keys or dragging and goes with Delete. A click on the ribbon feeds it there.
+                    Click the strip to add a feed. Drag a feed or use the arrow keys to move it; Delete removes it.
                 </p>
             </div>
             <CableTable
@@ -245,10 +245,7 @@ const things = computed(() => [
                 :switches="desk.wire?.switches ?? []"
             />
         </article>
-        <SupplyTable
-            :supplies="desk.wire?.supplies ?? []"
-            :words="sceneName ? `in “${sceneName}”` : 'at everything full'"
-        />
+        <SupplyTable :supplies="desk.wire?.supplies ?? []" :words="sceneName ? `in “${sceneName}”` : 'all at full'" />
         <FixtureTable v-if="desk.wire" :wire="desk.wire" />
         <p v-if="bare.length" class="border-t border-rule pt-2 text-ink2">
             Without a strip yet: {{ bare.map((r) => `${r.name} ${r.length} m`).join(', ') }}.

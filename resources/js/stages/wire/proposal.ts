@@ -5,7 +5,7 @@ import type { ProposalState } from '@/types/generated/responses';
 /** Milliseconds between looks. */
 const LOOK = 1000;
 
-/** Asks for a proposal, looks on while it is worked out, and can end it with the best so far. */
+/** Asks for a proposal, looks on while it is calculated, and can end it with the best so far. */
 export function useProposal(job: () => number) {
     const state = shallowRef<ProposalState | null>(null);
     const message = ref('');
@@ -44,7 +44,7 @@ export function useProposal(job: () => number) {
         }
     }
 
-    /** Nobody looks at what was asked before. */
+    /** The earlier request is no longer shown. */
     function forget(): void {
         asked += 1;
         clearTimeout(timer);

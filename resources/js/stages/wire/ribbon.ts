@@ -4,7 +4,7 @@ import type { WireRun } from '@/types/generated/responses';
 
 export type Shown = 'light' | 'volts' | 'amps' | 'colour';
 
-/** What the parts of a ribbon share: its run, metres to pixels, and the heights of its rows. */
+/** Shared data of the parts of a ribbon: its run, metres to pixels, and the heights of its rows. */
 export interface RibbonFrame {
     run: ComputedRef<WireRun>;
     x: ComputedRef<ScaleLinear<number, number>>;

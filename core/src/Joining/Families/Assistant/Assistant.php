@@ -8,8 +8,8 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Assistant\StandIn\Assistant as StandIn;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Task;
@@ -100,7 +100,7 @@ final readonly class Assistant implements Family
             new Suspect(
                 code: 'not-linked',
                 device: $task->device,
-                shows: ['read' => Seen::NOTHING, 'accept' => Seen::NOTHING],
+                shows: ['read' => Observation::NOTHING, 'accept' => Observation::NOTHING],
                 says: 'the hub’s account is not linked to ' . strtoupper($task->device),
                 check: 'Open the assistant’s app: does it list the hub? If not, link the account again, with the client at the keys.',
                 seconds: 20.0,

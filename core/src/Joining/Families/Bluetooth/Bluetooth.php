@@ -10,8 +10,8 @@ use EmberDusk\Joining\Families\Bluetooth\StandIn\Paired;
 use EmberDusk\Joining\Families\Receiver\Receiver;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Task;
@@ -32,7 +32,7 @@ final readonly class Bluetooth implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return Guided::missing($unit, ['joined' => 'what its lamp does once a phone has it']);
+        return Guided::missing($unit, ['joined' => 'its lamp after a phone has paired it']);
     }
 
     public function tasks(Roster $roster): array
@@ -56,7 +56,7 @@ final readonly class Bluetooth implements Family
                 watch: $unit,
                 waits: 8.0,
                 ifNot: 'Its lamp stays quick: some are paired in the phone’s settings first, then in the app.',
-                caution: 'An app from outside the phone’s own store comes from the maker alone; the permission for outside sources goes off again at once.',
+                caution: 'Load an app from outside the phone’s store only from its maker; switch the permission for outside sources off again afterwards.',
             ),
             Guided::tap(
                 task: $task,
@@ -80,7 +80,7 @@ final readonly class Bluetooth implements Family
             new Suspect(
                 code: 'second-phone',
                 device: $unit->id,
-                shows: ['connect' => Seen::NOTHING],
+                shows: ['connect' => Observation::NOTHING],
                 says: "another phone has {$unit->label()}",
                 check: "Does the lamp of {$unit->label()} blink slowly already? Another phone has it: close the app there.",
                 seconds: 8.0,
@@ -88,9 +88,9 @@ final readonly class Bluetooth implements Family
             new Suspect(
                 code: 'wrong-style',
                 device: $unit->id,
-                shows: ['accept' => Seen::WRONG],
+                shows: ['accept' => Observation::WRONG],
                 says: "another kind of light was chosen in the app for {$unit->label()}",
-                check: "Read the kind and the order of {$unit->label()} in the app: they must be the strip’s.",
+                check: "Read the kind and the order of {$unit->label()} in the app: they must match the strip.",
                 seconds: 8.0,
                 again: Suspect::STEP,
             ),

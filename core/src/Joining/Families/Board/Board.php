@@ -11,8 +11,8 @@ use EmberDusk\Joining\Families\Board\StandIn\Board as StandIn;
 use EmberDusk\Joining\Families\Receiver\Receiver;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
@@ -54,9 +54,9 @@ final readonly class Board implements Family
                 unit: $unit,
                 key: 'give',
                 title: "Data lead to {$label}, and give it the network; the client types the password",
-                why: 'Over the lead, or at the board’s own access point. A lead that only charges gives no port.',
+                why: 'Over the lead, or at the board’s own access point. A charge-only lead gives no port.',
                 says: 'given',
-                expects: 'the page says that the network is kept',
+                expects: 'the page says that the network is saved',
                 ifNot: 'No port: another lead, one that carries data.',
             ),
             new Step(
@@ -87,10 +87,10 @@ final readonly class Board implements Family
                 kind: 'set',
                 unit: $unit,
                 key: 'set',
-                title: 'Fourth channel, order, count and limit, then keep them',
+                title: 'Set fourth channel, order, count and limit, then save',
                 why: 'Before any scene, in this order: three-channel data lights three quarters of four-channel pixels.',
                 says: 'set',
-                expects: 'the page keeps them',
+                expects: 'the page has saved them',
             ),
         ];
     }
@@ -99,15 +99,19 @@ final readonly class Board implements Family
     {
         $unit = $roster->unit($task->device);
         $label = $unit->label();
-        $off = 'Supply off before a lead is moved.';
+        $off = 'Switch the supply off before you move a lead.';
 
         return [
             ...LightSuspects::of($unit),
-            Receiver::network(['page' => Seen::NOTHING, 'set' => Seen::NOTHING, 'accept' => Seen::NOTHING]),
+            Receiver::network([
+                'page' => Observation::NOTHING,
+                'set' => Observation::NOTHING,
+                'accept' => Observation::NOTHING,
+            ]),
             new Suspect(
                 code: 'charge-lead',
                 device: $unit->id,
-                shows: ['give' => Seen::NOTHING],
+                shows: ['give' => Observation::NOTHING],
                 says: 'the lead only charges',
                 check: 'Try the lead between a phone and a computer: does it offer files? If not, take one that carries data.',
                 seconds: 20.0,
@@ -116,7 +120,11 @@ final readonly class Board implements Family
             new Suspect(
                 code: 'new-address',
                 device: $unit->id,
-                shows: ['page' => Seen::NOTHING, 'set' => Seen::NOTHING, 'accept' => Seen::NOTHING],
+                shows: [
+                    'page' => Observation::NOTHING,
+                    'set' => Observation::NOTHING,
+                    'accept' => Observation::NOTHING,
+                ],
                 says: "the router has given {$label} another address",
                 check: "Look for {$label} in the router’s list. Another address: open that one, and reserve it.",
                 seconds: 25.0,
@@ -125,16 +133,16 @@ final readonly class Board implements Family
             new Suspect(
                 code: 'wrong-order',
                 device: $unit->id,
-                shows: ['accept' => Seen::WRONG],
+                shows: ['accept' => Observation::WRONG],
                 says: 'the order of the colours on its page is not the strip’s',
-                check: 'Ask for red, green and blue alone: where another lights, change the order on the page.',
+                check: 'Set red, green and blue alone: where another one lights, change the order on the page.',
                 seconds: 15.0,
                 again: Suspect::STEP,
             ),
             new Suspect(
                 code: 'wrong-count',
                 device: $unit->id,
-                shows: ['accept' => Seen::PART],
+                shows: ['accept' => Observation::PART],
                 says: 'the count on its page is less than the strip has',
                 check: 'Step the count up until the last one just lights.',
                 seconds: 30.0,

@@ -13,16 +13,16 @@ use EmberDusk\Joining\Families\Receiver\Receiver;
 use EmberDusk\Joining\Families\Remote\Remote;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
-/** Zones for 2.4 GHz receivers: a Wi-Fi bridge that is put onto the site’s network, remotes and panels. A zone takes what has just had its power. */
+/** Zones for 2.4 GHz receivers: a Wi-Fi bridge on the site’s network, remotes and panels. A zone accepts a receiver that was just powered. */
 final readonly class Bridge implements Family
 {
     public function key(): string
@@ -41,7 +41,7 @@ final readonly class Bridge implements Family
             return Guided::missing($unit, [
                 'reset' => 'its reset gesture',
                 'join' => 'the press that starts its link mode',
-                'joined' => 'what it shows once it is on the network',
+                'joined' => 'its signal once it is on the network',
                 'countdown' => 'how long the app counts',
             ]);
         }
@@ -91,8 +91,8 @@ final readonly class Bridge implements Family
                 unit: $unit,
                 name: 'reset',
                 signal: 'resetDone',
-                why: 'A pin into its hole. It forgets the network that it was on.',
-                ifNot: 'Nothing: deeper, and as long as the leaflet says.',
+                why: 'A pin into its hole. It leaves its old network.',
+                ifNot: 'No response: press deeper, for as long as the instructions say.',
             ),
             Guided::gesture(
                 task: $task,
@@ -147,7 +147,7 @@ final readonly class Bridge implements Family
                 first: $power,
                 then: "switch {$light->label()} off and on, then at once ",
                 zone: $task->zone,
-                ifNot: 'Nothing: off, on, and the zone’s key at once.',
+                ifNot: 'No response: switch off and on, then press the zone’s key at once.',
                 beside: $light,
             );
         }
@@ -162,7 +162,7 @@ final readonly class Bridge implements Family
             says: 'linked',
             watch: $light,
             first: $power,
-            ifNot: 'Nothing: off, on, and at once again. Has the app the right generation for this bridge?',
+            ifNot: 'No response: switch off and on, and link again at once. Is it the right app version for this bridge?',
         );
     }
 
@@ -170,7 +170,7 @@ final readonly class Bridge implements Family
     {
         $unit = $roster->unit($task->device);
         if ($task->what === Task::SETUP) {
-            return [Receiver::network(['connect' => Seen::NOTHING])];
+            return [Receiver::network(['connect' => Observation::NOTHING])];
         }
         $light = $roster->unit($task->other);
         if ($unit->role === Unit::BRIDGE) {
@@ -181,9 +181,9 @@ final readonly class Bridge implements Family
                 new Suspect(
                     code: 'too-far',
                     device: $unit->id,
-                    shows: ['zone' => Seen::NOTHING],
-                    says: "{$unit->label()} was too far away, or something of metal stood between",
-                    check: "Take {$unit->label()} to the receiver, with nothing of metal between.",
+                    shows: ['zone' => Observation::NOTHING],
+                    says: "{$unit->label()} was too far away, or metal was in between",
+                    check: "Take {$unit->label()} to the receiver, with no metal in between.",
                     seconds: 8.0,
                     again: Suspect::STEP,
                 ),

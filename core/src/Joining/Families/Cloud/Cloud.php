@@ -10,8 +10,8 @@ use EmberDusk\Joining\Families\Cloud\StandIn\Cloud as StandIn;
 use EmberDusk\Joining\Families\Receiver\Receiver;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Task;
@@ -33,9 +33,9 @@ final readonly class Cloud implements Family
     public function missing(Unit $unit, Roster $roster): array
     {
         return Guided::missing($unit, [
-            'reset' => 'the gesture that makes it look',
-            'resetDone' => 'what it shows while it looks',
-            'joined' => 'what it shows once it is on the network',
+            'reset' => 'the gesture that starts its search',
+            'resetDone' => 'its signal while it searches',
+            'joined' => 'its signal once it is on the network',
         ]);
     }
 
@@ -57,7 +57,7 @@ final readonly class Cloud implements Family
                 name: 'reset',
                 signal: 'resetDone',
                 why: "{$label} forgets its network and looks for the app.",
-                ifNot: 'Nothing: has it power? Then the gesture again, evenly.',
+                ifNot: 'No response: check its power, then repeat the gesture evenly.',
             ),
             Guided::tap(
                 task: $task,
@@ -70,7 +70,7 @@ final readonly class Cloud implements Family
                 watch: $unit,
                 waits: 20.0,
                 retry: 'look',
-                ifNot: 'Nothing: the phone’s network, the internet, the account, in this order.',
+                ifNot: 'No response: check the phone’s network, the internet and the account, in this order.',
             ),
             Guided::tap(
                 task: $task,
@@ -78,7 +78,7 @@ final readonly class Cloud implements Family
                 unit: $unit,
                 key: 'live',
                 title: 'Choose the kind of light; does the app show it live?',
-                why: 'Nothing works without the internet: a control that needs none belongs beside it.',
+                why: 'It does not work without the internet: add a control that does not need it.',
                 says: 'live',
                 expects: 'the app shows it live',
             ),
@@ -88,23 +88,23 @@ final readonly class Cloud implements Family
     public function suspects(Task $task, Roster $roster): array
     {
         $unit = $roster->unit($task->device);
-        $nothing = ['give' => Seen::NOTHING, 'live' => Seen::NOTHING, 'accept' => Seen::NOTHING];
+        $nothing = ['give' => Observation::NOTHING, 'live' => Observation::NOTHING, 'accept' => Observation::NOTHING];
 
         return [
             ...LightSuspects::of($unit),
-            Receiver::network(['give' => Seen::NOTHING]),
+            Receiver::network(['give' => Observation::NOTHING]),
             new Suspect(
                 code: 'offline',
                 device: $unit->id,
                 shows: $nothing,
                 says: 'the site has no internet',
-                check: 'Open any page on the phone, over the site’s network: does it come? If not, the router first.',
+                check: 'Open any page on the phone, over the site’s network. If it does not load, fix the router first.',
                 seconds: 8.0,
             ),
             new Suspect(
                 code: 'no-account',
                 device: $unit->id,
-                shows: ['give' => Seen::NOTHING],
+                shows: ['give' => Observation::NOTHING],
                 says: 'the account is not signed in, or has no rights for this',
                 check: 'Open the account in the app: is the client signed in, as its owner?',
                 seconds: 12.0,
@@ -112,9 +112,9 @@ final readonly class Cloud implements Family
             new Suspect(
                 code: 'wrong-style',
                 device: $unit->id,
-                shows: ['accept' => Seen::WRONG],
+                shows: ['accept' => Observation::WRONG],
                 says: "another kind of light was chosen in the app for {$unit->label()}",
-                check: "Read the kind of {$unit->label()} in the app: it must be the strip’s.",
+                check: "Read the kind of {$unit->label()} in the app: it must match the strip.",
                 seconds: 8.0,
                 again: Suspect::STEP,
             ),

@@ -9,9 +9,9 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Mesh\StandIn\Node;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Task;
@@ -20,7 +20,7 @@ use EmberDusk\Joining\Unit;
 /** Bluetooth mesh controllers: their gesture answers a search of the app; each node repeats for the next, so they join from the phone outwards. */
 final readonly class Mesh implements Family
 {
-    /** Metres from node to node where no leaflet says. Common practice (20 to 30 m), no source. */
+    /** Metres from node to node where no instructions say. Common practice (20 to 30 m), no source. */
     private const RANGE = 25.0;
 
     public function key(): string
@@ -38,7 +38,7 @@ final readonly class Mesh implements Family
         return Guided::missing($unit, [
             'reset' => 'its reset gesture',
             'join' => 'the gesture that answers the search',
-            'joined' => 'what it shows once it has joined',
+            'joined' => 'its signal once it has joined',
         ]);
     }
 
@@ -52,7 +52,7 @@ final readonly class Mesh implements Family
         );
         $tasks = [];
         $in = [];
-        // From the phone outwards: next comes the one that is nearest to what is in already.
+        // From the phone outwards: the nearest to a joined node is next.
         while ($left !== []) {
             usort(
                 $left,
@@ -90,8 +90,8 @@ final readonly class Mesh implements Family
                 unit: $unit,
                 name: 'reset',
                 signal: 'resetDone',
-                why: "{$unit->label()} leaves whatever mesh it was in.",
-                ifNot: 'Nothing: has it power? Then the gesture again, evenly.',
+                why: "{$unit->label()} leaves its former mesh.",
+                ifNot: 'No response: check its power, then repeat the gesture evenly.',
             );
         }
 
@@ -109,7 +109,7 @@ final readonly class Mesh implements Family
                 ),
                 search: Roster::PHONE,
                 searchFor: 6.0,
-                ifNot: 'Nothing: nearer to a node that is in, while the search runs.',
+                ifNot: 'No response: move nearer to a joined node while the search runs.',
             ),
         ];
     }
@@ -124,7 +124,7 @@ final readonly class Mesh implements Family
             new Suspect(
                 code: 'weak-mesh',
                 device: $unit->id,
-                shows: ['join' => Seen::NOTHING],
+                shows: ['join' => Observation::NOTHING],
                 says: "{$unit->label()} is too far from the next node",
                 check: sprintf(
                     'Pace out from %s to the next node that is in: more than %g m, or stone or metal between, needs one more node.',

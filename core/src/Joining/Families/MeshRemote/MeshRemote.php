@@ -11,9 +11,9 @@ use EmberDusk\Joining\Families\MeshRemote\StandIn\PairingRemote;
 use EmberDusk\Joining\Families\Remote\Remote;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
@@ -90,7 +90,7 @@ final readonly class MeshRemote implements Family
                 zone: $task->zone,
                 retry: 'open',
                 opened: 'open',
-                ifNot: 'Nothing: the key of the controller again, then the zone’s at once.',
+                ifNot: 'No response: press the controller’s key again, then the zone’s key at once.',
                 beside: $light,
             ),
         ];
@@ -106,15 +106,15 @@ final readonly class MeshRemote implements Family
             new Suspect(
                 code: 'both-at-once',
                 device: $remote->id,
-                shows: ['link' => Seen::NOTHING],
+                shows: ['link' => Observation::NOTHING],
                 says: 'a search of the app still ran, and took the presses',
-                check: 'Close the app altogether, on every phone: does one still say that it searches?',
+                check: 'Close the app completely on every phone. Check that none still searches.',
                 seconds: 8.0,
             ),
             new Suspect(
                 code: 'too-far',
                 device: $remote->id,
-                shows: ['link' => Seen::NOTHING],
+                shows: ['link' => Observation::NOTHING],
                 says: "{$remote->label()} was held too far away",
                 check: "Hold {$remote->label()} within a metre of the controller.",
                 seconds: 8.0,

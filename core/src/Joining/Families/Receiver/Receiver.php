@@ -10,9 +10,9 @@ use EmberDusk\Joining\Families\Receiver\StandIn\PhoneHub;
 use EmberDusk\Joining\Families\Receiver\StandIn\Receiver as StandIn;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
@@ -41,8 +41,8 @@ final readonly class Receiver implements Family
 
         return Guided::missing($unit, [
             'reset' => 'its reset gesture',
-            'resetDone' => 'what it shows once it is reset',
-            'linked' => 'what it shows once it is linked',
+            'resetDone' => 'its signal once it is reset',
+            'linked' => 'its signal once it is linked',
             ...$bound === [] ? [] : ['join' => 'its learn key', 'listens' => 'how long it learns'],
         ]);
     }
@@ -87,8 +87,8 @@ final readonly class Receiver implements Family
                 unit: $unit,
                 name: 'reset',
                 signal: 'resetDone',
-                why: "{$unit->label()} forgets whatever it was bound to.",
-                ifNot: 'Nothing: has it power? Then the gesture again, evenly.',
+                why: "{$unit->label()} loses its former links.",
+                ifNot: 'No response: check its power, then repeat the gesture evenly.',
             );
         }
         if ($task->other === '') {
@@ -104,7 +104,7 @@ final readonly class Receiver implements Family
                 unit: $hub,
                 key: "kind {$unit->id}",
                 title: "Choose the kind of light for {$unit->label()} in the app, and its room",
-                why: 'The app’s kind must be the strip’s: with another one nothing works. The settings live in this one phone.',
+                why: 'The type in the app must match the strip, or nothing works. The settings are stored in this phone only.',
             ),
             Guided::gesture(
                 task: $task,
@@ -121,13 +121,13 @@ final readonly class Receiver implements Family
                 key: "swipe {$unit->id}",
                 title: ($hub->leaflet->bind ?: 'Press the key that binds') .
                     " in the app while {$unit->label()} learns",
-                why: 'The phone that binds it is the only one that works it: it must be the one that stays with the client.',
+                why: 'Only the phone that binds it controls it: use the client’s phone.',
                 says: 'linked',
                 watch: $unit,
                 waits: 4.0,
                 retry: 'learn',
                 opened: 'learn',
-                ifNot: 'Nothing: the learn key again, then the app’s key at once.',
+                ifNot: 'No response: press the learn key again, then the app’s key at once.',
             ),
         ];
     }
@@ -143,7 +143,7 @@ final readonly class Receiver implements Family
             why: 'The phone is on the unit’s network, not on the site’s.',
             says: 'entered',
             expects: ($hub->leaflet->network === '' ? '' : "{$hub->leaflet->network}, and ") . 'the app opens',
-            ifNot: 'The phone has gone back to another network, or another phone holds the unit.',
+            ifNot: 'The phone has returned to another network, or another phone is connected to the unit.',
         );
     }
 
@@ -165,13 +165,13 @@ final readonly class Receiver implements Family
     private static function entering(Unit $hub): array
     {
         return [
-            self::network(['enter' => Seen::NOTHING]),
+            self::network(['enter' => Observation::NOTHING]),
             new Suspect(
                 code: 'second-phone',
                 device: $hub->id,
-                shows: ['enter' => Seen::NOTHING],
-                says: "another phone holds {$hub->label()}",
-                check: 'Is the app open on another phone? Close it there, and let that phone forget the unit’s network.',
+                shows: ['enter' => Observation::NOTHING],
+                says: "another phone is connected to {$hub->label()}",
+                check: 'If the app is open on another phone, close it there and let that phone forget the unit’s network.',
                 seconds: 15.0,
             ),
         ];
@@ -185,7 +185,7 @@ final readonly class Receiver implements Family
             device: Roster::PHONE,
             shows: $shows,
             says: 'the phone is on another network',
-            check: 'Read the network’s name on the phone. Another one, or none: choose the right one, and switch its mobile data off meanwhile.',
+            check: 'Read the network’s name on the phone. If it is another one or none, choose the right one, and switch mobile data off meanwhile.',
             seconds: 6.0,
         );
     }
@@ -195,9 +195,9 @@ final readonly class Receiver implements Family
         return new Suspect(
             code: 'wrong-style',
             device: $unit->id,
-            shows: ['accept' => Seen::NOTHING],
+            shows: ['accept' => Observation::NOTHING],
             says: "another kind of controller was chosen in the app for {$unit->label()}",
-            check: "Read the kind of {$unit->label()} in the app. It must be the strip’s; with another nothing works.",
+            check: "Read the kind of {$unit->label()} in the app. It must match the strip, or nothing works.",
             seconds: 8.0,
             again: Suspect::STEP,
         );
@@ -208,9 +208,9 @@ final readonly class Receiver implements Family
         return new Suspect(
             code: 'phone-leaves',
             device: Roster::PHONE,
-            shows: ['accept' => Seen::NOTHING],
-            says: 'the lights were bound with a phone that does not stay with the client',
-            check: "Whose phone made {$by}? Not the client’s: reset every receiver, and bind them with the phone that stays.",
+            shows: ['accept' => Observation::NOTHING],
+            says: 'the lights were bound with a phone that is not the client’s',
+            check: "Whose phone made {$by}? Not the client’s: reset every receiver, and bind them with the client’s phone.",
             seconds: 5.0,
             again: Suspect::DEVICES,
         );

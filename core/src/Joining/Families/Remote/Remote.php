@@ -8,9 +8,9 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Remote\StandIn\Remote as StandIn;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Task;
@@ -34,7 +34,7 @@ final readonly class Remote implements Family
     {
         $join = [
             'join' => 'its join gesture',
-            'joined' => 'what it shows once it has joined',
+            'joined' => 'its signal once it has joined',
             'listens' => 'how long it looks',
         ];
         if (self::hub($unit, $roster) === null) {
@@ -44,7 +44,7 @@ final readonly class Remote implements Family
         return Guided::missing($unit, [
             'reset' => 'its reset gesture',
             'link' => 'its link gesture',
-            'near' => 'how near it must be held',
+            'near' => 'the distance for the link',
             ...$join,
         ]);
     }
@@ -92,10 +92,10 @@ final readonly class Remote implements Family
                 unit: $unit,
                 name: 'reset',
                 signal: 'resetDone',
-                why: "{$unit->label()} forgets what it was linked to.",
+                why: "{$unit->label()} loses its former links.",
                 ifNot: self::wired($unit)
-                    ? 'Nothing lights: it has no mains. A licensed person looks behind it.'
-                    : 'Nothing lights: a new battery, then again.',
+                    ? 'No light: it has no mains. A licensed person checks the wiring behind it.'
+                    : 'No light: replace the battery, then try again.',
                 caution: $caution,
             );
         }
@@ -106,11 +106,11 @@ final readonly class Remote implements Family
                 unit: $unit,
                 name: 'join',
                 signal: 'joined',
-                why: 'It joins the hub’s network first and is linked second: the other way round only one of the two works.',
+                why: 'Join the hub’s network first, then link: the other way round only one of the two works.',
                 waits: $unit->leaflet->seconds('listens'),
                 search: $task->other,
                 searchFor: $unit->leaflet->seconds('takesMost') + ($unit->leaflet->gesture('join')?->takes() ?? 0.0),
-                ifNot: 'None of these blinks means not joined, whatever the app shows.',
+                ifNot: 'Without this signal it has not joined, whatever the app shows.',
             );
         }
 
@@ -140,10 +140,10 @@ final readonly class Remote implements Family
                 code: 'flat',
                 device: $unit->id,
                 shows: [
-                    Suspect::LAMP => Seen::NOTHING,
-                    'link' => Seen::NOTHING,
-                    'zone' => Seen::NOTHING,
-                    'accept' => Seen::NOTHING,
+                    Suspect::LAMP => Observation::NOTHING,
+                    'link' => Observation::NOTHING,
+                    'zone' => Observation::NOTHING,
+                    'accept' => Observation::NOTHING,
                 ],
                 says: "the battery of {$unit->label()} is flat",
                 check: "Press any key of {$unit->label()}: does its lamp light? If not, put a new battery in.",
@@ -164,17 +164,17 @@ final readonly class Remote implements Family
                 new Suspect(
                     code: 'not-joined',
                     device: $id,
-                    shows: ['join' => Seen::NOTHING],
+                    shows: ['join' => Observation::NOTHING],
                     says: "{$label} went back to sleep before it had joined",
-                    check: "Wake {$label} by a key just before its gesture and keep it within a metre of the hub. Did it sleep or lie far off?",
+                    check: "Wake {$label} by a key just before its gesture and keep it within a metre of the hub. Was it asleep or too far away?",
                     seconds: 20.0,
                     again: Suspect::STEP,
                 ),
                 new Suspect(
                     code: 'link-before-hub',
                     device: $id,
-                    shows: ['join' => Seen::NOTHING],
-                    says: "{$label} was linked to a light before it was in the hub’s network, and has one of its own",
+                    shows: ['join' => Observation::NOTHING],
+                    says: "{$label} was linked to a light before it joined the hub’s network, and formed its own network",
                     check: "Press on at {$label}: does a light answer already? Then reset both, and join before you link.",
                     seconds: 12.0,
                     again: Suspect::DEVICES,
@@ -185,9 +185,9 @@ final readonly class Remote implements Family
             $suspects[] = new Suspect(
                 code: 'old-hub',
                 device: $id,
-                shows: ['join' => Seen::NOTHING],
+                shows: ['join' => Observation::NOTHING],
                 says: "{$label} still belongs to another network",
-                check: "Reset {$label} by its gesture, as if it had been used. If it blinks as reset, it was so.",
+                check: "Reset {$label} by its gesture, as if it had been used. If it blinks as reset, that was the cause.",
             );
         }
 

@@ -11,9 +11,9 @@ use EmberDusk\Joining\Families\Remote\Remote;
 use EmberDusk\Joining\Families\Remote\StandIn\Remote as StandIn;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
@@ -24,7 +24,7 @@ use EmberDusk\Plan\Source;
 /** Links between a Zigbee remote or panel and single controllers, by touch: one controller with power, the remote against it. */
 final readonly class TouchLink implements Family
 {
-    /** Metres at which a second controller with power is still heard, where no leaflet says. Common practice, no source. */
+    /** Metres at which a second controller with power is still heard, where no instructions say. Common practice, no source. */
     private const APART = 2.0;
 
     public function key(): string
@@ -41,7 +41,7 @@ final readonly class TouchLink implements Family
     {
         if ($unit->family === 'zigbee') {
             return Guided::missing($unit, [
-                'linked' => 'what it shows once it is linked',
+                'linked' => 'its signal once it is linked',
                 ...$unit->leaflet->figure('linkUntil') === null
                     ? ['link' => 'the gesture that opens it to a link', 'linkListens' => 'how long it then stays open']
                     : [],
@@ -88,7 +88,7 @@ final readonly class TouchLink implements Family
             name: 'link',
             signal: 'linked',
             why: sprintf(
-                'Zone %d works %s from then on. Hold %s within %g m of it, every other controller near by without power.',
+                'Zone %d works %s from then on. Hold %s within %g m of it, with every other controller nearby switched off.',
                 max(1, $task->zone),
                 $light->called(),
                 $remote->label(),
@@ -101,7 +101,7 @@ final readonly class TouchLink implements Family
             waits: 6.0,
             retry: $byKey ? 'open' : 'rise',
             opened: $byKey ? 'open' : 'rise',
-            ifNot: 'Nothing: nearer, and within the time. Another lamp: it took the link; both are reset.',
+            ifNot: 'No response: hold it nearer, within the time. If another lamp responds, it took the link: reset both.',
             beside: $light,
             caution: $caution,
         );
@@ -162,10 +162,10 @@ final readonly class TouchLink implements Family
             new Suspect(
                 code: 'too-far',
                 device: $remote->id,
-                shows: ['link' => Seen::NOTHING],
+                shows: ['link' => Observation::NOTHING],
                 says: "{$remote->label()} was held too far away",
                 check: sprintf(
-                    'Measure from %s to the controller itself, not to its strip: more than %g m is too far. Hold it against it.',
+                    'Measure from %s to the controller itself, not to its strip: more than %g m is too far. Hold it close to it.',
                     $remote->label(),
                     $remote->leaflet->figure('near') ?? 0.1,
                 ),
@@ -177,7 +177,7 @@ final readonly class TouchLink implements Family
             $suspects[] = new Suspect(
                 code: 'panel-fixed',
                 device: $remote->id,
-                shows: ['link' => Seen::NOTHING],
+                shows: ['link' => Observation::NOTHING],
                 says: "{$remote->label()} is fixed already, too far from the controller",
                 check: "Is {$remote->label()} fixed? Then bring {$light->label()} to it on a temporary supply, or take it off its plate again.",
                 seconds: 20.0,
@@ -189,7 +189,7 @@ final readonly class TouchLink implements Family
             $suspects[] = new Suspect(
                 code: 'two-powered',
                 device: $other,
-                shows: ['link' => Seen::ELSEWHERE],
+                shows: ['link' => Observation::ELSEWHERE],
                 says: strtoupper($other) . ' has power as well, and took the link',
                 check: 'Is ' .
                     strtoupper($other) .
@@ -198,7 +198,7 @@ final readonly class TouchLink implements Family
                     '.',
                 seconds: 10.0,
                 again: Suspect::DEVICES,
-                caution: 'Supply off before a lead is moved.',
+                caution: 'Switch the supply off before you move a lead.',
             );
         }
 

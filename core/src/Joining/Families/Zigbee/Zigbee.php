@@ -10,14 +10,14 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Zigbee\StandIn\Controller;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\School;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 
 /** Zigbee controllers: a hub finds them while they listen after a reset or, unjoined, after power-up; a power-cycle erases nothing. */
@@ -40,8 +40,8 @@ final readonly class Zigbee implements Family
     {
         return Guided::missing($unit, [
             'reset' => 'its reset gesture',
-            'resetDone' => 'what it shows once it is reset',
-            'joined' => 'what it shows once it has joined',
+            'resetDone' => 'its signal once it is reset',
+            'joined' => 'its signal once it has joined',
             'listens' => 'how long it listens',
             'takesMost' => 'how long joining takes',
         ]);
@@ -86,16 +86,16 @@ final readonly class Zigbee implements Family
                 unit: $unit,
                 name: 'reset',
                 signal: 'resetDone',
-                why: ($first ? 'The hub is already looking. ' : '') .
-                    sprintf('%s forgets any old network and listens for %g s.', $label, $listens),
+                why: ($first ? 'The hub is already searching. ' : '') .
+                    sprintf('%s leaves any old network and listens for %g s.', $label, $listens),
                 search: $search,
                 searchFor: $searchFor,
                 quiet: $quiet,
-                ifNot: "Nothing: the gesture did not count. Do it again, evenly; {$label} must have power.",
+                ifNot: "No response: the gesture did not count. Repeat it evenly; {$label} must have power.",
                 caution: $unit->source->isolate(),
             );
         }
-        $early = !$first && $school->timing === School::EARLY;
+        $early = !$first && $school->timing === TimingMethod::EARLY;
         if ($early) {
             $steps[] = $this->stand($task, $hub);
         }
@@ -112,10 +112,10 @@ final readonly class Zigbee implements Family
             watch: $unit,
             signal: 'joined',
             waits: $listens,
-            why: "That is {$label} saying that it has joined. It has as long as it listens.",
+            why: "That signal means {$label} has joined. It can come as long as it listens.",
             retry: $from,
             opened: $from,
-            ifNot: 'Nothing by then: the same once more while the hub looks. It is missed now and then with nothing wrong.',
+            ifNot: 'No response by then: repeat it while the hub searches. A join can fail once without a fault.',
         );
 
         return [...$steps, ...$this->named($task, $unit, $hub)];
@@ -133,7 +133,7 @@ final readonly class Zigbee implements Family
             look: Step::HAND,
             device: $unit->id,
             title: "Switch {$unit->label()} off and on",
-            why: 'A power-cycle erases nothing: unjoined, it listens again from now.',
+            why: 'A power cycle does not erase anything: if not joined, it listens again now.',
             at: $unit->id,
             where: 'at ' . $unit->called(),
             acts: [new Act(Act::OFF, $unit->id), new Act(Act::ON, $unit->id)],
@@ -152,12 +152,13 @@ final readonly class Zigbee implements Family
      * Whether the search must run before the window opens: as the crew works, and where the way through the app is longer than the window leaves
      * time for.
      */
-    private static function searchesFirst(Unit $unit, Unit $hub, School $school): bool
+    private static function searchesFirst(Unit $unit, Unit $hub, TimingMethod $school): bool
     {
         $fits =
             self::taps($hub) + $unit->leaflet->seconds('takesMost') + self::SPARE <= $unit->leaflet->seconds('listens');
 
-        return $school->timing === School::SEARCH_FIRST || ($school->timing === School::RESET_FIRST && !$fits);
+        return $school->timing === TimingMethod::SEARCH_FIRST ||
+            ($school->timing === TimingMethod::RESET_FIRST && !$fits);
     }
 
     /** The app at its last tap, so that the search starts at once when the power is back. */
@@ -208,9 +209,9 @@ final readonly class Zigbee implements Family
                 kind: 'listed',
                 look: Step::LIST,
                 device: $hub->id,
-                title: 'Wait for a new line in the app’s list',
+                title: 'Wait for a new entry in the app’s list',
                 why: sprintf(
-                    'The list lags behind by up to %g s. Lights come numbered.',
+                    'The list lags behind by up to %g s. New lights are numbered.',
                     $hub->leaflet->seconds('lagMost'),
                 ),
                 where: 'phone, ' . Guided::app($hub),
@@ -225,13 +226,13 @@ final readonly class Zigbee implements Family
             look: Step::LIGHTS,
             device: $unit->id,
             title: 'Switch “ENTRY” in the app: does the strip of ' . mb_strtolower($unit->name) . ' answer?',
-            why: 'Lights come numbered: nothing is named by guess.',
+            why: 'New lights are numbered: do not guess which is which.',
             at: $unit->id,
             where: 'phone, ' . Guided::app($hub),
             acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
             watches: $unit->id,
             expects: "the strip of {$unit->called()} changes",
-            ifNot: 'Another strip: that line is another light; try the next.',
+            ifNot: 'Another strip: that entry is another light; try the next.',
             on: [$unit->id],
         );
         $steps[] = new Step(
@@ -240,7 +241,7 @@ final readonly class Zigbee implements Family
             look: Step::NAME,
             device: $unit->id,
             title: 'Name “ENTRY”',
-            why: 'People will say this name. Short, plain, unlike every other.',
+            why: 'This name is for voice control: short, plain and unlike every other.',
             where: 'phone, ' . Guided::app($hub),
             acts: [new Act(Act::TAP, $hub->id, 'name ENTRY=NAME')],
             watches: $unit->id,
@@ -251,8 +252,8 @@ final readonly class Zigbee implements Family
                 kind: 'spare',
                 look: Step::LIGHTS,
                 device: $unit->id,
-                title: 'Switch “ENTRY”: is it the second line of ' . mb_strtolower($unit->name) . '? Then hide it',
-                why: "{$unit->label()} shows two lines for one unit. The spare one is hidden, or a voice would find both.",
+                title: 'Switch “ENTRY”: is it the second entry of ' . mb_strtolower($unit->name) . '? Then hide it',
+                why: "{$unit->label()} has two entries for one unit. Hide the spare one, or voice commands would find both.",
                 at: $unit->id,
                 where: 'phone, ' . Guided::app($hub),
                 acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
@@ -273,9 +274,9 @@ final readonly class Zigbee implements Family
             $suspects[] = new Suspect(
                 code: 'old-hub',
                 device: $unit->id,
-                shows: ['joined' => Seen::NOTHING, 'listed' => Seen::NOTHING],
+                shows: ['joined' => Observation::NOTHING, 'listed' => Observation::NOTHING],
                 says: "{$unit->label()} still belongs to another network",
-                check: "Reset {$unit->label()} by its gesture, as if it had been used. If it flashes as reset, it was so.",
+                check: "Reset {$unit->label()} by its gesture, as if it had been used. If it flashes as reset, that was the cause.",
                 seconds: 20.0,
             );
         }

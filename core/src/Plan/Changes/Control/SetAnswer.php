@@ -62,7 +62,7 @@ final readonly class SetAnswer implements Change
         return match ($this->wanted) {
             true => "{$light} answers to {$control}" . ($this->zone > 0 ? " zone {$this->zone}" : ''),
             false => "{$light} does not answer to {$control}",
-            null => "Whether {$light} answers to {$control} is left to the kit",
+            null => "Whether {$light} answers to {$control} follows the kit again",
         };
     }
 }

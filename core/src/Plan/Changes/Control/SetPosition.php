@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Position;
 
-/** Where on earth the job is: sunrise and sunset go by it. */
+/** Sets the location of the job, for sunrise and sunset. */
 final readonly class SetPosition implements Change
 {
     private function __construct(private Position $position) {}
@@ -26,6 +26,6 @@ final readonly class SetPosition implements Change
 
     public function words(Plan $plan): string
     {
-        return sprintf('The job lies at %.2f°, %.2f°', $this->position->latitude, $this->position->longitude);
+        return sprintf('Location set to %.2f°, %.2f°', $this->position->latitude, $this->position->longitude);
     }
 }

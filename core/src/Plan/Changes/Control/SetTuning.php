@@ -46,6 +46,6 @@ final readonly class SetTuning implements Change
             $this->tuning->returns() === '' ? '' : $this->tuning->returns() . ' when power returns',
         ]);
 
-        return strtoupper($this->tuning->id) . ' ' . ($says === [] ? 'set up as it came' : implode(', ', $says));
+        return strtoupper($this->tuning->id) . ' ' . ($says === [] ? 'back to factory setting' : implode(', ', $says));
     }
 }

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Limits;
 use EmberDusk\Plan\Plan;
 
-/** What the job is judged by: shares of one, the cables' temperature in degrees Celsius. */
+/** Sets the limits of the job: shares of one, the cables' temperature in degrees Celsius. */
 final readonly class SetLimits implements Change
 {
     private function __construct(private Limits $limits) {}

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Terms;
 
-/** How the job is written and reckoned. What is not given stays as it is. */
+/** Sets units and terms of the job. Missing values stay unchanged. */
 final readonly class SetTerms implements Change
 {
     private function __construct(private Fields $given) {}
@@ -38,9 +38,9 @@ final readonly class SetTerms implements Change
             'hoursADay' => sprintf('lit %g h a day', $t->hoursADay),
             'markUp' => sprintf('%g %% on parts', round(100 * $t->markUp, 2)),
             'tax' => sprintf('tax %g %%', round(100 * $t->tax, 2)),
-            'travelMinutes' => sprintf('%g min there and back', $t->travelMinutes),
+            'travelMinutes' => sprintf('%g min back and forth', $t->travelMinutes),
             'travelCost' => sprintf('%g for each way', $t->travelCost),
-            'again' => $t->again ? 'with a visit to look again' : 'without a visit to look again',
+            'again' => $t->again ? 'with a follow-up visit' : 'without a follow-up visit',
             'rates' => 'rates of ' . (implode(', ', array_keys($t->rates)) ?: 'no other currency'),
         ];
         $changed = array_filter(

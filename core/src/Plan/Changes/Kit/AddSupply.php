@@ -12,7 +12,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Plan;
 
-/** One more supply for the job, of a shelf entry; runs and feeds are hung on it afterwards. */
+/** One more supply for the job, of a shelf entry; runs and feeds are connected to it afterwards. */
 final readonly class AddSupply implements Change
 {
     private function __construct(private KitSnapshot $kit) {}

@@ -33,7 +33,7 @@ use EmberDusk\Values\InvalidInput;
 /** Takes a shelf entry for a run (strip, supply, controller, cable) or for the job (hub), as a frozen copy. */
 final readonly class ChooseKit implements Change
 {
-    /** Metres from supply to controller until somebody measures. */
+    /** Default metres from supply to controller until measured. */
     private const TRUNK = 1.0;
 
     private function __construct(private string $run, private KitSnapshot $kit) {}
@@ -65,7 +65,7 @@ final readonly class ChooseKit implements Change
         return $plan->with(kit: $kit, hubs: [$id => self::device($plan->hubs[$id] ?? null, $id, $hub->id())]);
     }
 
-    /** Another model stands where the one before it stood. */
+    /** Another model replaces it in the same position. */
     private static function device(?Device $old, string $id, string $kit): Device
     {
         return $old?->of($kit) ?? new Device($id, $kit);
@@ -125,7 +125,7 @@ final readonly class ChooseKit implements Change
         }
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
-        // Pixels hang on the supply: a controller that switches channels has no place before them; one for data has.
+        // Pixels depend on the supply: a controller that switches channels has no place before them; one for data has.
         $data = $plan->strip($plan->run($this->run)->strip)?->switched() === false;
         $left = $strip->switched() || $data ? null : $run->controller;
         $run = $left === null ? $run : $run->uncontrolled();
@@ -147,7 +147,7 @@ final readonly class ChooseKit implements Change
         return $plan->without([$left]);
     }
 
-    /** Cables to feeds begin where they now must: pixels hang on the supply, other strips on the controller. */
+    /** Cables to feeds begin where they now must: pixels depend on the supply, other strips on the controller. */
     private static function hung(Plan $plan, Run $run): Plan
     {
         $from = $plan->origin($run);

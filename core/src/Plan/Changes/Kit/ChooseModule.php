@@ -44,7 +44,7 @@ final readonly class ChooseModule implements Change
         $fitting =
             $plan->fixtures[$this->fixture] ?? throw InvalidInput::unknown('/fixture', 'fixtures', $this->fixture);
         if ($this->kit !== null) {
-            // What others hang on too stays as it is.
+            // Shared units stay unchanged.
             $mine =
                 $fitting->module !== null &&
                 array_filter(

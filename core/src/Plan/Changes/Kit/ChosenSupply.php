@@ -16,10 +16,10 @@ use EmberDusk\Plan\Standing;
 use EmberDusk\Plan\SurveyedBanks;
 use EmberDusk\Survey\Site\Battery;
 
-/** What becomes of a run's supply when a block or a converter is chosen: the bank lies as it was surveyed, a converter hangs on it. */
+/** Effect of choosing a block or converter on a run's supply: the bank as surveyed, with the converter on it. */
 final readonly class ChosenSupply
 {
-    /** Metres from a bank to its converter until somebody measures. */
+    /** Default metres from a bank to its converter until measured. */
     public const INPUT = 0.5;
 
     /**
@@ -51,7 +51,7 @@ final readonly class ChosenSupply
     }
 
     /**
-     * A converter for a run: on the bank that the run hangs on now, on one of the same place, or on none yet.
+     * A converter for a run: on the bank that the run depends on now, on one of the same place, or on none yet.
      *
      * @param  array<string, KitSnapshot>  $kit
      */
@@ -72,7 +72,7 @@ final readonly class ChosenSupply
                 $id,
             );
         }
-        // What hung on the bank hangs on the converter, and that on the bank.
+        // Loads of the bank move to the converter, and the converter to the bank.
         $id = Plan::nextId('s', $plan->supplies);
         $together = array_filter(
             $plan->runs,
@@ -109,7 +109,7 @@ final readonly class ChosenSupply
         );
     }
 
-    /** The bank of a place that another run's supply is, or its converter hangs on. */
+    /** The bank of a place that another run's supply is, or its converter depends on. */
     private static function there(Plan $plan, Run $run): ?string
     {
         foreach ($plan->runs as $other) {

@@ -71,6 +71,6 @@ final readonly class HangFixture implements Change
 
     public function words(Plan $plan): string
     {
-        return strtoupper($this->fixture) . ' hung on ' . strtoupper($this->on);
+        return strtoupper($this->fixture) . ' connected to ' . strtoupper($this->on);
     }
 }

@@ -13,7 +13,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Takes an entry of the job's kit anew as it stands on the shelf now; feeds go to the nearest cut mark of a changed strip. */
+/** Updates an entry of the job's kit from the shelf; feeds move to the nearest cut mark of a changed strip. */
 final readonly class RefreshKit implements Change
 {
     private function __construct(private KitSnapshot $kit) {}
@@ -51,6 +51,6 @@ final readonly class RefreshKit implements Change
 
     public function words(Plan $plan): string
     {
-        return $this->kit->entry->name() . ' taken anew from the shelf';
+        return $this->kit->entry->name() . ' updated from the shelf';
     }
 }

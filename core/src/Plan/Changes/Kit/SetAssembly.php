@@ -12,7 +12,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 
-/** How a run is made up; fields that are not given stay as they are, an empty one is as usual again. */
+/** Sets the assembly of a run; missing fields stay unchanged, empty ones return to the default. */
 final readonly class SetAssembly implements Change
 {
     /** @param  array<string, KitSnapshot>  $kit  profile and diffuser, by field */
@@ -35,7 +35,7 @@ final readonly class SetAssembly implements Change
         return new self($f->string('run'), $f, $kit);
     }
 
-    /** What is null stays as it is. */
+    /** Null values stay unchanged. */
     public static function payload(
         string $run,
         ?string $strip = null,
@@ -80,6 +80,6 @@ final readonly class SetAssembly implements Change
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->name() . ' is made up in another way';
+        return $plan->run($this->run)->name() . ' has another assembly';
     }
 }

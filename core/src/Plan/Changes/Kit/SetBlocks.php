@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
-/** How many blocks of a battery lie in series and how many rows side by side. */
+/** How many blocks of a battery lie in series and how many rows in parallel. */
 final readonly class SetBlocks implements Change
 {
     private function __construct(private string $supply, private int $series, private int $parallel) {}
@@ -33,6 +33,6 @@ final readonly class SetBlocks implements Change
 
     public function words(Plan $plan): string
     {
-        return strtoupper($this->supply) . " is {$this->series} blocks in series, {$this->parallel} side by side";
+        return strtoupper($this->supply) . " is {$this->series} blocks in series, {$this->parallel} in parallel";
     }
 }

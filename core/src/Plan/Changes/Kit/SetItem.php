@@ -28,7 +28,7 @@ final readonly class SetItem implements Change
     {
         $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
         if (!in_array($kit->written['kind'] ?? '', Item::KINDS, true)) {
-            throw $f->invalid('kit', $kit->entry->name() . ' is chosen in the chain of a run, not beside it.');
+            throw $f->invalid('kit', $kit->entry->name() . ' is chosen for a run, not as another item.');
         }
 
         return new self(
@@ -76,7 +76,9 @@ final readonly class SetItem implements Change
             throw InvalidInput::at(
                 '/on',
                 "{$this->kit->entry->name()} does not go with “{$this->on}”: " .
-                    ($allowed === [] ? 'it stands by itself.' : 'one of ' . implode(', ', array_keys($allowed)) . '.'),
+                    ($allowed === []
+                        ? 'it belongs to no other part.'
+                        : 'one of ' . implode(', ', array_keys($allowed)) . '.'),
             );
         }
 
@@ -97,7 +99,7 @@ final readonly class SetItem implements Change
     public function words(Plan $plan): string
     {
         if ($this->count === 0) {
-            return $this->kit->entry->name() . ' taken out of the job';
+            return $this->kit->entry->name() . ' removed from the job';
         }
 
         return "{$this->count} x {$this->kit->entry->name()} at " . ($plan->places[$this->place]->name ?? $this->place);

@@ -22,7 +22,7 @@ final readonly class SetOptions implements Change
         return new self(
             $f->string('run'),
             count($requirements) > 8
-                ? throw $f->invalid('options', 'At most eight options stand side by side.')
+                ? throw $f->invalid('options', 'At most eight options can be compared.')
                 : $requirements,
         );
     }

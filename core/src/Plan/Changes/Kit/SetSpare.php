@@ -45,6 +45,6 @@ final readonly class SetSpare implements Change
 
     public function words(Plan $plan): string
     {
-        return $this->kit->entry->name() . ($this->count === null ? ': spares as usual' : ": {$this->count} to spare");
+        return $this->kit->entry->name() . ($this->count === null ? ': default spares' : ": {$this->count} to spare");
     }
 }

@@ -30,7 +30,7 @@ final readonly class PlaceName
             if ($id !== $of && mb_strtolower($place->name) === mb_strtolower($name)) {
                 throw InvalidInput::at(
                     '/name',
-                    "There is a “{$place->name}” already. Say which is which, such as “{$name} upstairs”.",
+                    "There is a “{$place->name}” already. Make the names differ, such as “{$name} upstairs”.",
                 );
             }
         }

@@ -12,7 +12,7 @@ use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** What a trace found of the cable legs of a place, written behind each leg in the notes. */
+/** Writes the result of a trace of the cable legs into the notes of a place. */
 final readonly class RecordTrace implements Change
 {
     /** @param  array<string, string>  $found  by leg: "traced", "core 3 broken", "joined B" */
@@ -62,7 +62,7 @@ final readonly class RecordTrace implements Change
         if (count(TapeNotes::read($text)->slips) > $before) {
             throw InvalidInput::at(
                 '/found',
-                'What was found cannot be written into the notes: write “traced”, “core 2 broken” or “joined B”.',
+                'The result cannot be added to the notes: write “traced”, “core 2 broken” or “joined B”.',
             );
         }
 

@@ -46,7 +46,7 @@ final readonly class RemovePlace implements Change
             )
             ->pruned()
             ->tidied();
-        // What stood there stands nowhere yet.
+        // Units of the deleted place have no position.
         $lost = static fn(Device $d): Device => $d->stands?->place === $place->id ? $d->standing(null) : $d;
 
         return $plan->with(

@@ -20,8 +20,8 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /**
- * Keeps tape notes as typed. Notes without a slip set the lengths of their runs; with a slip the runs stay as they
- * were. A run that is no longer in the notes stays too, until it is dropped by name.
+ * Saves tape notes as typed. Notes without errors set the lengths of their runs; with an error the runs stay unchanged. A run that is no longer in
+ * the notes stays until it is deleted by name.
  */
 final readonly class ReviseNotes implements Change
 {

@@ -13,7 +13,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\InvalidInput;
 
-/** A wall measured anew on the sheet: its word in the notes changes, and nothing else in them. */
+/** A wall measured again on the sheet: its word in the notes changes, and nothing else in them. */
 final readonly class SetLeg implements Change
 {
     private function __construct(private string $place, private int $leg, private float $metres) {}
@@ -31,7 +31,7 @@ final readonly class SetLeg implements Change
             throw $f->invalid('length', $found->getMessage());
         }
         if ($metres <= 0 || $metres > 500) {
-            throw $f->invalid('length', 'A wall is longer than nothing and at most 500 m.');
+            throw $f->invalid('length', 'A wall is longer than 0 and at most 500 m.');
         }
 
         return $metres;

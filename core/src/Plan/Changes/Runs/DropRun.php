@@ -41,7 +41,7 @@ final readonly class DropRun implements Change
         foreach ($others as $other) {
             $shared[$other->supply ?? ''] = $shared[$other->controller ?? ''] = true;
         }
-        // What other runs use stays.
+        // Units shared with other runs stay.
         $gone = array_diff_key([$run->supply ?? '' => true, $run->controller ?? '' => true], $shared);
         $feeds = array_filter($plan->feeds, static fn(Feed $f): bool => $f->run !== $run->id);
         $ends = array_diff_key($plan->feeds, $feeds) + $gone;

@@ -44,9 +44,7 @@ final readonly class NameLight implements Change
             if ($letters === 0) {
                 throw InvalidInput::at(
                     "/{$field}",
-                    $field === 'name'
-                        ? 'Type what people will say to switch this light.'
-                        : 'Type the room that the light is in.',
+                    $field === 'name' ? 'Type the name for voice control.' : 'Type the room that the light is in.',
                 );
             }
             if ($letters > $most) {
@@ -71,7 +69,7 @@ final readonly class NameLight implements Change
         if (mb_strtolower($this->name) === mb_strtolower($this->room)) {
             throw InvalidInput::at(
                 '/name',
-                'Room and light have the same name: what is said would mean both. Add a word, such as “cove”.',
+                'Room and light have the same name: a voice command would mean both. Add a word, such as “cove”.',
             );
         }
 

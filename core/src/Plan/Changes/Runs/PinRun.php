@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** Says what a proposal leaves as it is in a run: where it is fed, the sizes of its cables, its supply and controller. */
+/** Sets the parts of a run that a proposal may not change: feed points, cable sizes, supply and controller. */
 final readonly class PinRun implements Change
 {
     /** @param  list<string>  $pins */
@@ -19,7 +19,7 @@ final readonly class PinRun implements Change
     {
         foreach ($f->strings('pins') as $n => $pin) {
             if (!in_array($pin, Run::PINS, true)) {
-                throw $f->invalid("pins/{$n}", "“{$pin}” is none of " . implode(', ', Run::PINS) . '.');
+                throw $f->invalid("pins/{$n}", "“{$pin}” is not one of " . implode(', ', Run::PINS) . '.');
             }
         }
 

@@ -11,7 +11,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
-/** Cuts the + rail of a pixel run at pads, the minus common, and says which supply each feed hangs on. */
+/** Cuts the + rail of a pixel run at pads, the minus common, and says which supply each feed depends on. */
 final readonly class SetZones implements Change
 {
     /**
@@ -47,7 +47,7 @@ final readonly class SetZones implements Change
         if ($plan->strip($run->strip)?->switched() !== false) {
             throw InvalidInput::at(
                 '/run',
-                'Only pixels are parted so. The whole of another strip is cut, + and every channel, and gets a controller or repeater of its own.',
+                'Only pixels can be split into zones. Cut + and every channel of other strips, and give each part its own controller or repeater.',
             );
         }
         foreach ($this->pads as $pad) {
@@ -59,7 +59,7 @@ final readonly class SetZones implements Change
         foreach ($this->supplies as $feed => $supply) {
             $cable = $plan->cableTo($plan->feed($feed)->id);
             if (!isset($plan->supplies[$supply]) || $cable === null) {
-                throw InvalidInput::at('/feeds', "There is no supply “{$supply}”, or feed {$feed} has no cable yet.");
+                throw InvalidInput::at('/feeds', "No supply “{$supply}”, or feed {$feed} has no cable yet.");
             }
             $cables[$cable->id] = $cable->from($supply);
         }

@@ -77,7 +77,7 @@ final readonly class SplitRun implements Change
     public function words(Plan $plan): string
     {
         return ucfirst($plan->run($this->run)->word) .
-            ($this->parts === 1 ? ' made whole again' : " cut into {$this->parts} parts");
+            ($this->parts === 1 ? ' rejoined' : " cut into {$this->parts} parts");
     }
 
     /**

@@ -18,7 +18,7 @@ final readonly class SetScene implements Change
 
     /**
      * @param  array<string, list<float>>  $levels  duties by controller or pixel run
-     * @param  float|null  $fade  seconds; null leaves it as it is
+     * @param  float|null  $fade seconds; null leaves it unchanged
      */
     private function __construct(
         private ?string $scene,
@@ -37,7 +37,7 @@ final readonly class SetScene implements Change
 
         return new self(
             $f->stringOrNull('scene'),
-            $name === '' ? throw $f->invalid('name', 'A scene has a name: it is what people will say.') : $name,
+            $name === '' ? throw $f->invalid('name', 'Give the scene a name: it is used for voice control.') : $name,
             $levels,
             $f->numberOrNull('fade', 0, Scene::LONGEST_FADE),
         );
@@ -59,7 +59,7 @@ final readonly class SetScene implements Change
         }
         foreach (array_keys($this->levels) as $of) {
             if (!isset($plan->controllers[$of]) && !isset($plan->runs[$of])) {
-                throw InvalidInput::at('/levels', "There is no controller or run “{$of}”.");
+                throw InvalidInput::at('/levels', "No controller or run “{$of}”.");
             }
         }
         $lit = array_filter($this->levels, static fn(array $duties): bool => array_sum($duties) > 0);

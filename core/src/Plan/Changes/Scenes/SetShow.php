@@ -23,7 +23,7 @@ final readonly class SetShow implements Change
 
         return new self(
             $show,
-            $as->name === '' ? throw $f->invalid('name', 'A show has a name: it is what people will say.') : $as,
+            $as->name === '' ? throw $f->invalid('name', 'Give the show a name: it is used for voice control.') : $as,
         );
     }
 

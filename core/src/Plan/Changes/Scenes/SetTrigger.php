@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\InvalidInput;
 
-/** What starts a scene or a show; one that is to play nothing of all is taken out. */
+/** Sets a trigger of a scene or a show; without a target it is removed. */
 final readonly class SetTrigger implements Change
 {
     /** Triggers of a job. */
@@ -51,7 +51,7 @@ final readonly class SetTrigger implements Change
     public function words(Plan $plan): string
     {
         if ($this->as === null) {
-            return 'What started something is taken out';
+            return 'Trigger removed';
         }
 
         return ucfirst($this->as->words()) . ' starts something';

@@ -15,7 +15,7 @@ use EmberDusk\Plan\Split;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** A split run whole again: as it was before, or, where nobody remembers that, with the kit and the feeds of its first part. */
+/** Rejoins a split run: restores its earlier state, or, if unknown, uses the kit and the feeds of its first part. */
 final readonly class BackTogether implements Change
 {
     private function __construct(private string $run) {}

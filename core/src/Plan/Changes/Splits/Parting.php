@@ -131,7 +131,7 @@ final readonly class Parting
     }
 
     /**
-     * Where the feeds of the whole lie in its parts; of two that fall on one pad the first stays.
+     * Maps the feeds of the whole onto its parts; of two on one pad the first stays.
      *
      * @param  non-empty-array<string, Run>  $parts
      * @return array<string, Feed>

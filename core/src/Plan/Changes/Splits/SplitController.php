@@ -56,6 +56,6 @@ final readonly class SplitController implements Change
 
     public function words(Plan $plan): string
     {
-        return ucfirst($plan->run($this->run)->word) . ' split, the second half on a controller of its own';
+        return ucfirst($plan->run($this->run)->word) . ' split, with a second controller for the second half';
     }
 }

@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 
-/** Cuts a wired run into parallel parts on the controller that it has: less strip behind each feed, the same amps in all. */
+/** Cuts a wired run into parallel parts on the controller that it has: less strip behind each feed, the same total amps. */
 final readonly class SplitParts implements Change
 {
     /** Parts of one run. */

@@ -64,7 +64,7 @@ final readonly class SplitRepeater implements Change
             );
         }
         $plan = Rehung::of($plan, $second, $id);
-        // It stands at the cut: what leads to a feed there is a short lead.
+        // It is at the cut: its tail to a feed there is short.
         $plan = $plan->with(
             cables: array_map(
                 static fn(LaidCable $c): LaidCable => $c->from === $id && ($plan->feeds[$c->to]->pad ?? 1) === 0

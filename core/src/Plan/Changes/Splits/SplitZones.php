@@ -33,7 +33,7 @@ final readonly class SplitZones implements Change
         if ($plan->strip($plan->run($this->run)->strip)?->switched() === true) {
             throw InvalidInput::at(
                 '/run',
-                'Only pixels are parted so: a strip that is switched is cut whole, + and every channel.',
+                'Only pixels can be split into zones: cut + and every channel of other strips.',
             );
         }
         [$plan, $run, $marks] = Parting::whole($plan, $this->run);

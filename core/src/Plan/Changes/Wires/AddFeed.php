@@ -26,7 +26,7 @@ final readonly class AddFeed implements Change
         $run = $plan->run($this->run);
         $marks =
             $plan->cutMarks($run) ??
-            throw IncompletePlan::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+            throw IncompletePlan::at('/run', 'Choose a strip first: feeds go at its cut marks.');
         $pad = $this->point->pad($marks);
         if ($pad > $marks->lastPad()) {
             throw InvalidInput::at('/pad', "The run ends at pad {$marks->lastPad()}.");

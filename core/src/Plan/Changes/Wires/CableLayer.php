@@ -23,7 +23,7 @@ final class CableLayer
     /** @var array<string, array<string, Device>> supplies and controllers, as they will be */
     private array $devices;
 
-    /** @var array<string, array<string, string>> units that nobody else uses, id by run; what is left of them goes */
+    /** @var array<string, array<string, string>> units of this run only, id by run; the other ones are removed */
     private array $free = ['supplies' => [], 'controllers' => []];
 
     /** @var array<string, array<string, true>> given out already */
@@ -83,7 +83,7 @@ final class CableLayer
         return $kit->entry->id();
     }
 
-    /** @param  list<string>  $runs  that hang on it */
+    /** @param  list<string>  $runs  that depend on it */
     public function device(string $list, string $kit, string $where, array $runs): string
     {
         $own = array_values(
@@ -102,7 +102,7 @@ final class CableLayer
         $device = match (true) {
             $old === null => new Device($id, $kit),
             $old->kit === $kit => $old,
-            // What is no converter hangs on no bank, and is not there yet.
+            // Other units have no bank and do not exist yet.
             ($this->kit[$kit]->entry ?? null) instanceof Converter => $old->of($kit),
             default => $old->of($kit)->on(null)->already(false),
         };
@@ -182,7 +182,7 @@ final class CableLayer
         );
     }
 
-    /** The plan without units that nothing hangs on any more. */
+    /** The plan without units that are no longer used. */
     public function laid(): Plan
     {
         $runs = $this->equipped + array_diff_key($this->old->runs, $this->runs);

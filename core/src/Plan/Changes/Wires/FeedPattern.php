@@ -38,7 +38,7 @@ final readonly class FeedPattern implements Change
         $run = $plan->run($this->run);
         $marks =
             $plan->cutMarks($run) ??
-            throw IncompletePlan::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+            throw IncompletePlan::at('/run', 'Choose a strip first: feeds go at its cut marks.');
         $wanted = $this->pattern === 'ends' ? [0, $marks->lastPad()] : [$marks->nearest($marks->length() / 2)];
         $fed = array_map(static fn(Feed $f): int => $f->pad, $plan->feedsOf($run));
         $missing = array_diff($wanted, $fed);

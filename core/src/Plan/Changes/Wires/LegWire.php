@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes\Wires;
 
-/** A leg that lies there, as it is asked for: the cable that it is, its length, what leads to it. Metres. */
+/** An existing leg to use: its cable, length and leads. Metres. */
 final readonly class LegWire
 {
     /**

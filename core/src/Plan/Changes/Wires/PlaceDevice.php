@@ -15,7 +15,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Puts a supply, controller, hub, module or other piece of kit where it stands; its cables that nobody has measured get their length from there. */
+/** Places a supply, controller, hub, module or other item; unmeasured cables get their length from there. */
 final readonly class PlaceDevice implements Change
 {
     private function __construct(private string $device, private ?Standing $stands) {}
@@ -25,7 +25,7 @@ final readonly class PlaceDevice implements Change
         return new self($f->string('device', 40), $f->maybe('stands', Standing::read(...)));
     }
 
-    /** Null: nobody knows any more where it is. */
+    /** Null: position unknown again. */
     public static function payload(string $device, ?Standing $stands): ChangePayload
     {
         return ChangePayload::given('PlaceDevice', device: $device, stands: $stands?->write());
@@ -72,7 +72,7 @@ final readonly class PlaceDevice implements Change
         $name = strtoupper($this->device);
 
         if ($this->stands === null) {
-            return "{$name} stands nowhere yet";
+            return "{$name} is not placed";
         }
 
         return "{$name} placed at {$this->stands->words($plan->terms->length)}";
@@ -101,8 +101,8 @@ final readonly class PlaceDevice implements Change
                 throw InvalidInput::at(
                     '/stands/spot',
                     $stands->spot === ''
-                        ? 'Name an outlet or a box, or a wall and how far along it.'
-                        : "The notes of {$place->name} have no “{$stands->spot}”. Write it there first, such as “box {$stands->spot} at 1.20, 40x30x12”.",
+                        ? 'Choose an outlet or a box, or a wall and the distance along it.'
+                        : "The notes of {$place->name} have no “{$stands->spot}”. Add it there first, such as “box {$stands->spot} at 1.20, 40x30x12”.",
                 );
             }
 
@@ -115,7 +115,7 @@ final readonly class PlaceDevice implements Change
         if ($stands->at > $leg->length + 1e-9) {
             throw InvalidInput::at(
                 '/stands/at',
-                'Wall ' . ($stands->wall + 1) . " is {$plan->terms->say($leg->length)} long; that lies beyond it.",
+                'Wall ' . ($stands->wall + 1) . " is {$plan->terms->say($leg->length)} long; that is beyond its end.",
             );
         }
     }

@@ -27,7 +27,7 @@ final readonly class SetCable implements Change
 {
     private const SOLDER = 'soldered';
 
-    /** @param  array<string, KitSnapshot|null>  $fittings  joint, fuse and switch as far as they are given */
+    /** @param  array<string, KitSnapshot|null>  $fittings joint, fuse and switch, if given */
     private function __construct(
         private string $cable,
         private ?KitSnapshot $kit,
@@ -57,7 +57,7 @@ final readonly class SetCable implements Change
         );
     }
 
-    /** What is null stays as it is. */
+    /** Null values stay unchanged. */
     public static function payload(
         string $cable,
         ?string $kit = null,

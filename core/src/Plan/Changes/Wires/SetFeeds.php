@@ -40,7 +40,7 @@ final readonly class SetFeeds implements Change
         $run = $plan->run($this->run);
         $marks =
             $plan->cutMarks($run) ??
-            throw IncompletePlan::at('/run', 'Choose a strip first: its cut marks say where a feed can be.');
+            throw IncompletePlan::at('/run', 'Choose a strip first: feeds go at its cut marks.');
         $pads = array_values(
             array_unique(
                 array_map(

@@ -10,10 +10,10 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
 
-/** The cables from a controller, or from a supply of pixels, to the feeds: how long one must be reckoned, and which kind it is at first. */
+/** The cables from a controller, or from a supply of pixels, to the feeds: how long one must be calculated, and which kind it is at first. */
 final readonly class Tails
 {
-    /** Metres of the first tail until somebody measures. */
+    /** Default metres of the first tail until measured. */
     public const FIRST = 1.0;
 
     /** Run ends that lie within so many metres are one place to a cable (the seam's distance, docs/model.md 6). */

@@ -20,7 +20,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
-/** A leg that lies there feeds a run from both its ends; what fed it before goes. The leg is used as it is, drops are new. */
+/** Feeds a run from both ends of an existing leg and removes its former feeds. The leg is used as it is, drops are new. */
 final readonly class UseLeg implements Change
 {
     private function __construct(
@@ -62,7 +62,7 @@ final readonly class UseLeg implements Change
             throw InvalidInput::at(
                 '/leg',
                 "Leg {$this->leg} cannot carry the feed of {$run->name()}: it must be sound, have cores " .
-                    'enough, bring no mains, and both its ends must be known in the notes, at different ' .
+                    'enough, carry no mains, and both its ends must be known in the notes, at different ' .
                     'places of the run.',
             );
         [$near, $far, $lead] = $leg->from(static fn(LegEnd $e): ?float => CableWay::to($plan, $from, $run->place, $e));

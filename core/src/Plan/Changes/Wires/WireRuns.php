@@ -18,7 +18,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Refusal;
 
 /**
- * Wires runs anew, all at once: supplies, the controllers on each, the runs on each of those, and every cable with its
+ * Wires runs again, all at once: supplies, the controllers on each, the runs on each of those, and every cable with its
  * length in metres. What wired them before goes; units, feeds and cables that are still right keep their ids.
  */
 final readonly class WireRuns implements Change
@@ -35,7 +35,7 @@ final readonly class WireRuns implements Change
             throw $f->invalid('supplies', '1 to ' . self::MOST . ' supplies were expected.');
         }
 
-        return new self($supplies, $shelf, $f->stringOrNull('words', 200) ?? 'Runs wired anew');
+        return new self($supplies, $shelf, $f->stringOrNull('words', 200) ?? 'Runs rewired');
     }
 
     /** @param  list<SupplyWires>  $supplies */
@@ -186,7 +186,7 @@ final readonly class WireRuns implements Change
             $layer->plan->kit[$f->string($key)] ??
             ($this->shelf->find($f->string($key)) ?? throw $f->invalid($key, "The shelf has no “{$f->string($key)}”."));
         if (!($kit->entry instanceof $kind)) {
-            throw $f->invalid($key, "{$kit->entry->name()} is not what belongs here.");
+            throw $f->invalid($key, "{$kit->entry->name()} does not belong here.");
         }
 
         return $layer->take($kit);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Families\Bluetooth\StandIn;
 
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\StandIn\Light;
 
 /** Stands in for a Bluetooth controller that a phone works directly: its lamp is quick while it is free, slow once a phone has it; one at a time. */
@@ -59,9 +59,9 @@ final class Paired extends Light
     protected function coloured(): string
     {
         if ($this->site->has('wrong-style', $this->unit->id)) {
-            return Seen::WRONG;
+            return Observation::WRONG;
         }
 
-        return Seen::YES;
+        return Observation::YES;
     }
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Families\Board\StandIn;
 
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\StandIn\Light;
 
 /**
@@ -64,9 +64,9 @@ final class Board extends Light
     protected function coloured(): string
     {
         return match (true) {
-            $this->site->has('wrong-order', $this->unit->id) => Seen::WRONG,
-            $this->site->has('wrong-count', $this->unit->id) => Seen::PART,
-            default => Seen::YES,
+            $this->site->has('wrong-order', $this->unit->id) => Observation::WRONG,
+            $this->site->has('wrong-count', $this->unit->id) => Observation::PART,
+            default => Observation::YES,
         };
     }
 }

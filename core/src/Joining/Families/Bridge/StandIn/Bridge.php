@@ -14,7 +14,7 @@ use EmberDusk\Joining\StandIn\Light;
  */
 final class Bridge extends Device
 {
-    /** What its countdown waits for. */
+    /** Condition of its countdown. */
     private const APP = 'the app';
 
     private ?float $pressedAt = null;

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Families\Cloud\StandIn;
 
-use EmberDusk\Joining\Seen;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\StandIn\Light;
 
 /** Stands in for a controller that works through an account on the internet: without it nothing answers. */
@@ -52,9 +52,9 @@ final class Cloud extends Light
     protected function coloured(): string
     {
         if ($this->site->has('wrong-style', $this->unit->id)) {
-            return Seen::WRONG;
+            return Observation::WRONG;
         }
 
-        return Seen::YES;
+        return Observation::YES;
     }
 }

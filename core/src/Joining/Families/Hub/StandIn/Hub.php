@@ -9,7 +9,7 @@ use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Light;
 use EmberDusk\Joining\StandIn\Trap;
 
-/** Stands in for a hub and its phone app: a search of limited length, room for so many lights, and a list that lags behind what has joined. */
+/** Simulated hub and its phone app: a search of limited length, a maximum number of lights, and a delayed list. */
 final class Hub extends Device
 {
     /** @var array{float, float}|null */
@@ -117,7 +117,7 @@ final class Hub extends Device
         return $name;
     }
 
-    /** What has left its network: its entry stays until somebody deletes it, and answers to nothing. */
+    /** Devices that left its network: the entry stays until it is deleted, and does not respond. */
     public function holds(string $device): bool
     {
         $there = $this->site->device($device);

@@ -13,7 +13,7 @@ use EmberDusk\Joining\StandIn\Trap;
  */
 final class Node extends Light
 {
-    /** What it waits for. */
+    /** Expected input. */
     private const ZONE = 'a zone';
 
     private bool $inMesh = false;

@@ -13,7 +13,7 @@ use EmberDusk\Joining\StandIn\Trap;
  */
 final class Receiver extends Light
 {
-    /** What it waits for. */
+    /** Expected input. */
     private const SWIPE = 'the app’s key';
 
     private const ZONE = 'a zone';

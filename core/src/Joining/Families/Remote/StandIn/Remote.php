@@ -15,12 +15,12 @@ use EmberDusk\Joining\StandIn\Trap;
 use EmberDusk\Joining\Unit;
 
 /**
- * Stands in for a Zigbee remote or wall panel: it sleeps, looks for a network only after its own gesture, and says so with its lamp. A panel
- * needs mains.
+ * Simulated Zigbee remote or wall panel: it sleeps, searches for a network only after its own gesture, and signals with its lamp. A panel needs
+ * mains.
  */
 final class Remote extends Device
 {
-    /** What it looks for. */
+    /** Network that it searches for. */
     private const HUB = 'a hub’s search';
 
     private ?string $network;
@@ -151,7 +151,7 @@ final class Remote extends Device
 
     private function joinsAt(): ?float
     {
-        // What already has a network, or one of its own, finds no other.
+        // A device with a network does not find another.
         if (
             $this->looks === null ||
             !$this->awake() ||

@@ -9,10 +9,10 @@ use EmberDusk\Joining\Families\Zigbee\StandIn\Controller;
 use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\StandIn\Trap;
 
-/** What happens between a remote and the controllers around it when a link is asked for: one answers, and not always the one that is meant. */
+/** Link request of a remote to the controllers around it: one responds, not always the intended one. */
 final readonly class Touch
 {
-    /** Metres from a remote that is held too far away, as a share of what the leaflet allows. */
+    /** Metres from a remote that is held too far away, as a share of what the instructions allows. */
     private const TOO_FAR = 3.0;
 
     /** Seconds that a link takes. Common practice, no source. */
@@ -31,7 +31,7 @@ final readonly class Touch
         if ($site->has('too-far', $id)) {
             $metres = $metres * self::TOO_FAR + 0.2;
         }
-        // A panel that is fixed stays where it is: what is not on a lead beside it is as far as it is.
+        // A mounted panel stays in place; its distance is that of its position.
         if ($site->has('panel-fixed', $id) && $site->catches(Trap::Fixed)) {
             $metres = max($metres, $site->roster->metres($id, $held), 1.0);
         }
@@ -43,7 +43,7 @@ final readonly class Touch
             $away = $device->unit->id === $held ? $metres : $metres + $site->roster->metres($held, $device->unit->id);
             $reach = $site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? 0.1 : INF;
             $second = $device->unit->id !== $held && $site->catches(Trap::SecondPowered);
-            // Another that has power is heard farther than the leaflet says, whether its window is open or not.
+            // Another that has power is heard farther than the instructions say, whether its window is open or not.
             if (
                 $second
                     ? $away <= ($device->unit->leaflet->figure('apart') ?? 2.0)

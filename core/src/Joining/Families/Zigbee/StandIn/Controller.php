@@ -16,10 +16,10 @@ use EmberDusk\Joining\Unit;
  */
 final class Controller extends Light
 {
-    /** What it belongs to when nobody here joined it. */
+    /** Its network if it was not joined here. */
     private const OLD = 'another network';
 
-    /** What it waits for. */
+    /** Expected input. */
     private const HUB = 'a hub’s search';
 
     private const LINK = 'a remote’s link';

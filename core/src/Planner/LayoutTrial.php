@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 /** A layout that was put into the plan and held against the limits. */
-final readonly class Tried
+final readonly class LayoutTrial
 {
     public function __construct(
         public Layout $layout,

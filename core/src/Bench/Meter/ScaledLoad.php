@@ -8,11 +8,11 @@ use EmberDusk\Circuit\Load;
 use EmberDusk\Circuit\Stretch;
 
 /** A load that takes a multiple of what another takes: several groups as one, or strip of other watts than the one that was planned. */
-final readonly class Scaled implements Load
+final readonly class ScaledLoad implements Load
 {
     public function __construct(private Load $one, private float $factor) {}
 
-    /** A stretch as so many large groups; one that has no more is left as it is. */
+    /** A stretch divided into the given number of large groups; shorter ones are left unchanged. */
     public static function lumps(Stretch $s, int $lumps): Stretch
     {
         if ($s->groups <= $lumps) {

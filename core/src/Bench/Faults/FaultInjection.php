@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Faults;
 
 use EmberDusk\Bench\Meter\Command;
-use EmberDusk\Bench\Meter\Scaled;
+use EmberDusk\Bench\Meter\ScaledLoad;
 use EmberDusk\Circuit\Load;
 use EmberDusk\Circuit\Loads\GroupLoad;
 use EmberDusk\Circuit\Network;
@@ -16,9 +16,9 @@ use EmberDusk\Circuit\Wiring;
 use EmberDusk\Plan\Plan;
 
 /** Puts a fault into a network, as it would be in the wires: more ohms, less volts, other strip, ends crossed, pixels without data. */
-final readonly class Put
+final readonly class FaultInjection
 {
-    /** Ohm of what hardly conducts: enough that its ends keep volts of their own that can be told. */
+    /** Ohms of a nearly open contact: high enough that its ends have separate, readable volts. */
     private const OPEN = 1e5;
 
     public static function into(Network $network, Fault $fault, Plan $plan, Command $command): void
@@ -52,7 +52,7 @@ final readonly class Put
                 $run,
                 static fn(Stretch $s): Stretch => self::loaded(
                     $s,
-                    array_map(static fn(Load $l): Load => new Scaled($l, $fault->size), $s->loads),
+                    array_map(static fn(Load $l): Load => new ScaledLoad($l, $fault->size), $s->loads),
                 ),
             ),
             FaultKind::Reversed => self::cross($network, $run, (int) explode(':', $fault->place)[1], $plan),
@@ -151,7 +151,7 @@ final readonly class Put
         $network->stretches = $stretches;
     }
 
-    /** A section laid the other way round: its first terminal meets the last of what comes before it, and again behind it. */
+    /** A section laid the wrong way round: its first terminal meets the end of the section before it, and the reverse behind it. */
     private static function cross(Network $network, string $run, int $section, Plan $plan): void
     {
         $groups = $plan->cutMarks($plan->run($run))->groups ?? [];

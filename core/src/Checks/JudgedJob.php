@@ -23,12 +23,12 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Refusal;
 
 /**
- * A job as it is judged: the plan, what flows in it (the worst of full light, every scene and every state that was
- * solved), and the shelf that fixes are taken from; without a shelf nothing is proposed.
+ * A job under judgement: the plan, its currents (the worst of full light, every scene and every solved state), and the shelf for fixes; without a
+ * shelf no fix is proposed.
  */
-final class Judged
+final class JudgedJob
 {
-    /** Amps below which nothing is lit: controllers that stand by. */
+    /** Amps below which no light is on: standby of controllers. */
     private const STANDBY = 0.05;
 
     /** @var array<string, CableResult>|null */
@@ -55,7 +55,7 @@ final class Judged
         public readonly ?ShelfSource $shelf,
     ) {}
 
-    /** The same one each time a job's state is asked about: what flows in it is summed up once. */
+    /** Cached per job state, so that currents are summed once. */
     public static function of(JobState $state): self
     {
         return $state->once(self::class, static fn(): self => new self($state, $state->plan, $state->shelf));
@@ -76,7 +76,7 @@ final class Judged
         return $this->state->result($run);
     }
 
-    /** @return array<string, RunResult> by run, of those that are solved */
+    /** @return array<string, RunResult> by run, solved ones only */
     public function results(): array
     {
         $results = [];
@@ -120,7 +120,7 @@ final class Judged
         return $this->cables;
     }
 
-    /** What a supply has to give: what is on its lights' labels, or what flows where that is more. */
+    /** Load of a supply: the label load of its lights, or the current where that is higher. */
     public function supply(string $id): SupplyLoad
     {
         if ($this->supplies === null) {
@@ -164,7 +164,7 @@ final class Judged
         return BankStates::amps($this->plan, $bank, null) + $this->supply($bank)->amps();
     }
 
-    /** Where findings about a unit stand: at Kit, with the first run on it. */
+    /** Place of findings about a unit: Kit, with its first run. */
     public function placeOf(string $unit): Place
     {
         if ($this->firstRuns === null) {
@@ -179,7 +179,7 @@ final class Judged
         return new Place('kit', $this->firstRuns[$unit] ?? '');
     }
 
-    /** @return array<string, CableResult> what flows from banks to their converters when they are empty */
+    /** @return array<string, CableResult> currents from banks to their converters with empty banks */
     private function inputs(): array
     {
         $inputs = [];
@@ -194,7 +194,7 @@ final class Judged
         return $inputs;
     }
 
-    /** What a controller has to carry, whatever hangs on it. */
+    /** Load of a controller, from all connected parts. */
     public function controller(string $id): ControllerLoad
     {
         if ($this->controllers === null) {

@@ -9,12 +9,12 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 
 /** Collects what a plan asks for, thing by thing, with the reasons. */
-final class Wanted
+final class PartsDemand
 {
     /** One in ten is taken along on top, at least one (common practice, no source). */
     private const SPARE = 0.1;
 
-    /** Groups as they are listed: what lights, what holds it, what feeds it, what is used up. */
+    /** Groups in order: lights, mounting, power, consumables. */
     private const ORDER = [
         'Strip',
         'Profile',
@@ -43,7 +43,7 @@ final class Wanted
      */
     private array $things = [];
 
-    /** @var list<string> what is wanted and is on no shelf, by group, with the reason */
+    /** @var list<string> needs without a shelf entry, by group, with the reason */
     public array $lacking = [];
 
     public function __construct(private readonly Plan $plan) {}
@@ -103,7 +103,7 @@ final class Wanted
             $spare =
                 $this->plan->spares[$id]->count ??
                 ($thing['spares'] ? max(1, (int) ceil(self::SPARE * $thing['count'] - 1e-9)) : 0);
-            // Spares of what is cut are whole lengths; of all else they are counted as the thing itself.
+            // Spares of cut materials are whole lengths; of others they are pieces.
             if (isset($bought[$id])) {
                 $buy = $bought[$id] + $spare;
             } else {
@@ -139,7 +139,7 @@ final class Wanted
     }
 
     /**
-     * Alike reasons once, with all that is wanted for them.
+     * Equal reasons once, with all their needs.
      *
      * @param  list<array{string, float}>  $why
      * @return array<string, float>

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Checks\Judged;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
@@ -22,8 +22,8 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Refusal;
 
-/** Why not as it is drawn: its price line by line beside the proposal's, the limits it breaks, the cheapest single change that repairs it. */
-final readonly class Drawn
+/** The current layout compared with the proposal: its price line by line, its broken limits, and the cheapest single change that repairs it. */
+final readonly class CurrentLayout
 {
     /**
      * @param  list<array{what: string, now: string, then: string, difference: string}>  $lines
@@ -43,7 +43,7 @@ final readonly class Drawn
     {
         $runs = array_values(
             array_filter(
-                array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $proposal->parts)),
+                array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $proposal->parts)),
                 static fn(string $r): bool => self::wired($plan, $plan->run($r)),
             ),
         );
@@ -53,11 +53,11 @@ final readonly class Drawn
         $parts = array_values(
             array_filter(
                 $proposal->parts,
-                static fn(Tried $t): bool => array_intersect($t->layout->runs(), $runs) !== [],
+                static fn(LayoutTrial $t): bool => array_intersect($t->layout->runs(), $runs) !== [],
             ),
         );
         $made = $proposal->built($parts);
-        $of = array_merge(...array_map(static fn(Tried $t): array => $t->layout->runs(), $parts));
+        $of = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts));
         $then = Costing::moving($made, $basis, Proposal::wired($made, $plan, ...$of));
         $now = Costing::moving($plan, $basis, $runs);
         $alone = Excerpt::of($plan, $runs);
@@ -146,7 +146,7 @@ final readonly class Drawn
     /** @return iterable<array{string, ChangePayload}> what the rules propose, other sizes for each cable, other patterns for each run */
     private static function changes(Plan $plan, ShelfSource $shelf): iterable
     {
-        foreach (Registry::check(Judged::plan($plan, [], $shelf), Registry::circuit()) as $finding) {
+        foreach (Registry::check(JudgedJob::plan($plan, [], $shelf), Registry::circuit()) as $finding) {
             foreach ($finding->fixes as $fix) {
                 yield [$fix->label, $fix->change];
             }

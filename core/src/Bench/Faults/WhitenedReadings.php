@@ -10,7 +10,7 @@ namespace EmberDusk\Bench\Faults;
  *
  * @phpstan-type Read array{shares: array<string, float>, value: float, meter: float}
  */
-final readonly class Whitened
+final readonly class WhitenedReadings
 {
     /**
      * @param  list<list<float>>  $factor  lower triangle

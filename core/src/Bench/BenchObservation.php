@@ -13,8 +13,8 @@ use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** What lit at a run, and what that leaves possible: colours one at a time, and the count of pixels. */
-final readonly class Seen
+/** Colours and pixel counts observed at a run, and the faults that they leave possible. */
+final readonly class BenchObservation
 {
     private const PIXELS = ['red', 'green', 'blue', 'white'];
 
@@ -50,7 +50,7 @@ final readonly class Seen
         $controller = $plan->controller($run->controller);
         $modes = $controller?->setByHand() === true ? $controller->modes : [];
         $answers = $facts->colours($run->id);
-        // Thousands of ways with five colours: they are listed where somebody looks.
+        // Five colours have thousands of cases: they are computed only when needed.
         $space = match (true) {
             !$told, !$ask && $answers === [] => [],
             $pixels !== null => Space::pixels(count($names)),
@@ -90,13 +90,13 @@ final readonly class Seen
         );
     }
 
-    /** Whether the colour that was commanded, and all that lit, are colours of this run. */
+    /** Whether the commanded colour and all lit colours exist in this run. */
     public function knows(int $commanded, int $set): bool
     {
         return isset($this->colours[$commanded]) && $set < 1 << count($this->colours);
     }
 
-    /** What the count comes to, in words. */
+    /** Conclusion from the count, as text. */
     public function says(): string
     {
         $n = ($this->count->section ?? 0) + 1;
@@ -112,19 +112,19 @@ final readonly class Seen
         };
     }
 
-    /** What to do about it. */
+    /** Advice for the conclusion. */
     public function todo(): string
     {
         $n = ($this->count->section ?? 0) + 1;
 
         return match ($this->count->verdict ?? '') {
-            'count' => 'Keep that count: the last pixel lights, and nothing runs off the end.',
+            'count' => 'Keep that count: the last pixel lights, and no effect runs past the end.',
             'kind' => 'Set four channels to a pixel before anything is counted, then the order, then count again.',
             'joint'
-                => "Supply off. Make the data joint before piece {$n} anew; see that its arrow points on, and that the leg before it has a core for data.",
-            'stops' => 'Supply off. Bridge the data past that pixel, or cut it out at the marks beside it.',
-            'contradiction' => 'They are kept. Say once more where the light ends with the count that was reckoned.',
-            default => 'Say which pixel is the last that lights, or that effects run off the end.',
+                => "Supply off. Remake the data joint before piece {$n}. Check that its arrow points onwards, and that the leg before it has a core for data.",
+            'stops' => 'Supply off. Bridge the data past that pixel, or cut it out at the marks on both sides.',
+            'contradiction' => 'They stay in the log. Enter again where the light ends with the calculated count.',
+            default => 'Enter the last pixel that lights, or that effects run past the end.',
         };
     }
 }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
-use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Control\BoardExtras;
 use EmberDusk\Control\Cell;
+use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Control\Running;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
@@ -15,8 +15,8 @@ use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Standing;
 use EmberDusk\Survey\TapeNotes;
 
-/** What is left behind beside the wiring: where each part hides, which light answers to what, what plays and starts by itself. */
-final readonly class Left
+/** Hand-over data besides the wiring: positions of parts, control matrix, shows and automation. */
+final readonly class HandoverFacts
 {
     /** Marks of the answer board that a print without colour keeps apart. */
     public const MARKS = [
@@ -25,7 +25,7 @@ final readonly class Left
         Cell::CLASHES => 'no room',
     ];
 
-    /** @return list<array{label: string, name: string, where: string}> supplies, controllers, hubs, modules and what stands beside them */
+    /** @return list<array{label: string, name: string, where: string}> supplies, controllers, hubs, modules and other items */
     public static function hiding(Plan $plan, Roster $roster): array
     {
         $rows = [];
@@ -47,7 +47,7 @@ final readonly class Left
         return $rows;
     }
 
-    /** What an item is called where devices are joined: B1, R1, A1; else its own id. */
+    /** Label of an item among joined devices: B1, R1, A1; else its own id. */
     public static function label(Roster $roster, string $item): string
     {
         foreach ($roster->units as $unit) {
@@ -59,7 +59,7 @@ final readonly class Left
         return strtoupper($item);
     }
 
-    /** Where a device stands; a box or an outlet is said to be one, since a device may have the same label. */
+    /** Position of a device; a box or an outlet is named as such, since a device may have the same label. */
     private static function spot(Plan $plan, Standing $stands): string
     {
         $site = TapeNotes::read($plan->places[$stands->place]->notes ?? '')->site;
@@ -90,13 +90,13 @@ final readonly class Left
     }
 
     /**
-     * @param  list<string>  $worked  what was pressed on site and answered
+     * @param  list<string>  $worked controls tested on site that worked
      * @param  array<string, string>  $tried  on which day and by whom, by control and light
      * @return array{controls: list<string>, rows: list<array{light: string, cells: list<string>}>}
      */
     public static function board(Plan $plan, array $worked, array $tried = []): array
     {
-        $board = AnswerBoard::of($plan, $worked);
+        $board = ControlMatrix::of($plan, $worked);
         $extras = BoardExtras::of($plan, $board);
         $cells = [];
         foreach ([...array_values($board->cells), ...$extras->cells] as $cell) {
@@ -152,7 +152,7 @@ final readonly class Left
         };
         $mark = match ($cell->state) {
             Cell::WORKS => rtrim("{$how} {$when}"),
-            Cell::PLANNED => 'not tried yet',
+            Cell::PLANNED => 'not tested yet',
             default => self::MARKS[$cell->state],
         };
 
@@ -194,7 +194,7 @@ final readonly class Left
         return $cards;
     }
 
-    /** @return list<string> what each light does when its power returns, where somebody has said */
+    /** @return list<string> power-on behaviour of each light, if set */
     public static function power(Plan $plan, Roster $roster): array
     {
         $lines = [];
@@ -209,9 +209,9 @@ final readonly class Left
         }
         if ($lines !== []) {
             $lines[] =
-                'To change what returns: set it so, store it, wait ' .
-                ($waits > 0 ? "{$waits} s" : 'for the mark that it is kept') .
-                ', cut the power, and try it with the phone off.';
+                'To change the power-on state: set the light, store it, wait ' .
+                ($waits > 0 ? "{$waits} s" : 'for the sign that it is stored') .
+                ', cut the power, and test it with the phone off.';
         }
 
         return $lines;

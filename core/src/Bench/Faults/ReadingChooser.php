@@ -9,7 +9,7 @@ use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Bench\Meter\Spot;
 
 /** A way to choose where the meter goes next. */
-interface Chooses
+interface ReadingChooser
 {
     /**
      * @param  list<Reading>  $readings  so far

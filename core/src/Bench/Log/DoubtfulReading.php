@@ -7,10 +7,10 @@ namespace EmberDusk\Bench\Log;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Values\Range;
 
-/** A reading that looks as if it was written down wrong: what is asked back, and what it may have been meant to be. */
-final readonly class Doubt
+/** A reading that looks like a typing error: the question to ask, and its likely intended value. */
+final readonly class DoubtfulReading
 {
-    /** Below this nothing is told: a meter of 0.1 mV sees nothing there. */
+    /** Below this no doubt is raised: a meter of 0.1 mV resolution shows nothing. */
     private const LEAST = 3e-4;
 
     /** How near a value of the wrong sign has to be to the right one. */
@@ -18,7 +18,7 @@ final readonly class Doubt
 
     private function __construct(public string $asks, public ?float $meant) {}
 
-    /** Null where nothing speaks against it. */
+    /** Null if there is no doubt. */
     public static function of(float $value, string $unit, ?Range $expected): ?self
     {
         $most = Multimeter::RANGES[count(Multimeter::RANGES) - 1];
@@ -28,7 +28,7 @@ final readonly class Doubt
         $middle = $expected !== null ? ($expected->low + $expected->high) / 2 : 0.0;
         if (abs($middle) > self::LEAST && abs($value + $middle) < self::NEAR * abs($middle)) {
             return new self(
-                'The other sign than expected: are the probes the wrong way round? If they are not, two leads are exchanged.',
+                'The other sign than expected: are the probes the wrong way round? If they are not, two leads are swapped.',
                 -$value,
             );
         }

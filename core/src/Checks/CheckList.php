@@ -8,8 +8,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Severity;
 
-/** What was checked, for the sheet that is handed over and the table of sources: the rules of the registry, by what they judge. */
-final readonly class Checked
+/** List of checks for the hand-over sheet and the table of sources: the rules of the registry, by subject. */
+final readonly class CheckList
 {
     private const SUBJECTS = [
         'run' => 'Runs',
@@ -19,10 +19,10 @@ final readonly class Checked
         'joint' => 'Joints',
         'fixture' => 'Fixtures',
         'module' => 'Dimming modules',
-        'item' => 'Kit beside the runs',
+        'item' => 'Other items',
         'scene' => 'Scenes',
         'show' => 'Shows',
-        'trigger' => 'What starts by itself',
+        'trigger' => 'Automation',
         'place' => 'Places',
         'part' => 'Parts',
         'step' => 'Plan of work',
@@ -86,7 +86,7 @@ final readonly class Checked
             'module' => $plan->modules !== [],
             'item' => $plan->items !== [],
             'scene' => $plan->scenes !== [],
-            // What was read and seen stands on the sheet by itself, with what was not tested.
+            // Readings and observations have their own section on the sheet, with the missing tests.
             'test' => false,
             default => true,
         };

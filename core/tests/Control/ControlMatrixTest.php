@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Control;
 
-use EmberDusk\Control\AnswerBoard;
 use EmberDusk\Control\BoardExtras;
 use EmberDusk\Control\BoardRow;
 use EmberDusk\Control\Cell;
+use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Want;
@@ -21,8 +21,8 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\InvalidInput;
 use PHPUnit\Framework\TestCase;
 
-/** Lights down, ways of control across; what is decided there is what is joined. */
-final class AnswerBoardTest extends TestCase
+/** Lights down, controls across; its decisions are the planned joins. */
+final class ControlMatrixTest extends TestCase
 {
     /** So many lights in a room, a hub, and a remote of so many zones. */
     private static function house(int $lights, int $zones): Plan
@@ -50,7 +50,7 @@ final class AnswerBoardTest extends TestCase
             ->plan();
     }
 
-    /** @return array<string, int> zones by light of what is joined */
+    /** @return array<string, int> zones by light of the planned joins */
     private static function joined(Plan $plan): array
     {
         return array_column(
@@ -60,7 +60,7 @@ final class AnswerBoardTest extends TestCase
         );
     }
 
-    public function test_what_is_decided_is_what_is_joined(): void
+    public function test_decisions_equal_the_planned_joins(): void
     {
         $plan = self::house(3, 4);
         self::assertSame(['c1' => 1, 'c2' => 2, 'c3' => 3], self::joined($plan));
@@ -68,7 +68,7 @@ final class AnswerBoardTest extends TestCase
         self::assertSame(['c1' => 1, 'c3' => 2], self::joined($plan));
         $plan = SetAnswer::read(self::fields('i1', 'c3', true, 4))->apply($plan);
         self::assertSame(['c1' => 1, 'c3' => 4], self::joined($plan));
-        $board = AnswerBoard::of($plan, ['r1 c1']);
+        $board = ControlMatrix::of($plan, ['r1 c1']);
         self::assertSame(
             [Cell::WORKS, Cell::OPEN, Cell::PLANNED],
             array_map(static fn(string $c): ?string => $board->cell('r1', $c)?->state, ['c1', 'c2', 'c3']),
@@ -83,7 +83,7 @@ final class AnswerBoardTest extends TestCase
         );
         $plan = SetAnswer::read(self::fields('i1', 'c2', null))->apply($plan);
         self::assertSame(['c1' => 1, 'c2' => 2, 'c3' => 4], self::joined($plan));
-        // What is decided about a thing goes with it.
+        // Decisions about a unit are deleted with it.
         self::assertSame([], $plan->with(items: [])->answers);
     }
 
@@ -91,14 +91,14 @@ final class AnswerBoardTest extends TestCase
     public function test_six_lights_on_four_zones_are_merged_as_proposed(): void
     {
         $plan = self::house(6, 4);
-        $board = AnswerBoard::of($plan, []);
+        $board = ControlMatrix::of($plan, []);
         self::assertSame(
             [Cell::PLANNED, Cell::PLANNED, Cell::PLANNED, Cell::PLANNED, Cell::CLASHES, Cell::CLASHES],
             array_map(static fn(int $n): ?string => $board->cell('r1', "c{$n}")?->state, range(1, 6)),
         );
         self::assertCount(1, Joinable::of($plan)->blocked);
         for ($n = 0; $n < 2; $n++) {
-            $merge = AnswerBoard::of($plan, [])->merges()[0];
+            $merge = ControlMatrix::of($plan, [])->merges()[0];
             foreach (['with', 'light'] as $of) {
                 $plan = SetAnswer::read(
                     self::fields($merge['control']->item, $merge[$of]->item, true, $merge['zone']),
@@ -107,13 +107,13 @@ final class AnswerBoardTest extends TestCase
         }
         self::assertSame([], Joinable::of($plan)->blocked);
         self::assertCount(6, self::joined($plan));
-        self::assertSame([], AnswerBoard::of($plan, [])->merges());
+        self::assertSame([], ControlMatrix::of($plan, [])->merges());
     }
 
     public function test_what_a_control_cannot_work_says_why(): void
     {
         $plan = Demo::plan();
-        $board = AnswerBoard::of($plan, []);
+        $board = ControlMatrix::of($plan, []);
         self::assertSame(Cell::PLANNED, $board->cell('h1', 'c1')?->state);
         self::assertStringContainsString('by a hub or bridge only', (string) $board->cell('phone', 'c1')?->why);
         $this->expectException(InvalidInput::class);
@@ -132,7 +132,7 @@ final class AnswerBoardTest extends TestCase
             scenes: ['e1' => new Scene('e1', 'Evening', ['c1' => [1.0]])],
             triggers: ['t1' => new Trigger('t1', 'brake', 'e1'), 't2' => new Trigger('t2', Trigger::CLOCK, 'e1')],
         );
-        $extras = BoardExtras::of($plan, AnswerBoard::of($plan, []));
+        $extras = BoardExtras::of($plan, ControlMatrix::of($plan, []));
         self::assertSame(
             ['t1'],
             array_map(static fn(Trigger $t): string => $t->id, $extras->starts),
@@ -145,7 +145,7 @@ final class AnswerBoardTest extends TestCase
         self::assertSame(Cell::OPEN, $state($extras, 't1', 'c2'), 'it plays no part in the scene');
 
         $demo = JobFile::read(Demo::shipped('observatory'));
-        $board = AnswerBoard::of($demo, []);
+        $board = ControlMatrix::of($demo, []);
         $rows = BoardExtras::of($demo, $board)->rows;
         self::assertSame(
             ['x1', 'x2'],
@@ -160,7 +160,7 @@ final class AnswerBoardTest extends TestCase
             self::assertSame(Cell::CANNOT, $state(BoardExtras::of($demo, $board), $control->id, 'x1'));
         }
         $cut = $demo->with(runs: ['band' => $demo->run('band')->cut([30, 60])] + $demo->runs);
-        $board = AnswerBoard::of($cut, []);
+        $board = ControlMatrix::of($cut, []);
         $extras = BoardExtras::of($cut, $board);
         self::assertSame(
             ['segment 1 of 3', 'segment 2 of 3', 'segment 3 of 3'],

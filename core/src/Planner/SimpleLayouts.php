@@ -8,8 +8,8 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
 
-/** Layouts that hold if anything does: thick cable, the least dear units that carry the load, the plain patterns one after the other. */
-final readonly class Plain
+/** Layouts that hold if anything does: thick cable, the least dear units that carry the load, the plain patterns in turn. */
+final readonly class SimpleLayouts
 {
     /** @return list<Layout> for a run alone, those with few feeds first */
     public static function of(Tables $tables, Run $run): array

@@ -6,16 +6,16 @@ namespace EmberDusk\Control;
 
 use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\PlannedControls;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
-use EmberDusk\Joining\Wanted;
 use EmberDusk\Plan\Plan;
 
 /** Which light answers to what: lights down, ways of control across. */
-final readonly class AnswerBoard
+final readonly class ControlMatrix
 {
     /**
      * @param  list<Unit>  $lights
@@ -29,13 +29,13 @@ final readonly class AnswerBoard
         public array $cells,
     ) {}
 
-    /** @param  list<string>  $worked  what was pressed on site and answered, by control and light */
+    /** @param  list<string>  $worked controls tested on site that worked, by control and light */
     public static function of(Plan $plan, array $worked): self
     {
-        $roster = RosterOfPlan::of($plan, new School());
+        $roster = RosterOfPlan::of($plan, new TimingMethod());
         $lights = array_values(array_filter($roster->units, static fn(Unit $u): bool => $u->lights()));
         $controls = array_values(array_filter($roster->units, static fn(Unit $u): bool => !$u->lights()));
-        $wanted = new Wanted($plan, $roster->units);
+        $wanted = new PlannedControls($plan, $roster->units);
         $room = self::keyed(Joinable::of($plan)->roster->wants);
         $wants = self::keyed($roster->wants);
         $cells = [];

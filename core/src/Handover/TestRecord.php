@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
+use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Log\Evidence;
 use EmberDusk\Bench\Log\IslandIds;
 use EmberDusk\Bench\Log\Row;
 use EmberDusk\Bench\Meter\Multimeter;
-use EmberDusk\Bench\Seen;
 use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Checks\Bench\Verdict;
@@ -17,8 +17,8 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 
-/** What was tested of each run and what was not, and its readings beside what was predicted. */
-final readonly class Tested
+/** Tests of each run, done and missing, and its readings beside the predictions. */
+final readonly class TestRecord
 {
     /** @return list<array<string, mixed>> as in app/Screens/Handover/handover.json, $defs/sheetTested */
     public static function of(JobState $state): array
@@ -59,10 +59,10 @@ final readonly class Tested
         return (string) preg_replace('/^.*?: /', '', $test->title);
     }
 
-    /** What colours and count came to; empty where nobody asked. */
+    /** Results for colours and count; empty if not tested. */
     private static function seen(JobState $state, Run $run): string
     {
-        $seen = Seen::of($state->plan, $run, $state->bench);
+        $seen = BenchObservation::of($state->plan, $run, $state->bench);
         $found = $seen->finder?->found();
         $said = [];
         if ($found !== null && $seen->answers !== []) {
@@ -101,7 +101,7 @@ final readonly class Tested
         return $by;
     }
 
-    /** An end of the band, a digit finer than a meter shows: what lies on it is told from what lies beside it. */
+    /** An end of the band, one digit finer than a meter shows, to separate readings on it from those outside. */
     private static function band(float $value, string $unit): string
     {
         if (abs($value) < Multimeter::RANGES[0]) {

@@ -6,15 +6,15 @@ namespace App\Screens;
 
 use EmberDusk\Formats\Json;
 
-/** Rows that the page that asks has already are left out; in which order all stand is told beside them. */
-final readonly class Known
+/** Rows that the requesting page already has are left out; the order of all rows is sent. */
+final readonly class KnownRows
 {
-    /** Rows by picture: each has its id and the hash of all that is in it. */
+    /** Rows by picture: each has its id and a content hash. */
     private const ROWS = ['wire' => 'runs', 'build' => 'steps'];
 
     /**
      * @param  array<string, mixed>  $row
-     * @return array<string, mixed> with a hash of all that is in it
+     * @return array<string, mixed> with a content hash
      */
     public static function hashed(array $row): array
     {

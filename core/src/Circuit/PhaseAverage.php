@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 /**
- * A run over the whole period of dimming, from its phases: light and supply averaged over time, drop and amps of the
- * worst phase, volts and rail amps of the first, when all that is commanded on conducts.
+ * A run over the whole dimming period, from its phases: light and supply averaged over time, drop and amps of the worst phase, volts and rail amps
+ * of the first, when every commanded channel conducts.
  */
-final readonly class Averaged
+final readonly class PhaseAverage
 {
     /** @param  non-empty-list<array{Phase, RunResult}>  $phases */
     public static function run(array $phases): RunResult

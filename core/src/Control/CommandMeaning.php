@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
-/** What was understood of something that was said. */
-final readonly class Heard
+/** Meaning of a voice command. */
+final readonly class CommandMeaning
 {
     /**
      * @param  list<string>  $lights  that are meant

@@ -10,10 +10,10 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
 /**
- * The parts of an island that a run hangs on: its supplies, controller, cables, feeds, itself. Where many runs share a supply a fault is
- * looked for there, and not in what feeds the others.
+ * The parts of an island near a run: its supplies, controller, cables, feeds and itself. If many runs share a supply, faults are searched there and
+ * not in the other runs.
  */
-final readonly class Near
+final readonly class RunParts
 {
     /** Runs of an island that is still looked at as a whole. */
     private const WHOLE = 3;

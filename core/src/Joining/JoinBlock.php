@@ -7,7 +7,7 @@ namespace EmberDusk\Joining;
 use EmberDusk\Values\Place;
 
 /** Something that cannot be joined as the job stands, known before the first step: what, why, and what would help. */
-final readonly class Blocked
+final readonly class JoinBlock
 {
     /** Nobody has written how such a device joins. */
     public const NO_FAMILY = 'no-family';
@@ -15,7 +15,7 @@ final readonly class Blocked
     /** Nothing works the light. */
     public const NO_CONTROL = 'no-control';
 
-    /** The control has nothing to work. */
+    /** The control has no light to control. */
     public const NO_LIGHT = 'no-light';
 
     public const NO_LEAFLET = 'no-leaflet';
@@ -28,7 +28,7 @@ final readonly class Blocked
 
     /**
      * @param  string  $code  one of the above
-     * @param  Place  $place  where it is put right
+     * @param  Place  $place  where it is fixed
      */
     public function __construct(
         public string $code,

@@ -5,18 +5,18 @@ declare(strict_types=1);
 namespace EmberDusk\Control;
 
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\School;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Trigger;
 
-/** What of a job can start something by itself: apps that keep the time or hear who is there, controllers that take a key or a vehicle's wires. */
-final readonly class Keepers
+/** Units of a job that can start something automatically: apps that keep time or detect presence, controllers with inputs. */
+final readonly class TriggerUnits
 {
     /** Why nothing of the job can start it; null where something can. */
     public static function none(Plan $plan, Trigger $trigger): ?string
     {
-        $units = RosterOfPlan::of($plan, new School())->units;
+        $units = RosterOfPlan::of($plan, new TimingMethod())->units;
         $function = $trigger->timed() ? 'schedule' : 'presence';
         $apps = array_filter(
             $units,
@@ -29,20 +29,20 @@ final readonly class Keepers
         [$there, $else] = match (true) {
             $trigger->timed() => [
                 $apps !== [],
-                'Nothing of the job keeps the time: a hub or a server does, a remote does not.',
+                'No unit of the job keeps time: choose a hub or a server (a remote does not).',
             ],
             $trigger->by === Trigger::PRESENCE => [
                 $apps !== [] || $wires >= 1,
-                'Nothing of the job hears whether somebody is there: choose a hub, a server, or a controller with a wire for it.',
+                'No unit of the job detects presence: choose a hub, a server, or a controller with an input for it.',
             ],
             $trigger->by === Trigger::PUSH => [
                 $panels !== [] || $wires >= 1,
-                'Nothing of the job takes a push-button: choose a wall panel, or a controller with a wire for it.',
+                'No unit of the job has a push-button input: choose a wall panel, or a controller with an input for it.',
             ],
             default => [
                 $wires >= self::wired($plan),
                 sprintf(
-                    'The controllers have %d wires for signals, %d are wanted: choose one with more, or leave a signal out.',
+                    'The controllers have %d signal inputs, %d are needed: choose one with more, or remove a signal.',
                     (int) $wires,
                     self::wired($plan),
                 ),

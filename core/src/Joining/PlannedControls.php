@@ -8,10 +8,10 @@ use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Plan;
 
 /**
- * Which light answers to which way of control. Without a word about it: every control works what speaks its way and whose kind it sets or
- * dims, a remote or panel what is in its own place first. What was decided by hand goes before.
+ * Planned control of each light. By default every control works the lights of its radio and type, a remote or panel those of its own place first.
+ * Manual decisions override this.
  */
-final readonly class Wanted
+final readonly class PlannedControls
 {
     /** Ways that a phone works by itself, without hub, remote or bridge. */
     private const PHONE_WAYS = ['bluetooth', 'mesh', 'wifi'];
@@ -53,7 +53,7 @@ final readonly class Wanted
             return "A phone reaches {$light->label()} by a hub or bridge only.";
         }
         if ($light->family === '') {
-            return "Nobody has written how {$light->label()} joins.";
+            return "This tool has no joining steps for {$light->label()}.";
         }
         $reads = $control->role === Unit::ASSISTANT;
         if ($reads && $this->hub === null) {
@@ -61,7 +61,7 @@ final readonly class Wanted
         }
         if ($reads ? $light->way !== 'zigbee' : $light->way !== $control->way) {
             if ($reads) {
-                return "The hub that {$control->label()} reads does not hold {$light->label()}.";
+                return "The hub that {$control->label()} reads does not have {$light->label()}.";
             }
 
             return "{$control->label()} speaks " .
@@ -85,14 +85,14 @@ final readonly class Wanted
             ucfirst($way);
     }
 
-    /** @return list<Unit> lights that a control works where nobody has decided */
+    /** @return list<Unit> default lights of a control */
     private function workedBy(Unit $control): array
     {
         $able = $this->able($control);
         if (!in_array($control->role, [Unit::REMOTE, Unit::PANEL], true)) {
             return $able;
         }
-        // What lies or hangs in a place works that place; where it has no such light, all of them.
+        // Controls in a place work that place; without such a light, all.
         $here = array_values(array_filter($able, static fn(Unit $u): bool => $u->place === $control->place));
 
         if ($here === []) {
@@ -111,7 +111,7 @@ final readonly class Wanted
     }
 
     /**
-     * @param  list<Unit>  $lights  that it works where nobody has decided
+     * @param  list<Unit>  $lights default lights
      * @return list<Want>
      */
     private function decided(Unit $control, array $lights): array
@@ -143,7 +143,7 @@ final readonly class Wanted
         return $wants;
     }
 
-    /** What was decided by hand about the two. */
+    /** Manual decision for the pair. */
     public function answer(Unit $control, Unit $light): ?Answer
     {
         $of = $control->role !== Unit::PHONE ? $control->item : Answer::PHONE;

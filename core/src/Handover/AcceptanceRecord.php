@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Handover;
 
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Seen;
 use EmberDusk\Joining\Task;
 
-/** Acceptance: every control pressed for every light, with what was seen and when. */
-final readonly class Accepted
+/** Acceptance: every control tested for every light, with the result and the time. */
+final readonly class AcceptanceRecord
 {
     /**
      * @param  list<array{Event, string}>  $log  of the run on site, each with its day and time
@@ -30,12 +30,12 @@ final readonly class Accepted
                 isset($words[1], $words[2]) &&
                 str_ends_with($key, '/' . Task::ACCEPT)
             ) {
-                // The last word counts: what did not answer at first may after it was mended.
+                // The last word counts: what did not answer at first may after it was fixed.
                 $rows[$task] = [
                     'control' => $name($words[1]),
                     'light' => $name($words[2]),
                     'at' => $at,
-                    'says' => $seen === Seen::YES ? 'answers' : 'does not answer',
+                    'says' => $seen === Observation::YES ? 'answers' : 'does not answer',
                 ];
             }
         }

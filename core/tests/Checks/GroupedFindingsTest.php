@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Checks;
 
+use EmberDusk\Checks\GroupedFindings;
 use EmberDusk\Checks\Registry;
-use EmberDusk\Checks\Slate;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -13,7 +13,7 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
 
-final class SlateTest extends TestCase
+final class GroupedFindingsTest extends TestCase
 {
     private static function finding(string $code, Severity $severity, string $place, Fix ...$fixes): Finding
     {
@@ -32,7 +32,7 @@ final class SlateTest extends TestCase
         return new Fix("Keep {$cable}", SetCable::payload(cable: $cable, length: 2.0));
     }
 
-    public function test_like_causes_are_one_line_and_every_finding_stands_in_one(): void
+    public function test_groups_equal_causes_and_lists_every_finding_once(): void
     {
         $findings = [
             self::finding('drop', Severity::Stop, 'f1'),
@@ -42,9 +42,9 @@ final class SlateTest extends TestCase
             self::finding('reckoned', Severity::Open, 'k2', self::keep('k2')),
             self::finding('reckoned', Severity::Open, 'k3', self::keep('k3')),
         ];
-        $lines = Slate::of($findings);
+        $lines = GroupedFindings::of($findings);
         self::assertSame(
-            ['Too much is lost before 2 runs', 'two-positives at r1', '3 cables are not measured yet'],
+            ['Voltage drop too high for 2 runs', 'two-positives at r1', '3 cables are not measured yet'],
             array_column($lines, 'title'),
         );
         self::assertSame(range(0, 5), array_merge(...array_column($lines, 'at')));
@@ -59,17 +59,17 @@ final class SlateTest extends TestCase
 
     public function test_one_fix_for_all_is_offered_where_each_has_one(): void
     {
-        $lines = Slate::of([
+        $lines = GroupedFindings::of([
             self::finding('reckoned', Severity::Open, 'k1', self::keep('k1')),
             self::finding('reckoned', Severity::Open, 'k2'),
         ]);
         self::assertNull($lines[0]->fix);
     }
 
-    /** What is called together is a rule of the registry. */
+    /** Grouped titles belong to rules of the registry. */
     public function test_every_line_for_many_is_about_a_rule(): void
     {
-        $class = new \ReflectionClass(Slate::class);
+        $class = new \ReflectionClass(GroupedFindings::class);
         foreach (['MANY', 'ALL'] as $table) {
             $codes = array_keys((array) $class->getConstant($table));
             self::assertSame([], array_diff($codes, array_keys(Registry::rules())), $table);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-/** What can be seen where something is looked for. */
-final readonly class Seen
+/** Possible observations at a step. */
+final readonly class Observation
 {
     public const YES = 'expected';
 
@@ -36,7 +36,7 @@ final readonly class Seen
         self::DIM,
     ];
 
-    /** What hurried eyes take for one another. */
+    /** Observations that are easily confused. */
     private const ALIKE = [
         [self::YES, self::NOTHING],
         [self::YES, self::OTHER],
@@ -53,7 +53,7 @@ final readonly class Seen
             self::NOTHING => 'nothing seen',
             self::OTHER => 'another pattern seen',
             self::SEVERAL => 'several flashes, not counted',
-            self::ELSEWHERE => 'another light answered',
+            self::ELSEWHERE => 'another light responded',
             self::WRONG => 'wrong colours',
             self::PART => 'a part stays dark',
             self::DIM => 'dull',

@@ -8,7 +8,7 @@ namespace EmberDusk\Joining;
  * How this crew works where practitioners disagree. Search first: the window then starts when the hub is already listening. Reset always:
  * it costs seconds. Touch link by its key, the others without power.
  */
-final readonly class School
+final readonly class TimingMethod
 {
     public const SEARCH_FIRST = 'search';
 
