@@ -8,17 +8,16 @@ use EmberDusk\Formats\Json;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Joining\Rehearsal;
-use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Words;
-use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
 
 final class JoinCommand extends Command
 {
     use ReadsJobFile;
+    use TimesJoins;
 
     protected $signature =
-        'ember:join {file : a job file, - for standard input} {--school=search : search, reset or early} ' .
+        'ember:join {file : a job file, - for standard input} {--timing=search : search, reset or early} {--school= : former name of --timing} ' .
         '{--trust-new : do not reset new units} {--json : print the steps as JSON}';
 
     protected $description = 'Print the order in which the devices of a job are reset, joined, linked, named and tested';
@@ -26,14 +25,7 @@ final class JoinCommand extends Command
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $timing = (string) $this->option('school');
-            if (!in_array($timing, TimingMethod::TIMINGS, true)) {
-                throw InvalidInput::at(
-                    '/school',
-                    "“{$timing}” is not one of " . implode(', ', TimingMethod::TIMINGS) . '.',
-                );
-            }
-            $joinable = Joinable::of($this->plan(), new TimingMethod($timing, (bool) $this->option('trust-new')));
+            $joinable = Joinable::of($this->plan(), $this->timing());
             $steps = $joinable->any() ? Rehearsal::run($joinable->roster, 1)->trail : [];
             if ($this->option('json')) {
                 $this->output->write(

@@ -12,7 +12,6 @@ use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Words;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
@@ -21,24 +20,18 @@ use Illuminate\Console\Command;
 final class RehearseCommand extends Command
 {
     use ReadsJobFile;
+    use TimesJoins;
 
     protected $signature =
         'ember:rehearse {file : a job file, - for standard input} {--seed=1} {--fault=* : KIND@DEVICE, several may be given; list ' .
-        'prints all} {--school=search : search, reset or early} {--trust-new : do not reset new units} {--json : print the log as JSON}';
+        'prints all} {--timing=search : search, reset or early} {--school= : former name of --timing} {--trust-new : do not reset new units} {--json : print the log as JSON}';
 
     protected $description = 'Rehearse the joins of a job on simulated devices, and test every control at the end';
 
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $timing = (string) $this->option('school');
-            if (!in_array($timing, TimingMethod::TIMINGS, true)) {
-                throw InvalidInput::at(
-                    '/school',
-                    "“{$timing}” is not one of " . implode(', ', TimingMethod::TIMINGS) . '.',
-                );
-            }
-            $joinable = Joinable::of($this->plan(), new TimingMethod($timing, (bool) $this->option('trust-new')));
+            $joinable = Joinable::of($this->plan(), $this->timing());
             if (!$joinable->any()) {
                 throw IncompletePlan::at('/kit', $joinable->lacking());
             }

@@ -107,6 +107,16 @@ final readonly class JudgedRun
         return [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $this->run->id, kit: $other->id()))];
     }
 
+    /** @return list<Fix> that chooses kit of the job for the run again; none where the shelf no longer has it */
+    public function chosenAgain(string $label, string $kit): array
+    {
+        if ($this->shelf?->find($kit) === null) {
+            return [];
+        }
+
+        return [new Fix($label, ChooseKit::payload(run: $this->run->id, kit: $kit))];
+    }
+
     public function device(?string $id): string
     {
         return strtoupper($id ?? '');

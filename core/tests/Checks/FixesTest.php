@@ -288,6 +288,36 @@ final class FixesTest extends TestCase
         );
     }
 
+    /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> the registry's cases */
+    public static function fired(): iterable
+    {
+        foreach (RegistryTest::cases() as $name => [$code, $jobs]) {
+            yield $name => [$code, $jobs];
+        }
+    }
+
+    /**
+     * Every fix of a fired finding, applied: the finding is gone at its place.
+     *
+     * @param  callable(): array{JobState, JobState}  $jobs
+     */
+    #[DataProvider('fired')]
+    public function test_every_fix_of_a_fired_finding_resolves_it(string $code, callable $jobs): void
+    {
+        [$fires] = $jobs();
+        $meant = array_filter(Findings::mended($fires), static fn(Finding $f): bool => $f->code === $code);
+        self::assertNotSame([], $meant);
+        foreach ($meant as $finding) {
+            foreach ($finding->fixes as $fix) {
+                $after = array_filter(
+                    self::findings(Demo::with($fires->plan, $fix->change)),
+                    static fn(Finding $f): bool => $f->code === $code && $f->place == $finding->place,
+                );
+                self::assertSame([], array_column($after, 'title'), $fix->label);
+            }
+        }
+    }
+
     private static function weight(Severity $severity): int
     {
         return match ($severity) {

@@ -15,6 +15,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Steps;
+use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
@@ -149,5 +150,25 @@ final class ItemsTest extends TestCase
         Invariants::check($after);
 
         return $after;
+    }
+
+    /** A shelf changes; the job keeps its copy, and an item of it can still be removed. */
+    public function test_removes_an_item_whose_entry_is_no_longer_on_the_shelf(): void
+    {
+        $plan = Circuits::simple()
+            ->item(
+                'i1',
+                'remote',
+                ['speaks' => ['zigbee'], 'sets' => ['single'], 'zones' => 1, 'name' => 'Old remote'],
+                null,
+            )
+            ->plan();
+        $kit = $plan->items['i1']->kit;
+        $remove = ['kind' => 'SetItem', 'item' => 'i1', 'kit' => $kit, 'place' => 'room', 'count' => 0];
+        $change = Catalogue::read($remove, Demo::shelf());
+        self::assertSame('Old remote removed from the job', $change->words($plan));
+        self::assertSame([], $change->apply($plan)->items);
+        $this->expectExceptionMessage("The shelf has no “{$kit}”.");
+        Catalogue::read(['count' => 1] + $remove, Demo::shelf());
     }
 }

@@ -83,10 +83,12 @@ final readonly class InputRange implements Check
         return [$supply->volts, ''];
     }
 
-    /** Whether a controller takes the volts of a supply, of a bank also those on charge. */
+    /** Whether a controller is rated for the volts of a supply, of a bank also on charge and nearly empty. */
     public static function suits(Controller $controller, Supply $supply): bool
     {
-        return self::takes($controller, $supply->volts) && ($supply->charging ?? 0.0) <= $controller->inputMost;
+        return self::takes($controller, $supply->volts) &&
+            ($supply->charging ?? 0.0) <= $controller->inputMost &&
+            ($supply->lowest ?? INF) >= $controller->inputLeast;
     }
 
     public static function takes(Controller $controller, float $volts): bool

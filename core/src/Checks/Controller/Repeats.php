@@ -7,7 +7,6 @@ namespace EmberDusk\Checks\Controller;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
-use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Changes\Kit\ShareKit;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -65,12 +64,7 @@ final readonly class Repeats extends RunCheck
                     number: $two,
                     limit: $one,
                     source: 'common practice, no source',
-                    fixes: [
-                        new Fix(
-                            "{$run->name()} of the same strip",
-                            ChooseKit::payload(run: $run->id, kit: (string) $before->strip),
-                        ),
-                    ],
+                    fixes: $case->chosenAgain("{$run->name()} of the same strip", (string) $before->strip),
                 ),
             ];
         }

@@ -9,9 +9,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
@@ -53,12 +51,10 @@ final readonly class Switching extends RunCheck
                 detail: 'Pixels take their colour from a data line and connect straight to the supply; a dimmed supply destroys or confuses them.',
                 place: new Place('kit', $case->run->id),
                 source: Rule::PRACTICE,
-                fixes: [
-                    new Fix(
-                        "Leave {$case->device($case->run->controller)} out",
-                        ChooseKit::payload(run: $case->run->id, kit: (string) $case->run->strip),
-                    ),
-                ],
+                fixes: $case->chosenAgain(
+                    "Leave {$case->device($case->run->controller)} out",
+                    (string) $case->run->strip,
+                ),
             ),
         ];
     }

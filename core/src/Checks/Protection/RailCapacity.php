@@ -48,8 +48,9 @@ final readonly class RailCapacity extends RunCheck
         $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
         $ends = [0, $case->plan->cutMarks($case->run)?->lastPad() ?? 0];
 
+        // A stated rating counts with one feed open too: then the other end carries everything, whatever is fed.
         $fixes =
-            array_diff($ends, $pads) !== []
+            $stated === null && array_diff($ends, $pads) !== []
                 ? [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))]
                 : [];
 

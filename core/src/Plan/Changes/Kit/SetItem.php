@@ -18,7 +18,7 @@ final readonly class SetItem implements Change
 {
     private function __construct(
         private ?string $item,
-        private KitSnapshot $kit,
+        private ?KitSnapshot $kit,
         private string $place,
         private int $count,
         private ?string $on,
@@ -26,8 +26,12 @@ final readonly class SetItem implements Change
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
-        $kit = $shelf->find($f->string('kit')) ?? throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
-        if (!in_array($kit->written['kind'] ?? '', Item::KINDS, true)) {
+        $kit = $shelf->find($f->string('kit'));
+        // An item is removed also when its entry is no longer on the shelf.
+        if ($kit === null && ($f->whole('count', 0, 200) > 0 || $f->stringOrNull('item') === null)) {
+            throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
+        }
+        if ($kit !== null && !in_array($kit->written['kind'] ?? '', Item::KINDS, true)) {
             throw $f->invalid('kit', $kit->entry->name() . ' is chosen for a run, not as another item.');
         }
 
@@ -56,7 +60,7 @@ final readonly class SetItem implements Change
         if ($this->item !== null && !isset($plan->items[$id])) {
             throw InvalidInput::unknown('/item', 'item', $id);
         }
-        if ($this->count === 0) {
+        if ($this->count === 0 || $this->kit === null) {
             return $plan->with(items: array_diff_key($plan->items, [$id => true]));
         }
         $kit = $this->kit->entry->id();
@@ -98,8 +102,10 @@ final readonly class SetItem implements Change
 
     public function words(Plan $plan): string
     {
-        if ($this->count === 0) {
-            return $this->kit->entry->name() . ' removed from the job';
+        if ($this->count === 0 || $this->kit === null) {
+            $kit = $this->kit ?? ($plan->kit[$plan->items[$this->item ?? '']->kit ?? ''] ?? null);
+
+            return ($kit?->entry->name() ?? 'Item') . ' removed from the job';
         }
 
         return "{$this->count} x {$this->kit->entry->name()} at " . ($plan->places[$this->place]->name ?? $this->place);
