@@ -191,10 +191,12 @@ final class CommandsTest extends TestCase
             ['Switch C1 on', 'Press Search in the hub’s app'],
             array_column(array_slice($order['steps'], 0, 2), 'title'),
         );
-        $early = json_decode($this->printed('ember:join', 0, ['--json' => true, '--school' => 'early']), true);
+        $early = json_decode($this->printed('ember:join', 0, ['--json' => true, '--timing' => 'early']), true);
+        $former = json_decode($this->printed('ember:join', 0, ['--json' => true, '--school' => 'early']), true);
+        self::assertSame($early, $former, 'the former name of the option');
         self::assertIsArray($early);
         self::assertStringContainsString('Press', $early['steps'][1]['title']);
-        self::assertSame(2, Artisan::call('ember:join', ['file' => $this->demo(), '--school' => 'none']));
+        self::assertSame(2, Artisan::call('ember:join', ['file' => $this->demo(), '--timing' => 'none']));
         $log = $this->printed('ember:rehearse', 0, ['--seed' => 3]);
         self::assertSame($log, $this->printed('ember:rehearse', 0, ['--seed' => 3]));
         self::assertStringContainsString('Every control works.', $log);

@@ -5,11 +5,13 @@ import BesideBox from './BesideBox.vue';
 import CableTable from './CableTable.vue';
 import FixtureTable from './FixtureTable.vue';
 import JobFrame from '@/ui/JobFrame.vue';
+import TermMark from '@/ui/TermMark.vue';
 import LimitsBox from './LimitsBox.vue';
 import ProposalBox from './ProposalBox.vue';
 import SceneBox from './SceneBox.vue';
 import SplitBox from './SplitBox.vue';
 import SupplyTable from './SupplyTable.vue';
+import { term } from '@/lib/glossary';
 import { provideScreen, type Payload } from '@/lib/screen';
 import LightKey from './LightKey.vue';
 import Ribbon from './Ribbon.vue';
@@ -55,6 +57,7 @@ const views: { id: Shown; name: string; key: string }[] = [
 const pattern = (run: string | undefined, at: 'ends' | 'middle') =>
     void change({ kind: 'FeedPattern', run, pattern: at });
 
+const injection = term('power injection')!;
 const limits = ref(false);
 /** The run that a proposal is shown for. */
 const proposed = ref('');
@@ -207,6 +210,7 @@ const things = computed(() => [
                 <button type="button" class="quiet" @click="pattern(run.id, 'middle')">
                     Feed the middle <kbd>M</kbd>
                 </button>
+                <span class="self-center"><TermMark :term="injection" /></span>
                 <button type="button" class="quiet" @click="proposed = run.id">
                     Propose the cheapest <kbd>P</kbd>
                 </button>
