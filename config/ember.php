@@ -8,7 +8,7 @@ return [
     'demo_jobs' => env('EMBER_DEMO_JOBS', database_path('demo')),
     // Where the crew works: its days and hours are those on the paper and in the plan of work.
     'timezone' => env('EMBER_TIMEZONE', 'UTC'),
-    // Megabytes of results that are kept so that they need not be worked out again.
+    // Megabytes of results that are kept so that they need not be calculated again.
     'results_megabytes' => (int) env('EMBER_RESULTS_MB', 64),
     // Honoured in tests only: the moment at which the application believes it began, and when that was.
     'now' => env('EMBER_NOW'),

@@ -1,6 +1,6 @@
 <?php
 
-// Only what differs from the package's own settings: a page lies in its stage's folder, which a test of ours looks up.
+// Only what differs from the package's own settings: a page is in its stage's folder, which a test of ours looks up.
 return [
     'testing' => [
         'ensure_pages_exist' => false,

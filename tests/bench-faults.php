@@ -70,7 +70,7 @@ printf(
     ),
 );
 
-// One and two faults at once, on seeds of their own: 500 cases.
+// One and two faults at the same time, on seeds of their own: 500 cases.
 $told = array_fill_keys(['cases', 'right', 'confident', 'wrong', 'several'], 0);
 $islands = [];
 foreach (['observatory', 'narrowboat', 'hide'] as $job) {

@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-// bin/fuzz: the whole application in this process, on a database of its own with the demo jobs and those of another crew.
+// bin/fuzz: the entire application in this process, on its own database with the demo jobs and those of another crew.
 
 use App\History\Revisions;
 use App\Models\Crew;

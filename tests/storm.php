@@ -3,7 +3,7 @@
 declare(strict_types=1);
 
 // One of the writers of WritesTest: storm.php WRITER TIMES PART PARTS makes the given number of requests of every kind in its part of all writing
-// kinds, through the whole application, in one database with the others. Prints their number; a refused request ends it with 1. A conflict with
+// kinds, through the entire application, in one database with the others. Prints their number; a refused request ends it with 1. A conflict with
 // another writer (409) is by design, and repeated.
 
 use App\Models\Job;

@@ -30,7 +30,7 @@ final readonly class Backup
         $part = "{$path}.part";
         try {
             @unlink($copy);
-            // One state of the whole database, the person who writes meanwhile.
+            // One state of the entire database, the person who writes meanwhile.
             DB::statement('vacuum into ?', [$copy]);
             $manifest = DatabaseFile::open($copy, static function (DatabaseFile $file) use ($copy): Manifest {
                 $file->check();

@@ -10,7 +10,7 @@ use Throwable;
 
 /**
  * A connection whose transactions take the database's write lock as they begin, so that what they read first still holds
- * when they write. One that reads first and wants the lock later is refused at once when another wrote meanwhile, however
+ * when they write. One that reads first and wants the lock later is refused immediately when another wrote meanwhile, however
  * long it would wait ("database is locked").
  */
 final class LockFirst extends SQLiteConnection

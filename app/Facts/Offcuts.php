@@ -11,7 +11,7 @@ use EmberDusk\Parts\Offcut as InVan;
 use EmberDusk\Parts\StockCut;
 use Illuminate\Database\Eloquent\Builder;
 
-/** Offcuts in a crew's van as a job sees them: not what another job has packed, nor what it leaves over itself. */
+/** Offcuts in a crew's van available to a job: without those packed for other jobs and those from this one. */
 final readonly class Offcuts
 {
     /** @return list<InVan> */
@@ -64,7 +64,7 @@ final readonly class Offcuts
         }
     }
 
-    /** Puts what a cut list leaves over into the van, in place of what this job put there before. */
+    /** Adds the offcuts of a cut list to the van, replacing earlier ones of this job. */
     public static function leave(Job $job, StockCut $cut): void
     {
         Offcut::query()->where('left_by', $job->id)->where('kit', $cut->kit)->whereNull('kept_for')->delete();

@@ -48,7 +48,7 @@ final readonly class Ticks
     {
         $others = Job::query()->where('crew_id', $job->crew_id)->whereKeyNot($job->id)->select('id');
         $timed = [];
-        // A test is part of a step: only whole steps are held against the table.
+        // A test is part of a step: only full steps are held against the table.
         foreach (self::standing(Tick::query()->whereIn('job_id', $others)->where('step', 'not like', '%/%')) as $tick) {
             $timed[] = ['kind' => $tick->kind, 'table' => $tick->table_minutes, 'taken' => $tick->minutes];
         }

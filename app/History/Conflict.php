@@ -6,7 +6,7 @@ namespace App\History;
 
 use RuntimeException;
 
-/** Somebody else changed the same thing meanwhile; both changes in words. */
+/** Someone else changed the same thing meanwhile; both changes in words. */
 final class Conflict extends RuntimeException
 {
     /**

@@ -81,7 +81,7 @@ final readonly class Revisions
         });
     }
 
-    /** The plan that a change would make of the newest one. */
+    /** The newest plan with a change applied. */
     public function preview(Job $job, Shelves $shelf, Plan $plan, mixed $payload): Plan
     {
         return $this->applied(Catalogue::read((array) $payload, $shelf), $plan);
@@ -93,7 +93,7 @@ final readonly class Revisions
      * @param  'undo'|'redo'  $kind
      *
      * @throws Refusal when there is nothing to take back
-     * @throws Conflict when somebody else has touched the same since
+     * @throws Conflict when another person has touched the same since
      */
     public function restore(Job $job, User $user, string $kind): Revision
     {

@@ -24,7 +24,7 @@ final class Propose implements ShouldQueue
 
     public int $timeout = 300;
 
-    /** Seconds between looks at the stop flag, and those after which it ends by itself. */
+    /** Seconds between looks at the stop flag, and those after which it ends automatically. */
     private const LOOK = 0.2;
 
     private const PATIENCE = 90.0;

@@ -81,7 +81,7 @@ final readonly class Runs
         });
     }
 
-    /** Simulated hands take their seconds at once: the clock of a rehearsal is set to when they are through. */
+    /** Simulated hands take their seconds immediately: the clock of a rehearsal is set to when they are through. */
     private function pastHands(JoinRun $run, LiveRun $live, float $now): float
     {
         $log = $live->log();

@@ -17,7 +17,7 @@ use Illuminate\Database\Eloquent\Builder;
 /** Jobs of a crew that use a shelf entry, and, for one of them, the changes from the current entry. */
 final readonly class ShelfUses
 {
-    /** Number of jobs listed at once. */
+    /** Number of jobs in a list. */
     private const MOST = 50;
 
     public function __construct(private JobLoader $loader) {}

@@ -7,7 +7,7 @@ namespace App\Models;
 use Illuminate\Database\Eloquent\Model;
 
 /**
- * Something that joining needs first and that is there: ticked.
+ * Something that joining needs first and that exists: ticked.
  *
  * @property int $job_id
  * @property string $key as in the core's needs

@@ -8,7 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Support\Carbon;
 
 /**
- * A photo of a place, made small and without what the camera wrote into it. A fact: never undone.
+ * A photo of a place, shrunk and without camera metadata. A fact: never undone.
  *
  * @property int $id
  * @property int $job_id

@@ -19,7 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string $state waiting, running, done or failed
  * @property int $solved layouts so far
  * @property string $about what is being planned
- * @property bool $stop whether somebody asked to end it
+ * @property bool $stop whether someone asked to end it
  * @property string|null $answer JSON as in app/Screens/Wire/wire.json, $defs/proposal; of a failed one the message
  * @property Carbon $updated_at
  * @property-read Job $job

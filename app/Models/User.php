@@ -14,7 +14,7 @@ use LogicException;
  * @property int $crew_id
  * @property string $name
  * @property string $email
- * @property Carbon|null $closed_at since when they have left; nobody is ever deleted, so that what they did keeps their name
+ * @property Carbon|null $closed_at since when they have left; no one is ever deleted, so that what they did keeps their name
  * @property-read Crew $crew
  */
 final class User extends Authenticatable

@@ -14,7 +14,7 @@ use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\URL;
 use Illuminate\Support\Str;
 
-/** Links for clients, each with a random secret of its own: they expire by themselves, and can be revoked before. */
+/** Links for clients, each with its own random secret: they expire by themselves, and can be revoked before. */
 final readonly class ClientLinks
 {
     /** Days for which a link is good. */

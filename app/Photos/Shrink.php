@@ -58,7 +58,7 @@ final readonly class Shrink
         $small = imagecreatetruecolor($width, $height);
         imagefill($small, 0, 0, (int) imagecolorallocate($small, 255, 255, 255));
         imagecopyresampled($small, $image, 0, 0, 0, 0, $width, $height, imagesx($image), imagesy($image));
-        // Turned when it is small: two large ones at once would be too much.
+        // Turned when it is small: two large ones together would be too much.
         unset($image);
         $small = self::upright($small, $jpeg ? $bytes : '');
         ob_start();

@@ -16,7 +16,7 @@ use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 
-/** Results of a plan's runs, kept by their island's fingerprint across requests: an edit solves only what it touched. */
+/** Results of a plan's runs, cached by their island's fingerprint across requests: an edit solves only the changed islands. */
 final readonly class ResultCache
 {
     public function __construct(private ResultStore $cache) {}

@@ -7,7 +7,7 @@ namespace App\Screens;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Figure;
 
-/** One stage of a job: what it is called, what its screen is sent, how far it is. A stage is a folder and a line in {@see Stages}. */
+/** One stage of a job: its name, the data of its screen, its state. A stage is a folder and a line in {@see Stages}. */
 interface Stage
 {
     /** As in addresses and in the places of findings. */
@@ -18,7 +18,7 @@ interface Stage
 
     public function name(): string;
 
-    /** The page that shows it; null where a controller of its own does. */
+    /** The page that shows it; null where its own controller does. */
     public function page(): ?string;
 
     /** @return array<string, mixed>|null data of its screen; null if it has only ledger and open points */

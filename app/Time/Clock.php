@@ -45,7 +45,7 @@ final readonly class Clock
     }
 
     /**
-     * Shifts the time of the whole application; for tests only. An offset: time goes on from there, by the same offset in every process.
+     * Shifts the time of the entire application; for tests only. An offset: time goes on from there, by the same offset in every process.
      *
      * @param  string  $now  ISO 8601
      * @param  float  $since  seconds since 1970 at which it was that moment

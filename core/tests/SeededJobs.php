@@ -12,7 +12,7 @@ use Random\Randomizer;
 
 /**
  * Jobs by seed, with something of everything: all kinds of strip and pixels, batteries and converters, fixtures and
- * modules, scenes, zones, halves, shared kit, legs that lie there already. They are no good jobs, and need not be.
+ * modules, scenes, zones, halves, shared kit, legs that are there already. They are no good jobs, and need not be.
  */
 final class SeededJobs
 {

@@ -50,7 +50,7 @@ return new class extends Migration {
     }
 
     /**
-     * Facts are told once an entry is kept again; until then a search finds it by name and kind.
+     * Facts is reported once an entry is kept again; until then a search finds it by name and kind.
      *
      * @param  array<string, mixed>  $document
      * @return array<string, string>

@@ -31,7 +31,7 @@ return new class extends Migration {
         }
         Schema::drop('visits');
 
-        // Each press on a tick is a fact of its own, with a name that the phone gave it: one that comes twice is one.
+        // Each press on a tick is its own fact, with a name that the phone gave it: one that comes twice is one.
         Schema::rename('ticks', 'old_ticks');
         Schema::create('ticks', function (Blueprint $table): void {
             $table->id();
@@ -65,7 +65,7 @@ return new class extends Migration {
         }
         Schema::drop('old_ticks');
 
-        // What is left over of reels and lengths and lies in the van.
+        // What is left over of reels and lengths and is in the van.
         Schema::create('offcuts', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('crew_id')->constrained()->cascadeOnDelete();

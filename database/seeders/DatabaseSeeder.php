@@ -30,7 +30,7 @@ final class DatabaseSeeder extends Seeder
     /** Days from today until the crew comes, and for how many days (0: as many as it takes), by job file. */
     private const VISITS = ['job-narrowboat' => [[9, 1], [23, 0]], 'job-hide' => [[3, 0]]];
 
-    /** Visits lie around the day on which the demo is begun. */
+    /** Visits are around the day on which the demo is begun. */
     private function arrange(Job $job, string $file): void
     {
         if (!isset(self::VISITS[$file]) || config('ember.demo_jobs') !== database_path('demo')) {

@@ -22,7 +22,7 @@ createInertiaApp({
         return (await page()).default;
     },
     setup({ el, App, props, plugin }) {
-        // The page was on its way for up to as long as it took to come.
+        // The page was in progress for up to as long as it took to come.
         const now = Number(props.initialPage.props.now);
         const [way] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
         // One that the browser brought back may be hours old.

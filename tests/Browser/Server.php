@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use PDO;
 use Symfony\Component\Process\Process;
 
-/** The application on a free port with a database of its own, in demo mode with the demo jobs. */
+/** The application on a free port with its own database, in demo mode with the demo jobs. */
 final class Server
 {
     /** Minutes: sessions are files, whose age the file system takes from its own clock, not from EMBER_NOW. */
@@ -82,7 +82,7 @@ final class Server
             null,
             null,
         );
-        // Nobody reads what the server prints; a full pipe would stop it.
+        // No one reads what the server prints; a full pipe would stop it.
         $process->disableOutput();
         $process->start();
         $worker = new Process(['php', 'artisan', 'queue:work', '--sleep=0.1', '--quiet'], $root, $env, null, null);
@@ -101,7 +101,7 @@ final class Server
 
     public function stop(): void
     {
-        // The server's workers are its children: the whole group ends.
+        // The server's workers are its children: the entire group ends.
         posix_kill(-(int) $this->process->getPid(), SIGTERM);
         $this->process->stop(2);
         $this->worker->stop(2, SIGKILL);

@@ -95,7 +95,7 @@ final class StepsTest extends BrowserTestCase
             "const f = document.querySelector('[data-step=tidy-lecture] form'); f.day.value = '{$after}'; f.time.value = '09:00'; f.requestSubmit()",
         );
         $this->see('everything is done');
-        $this->click(fn() => $this->button('Keep it there'));
+        $this->click(fn() => $this->button('Move here'));
         $this->see('moved here');
         self::assertSame(
             390,

@@ -7,7 +7,7 @@ namespace Tests\Feature;
 use PHPUnit\Framework\TestCase;
 use Symfony\Component\Process\Process;
 
-/** Several processes write to one database file at once: every acknowledged change is there, numbered without gap or double. */
+/** Several processes write to one database file immediately: every acknowledged change is there, numbered without gap or double. */
 final class ConcurrencyTest extends TestCase
 {
     private const WORKERS = 3;

@@ -27,7 +27,7 @@ final class DangersTest extends TestCase
         return [$code, $said];
     }
 
-    /** 12 W behind 3 ohm from 12 V fold (E² / 4 R = P); a run on a supply of its own is not touched by that. */
+    /** 12 W behind 3 ohm from 12 V fold (E² / 4 R = P); a run on its own supply is not touched by that. */
     public function test_reports_volts_of_other_islands_after_a_collapse(): void
     {
         $circuit = Circuits::in("start\n2 r1\ndry")

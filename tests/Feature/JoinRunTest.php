@@ -159,7 +159,7 @@ final class JoinRunTest extends TestCase
         self::assertEqualsWithDelta([10.0, 20.0, 30.0], $rows->pluck('at')->all(), 0.01, 'nothing lies in the future');
     }
 
-    /** Two hundred things a minute, from two devices at once, half of them sent twice. */
+    /** Two hundred things a minute, from two devices at the same time, half of them sent twice. */
     public function test_two_hundred_things_a_minute_are_kept_without_loss(): void
     {
         $url = "/jobs/{$this->job->id}/join/{$this->run}";

@@ -241,7 +241,7 @@ final class ManyJobsTest extends TestCase
         $store = new FileStore(new Filesystem(), $home);
         $cache = new ResultStore(new Repository($store), 200_000);
         for ($n = 0; $n < 60; $n++) {
-            // Not through the cache: one in a hundred of its writes looks at the size by itself.
+            // Not through the cache: one in a hundred of its writes looks at the size automatically.
             $store->put("one.{$n}", str_repeat((string) ($n % 10), 10_000), 3600);
             touch($store->path("one.{$n}"), 1_700_000_000 + $n);
         }

@@ -72,7 +72,7 @@ final class SurveyTest extends TestCase
         self::assertSame([800, 1600], [$small->width, $small->height]);
         self::assertStringNotContainsString('secret place', $small->jpeg);
         self::assertStringNotContainsString('Exif', $small->jpeg);
-        // Held a quarter turn to the left, its top lies to the right of what the sensor saw as up.
+        // Held a quarter turn to the left, its top is to the right of what the sensor saw as up.
         $image = imagecreatefromstring($small->jpeg);
         self::assertNotFalse($image);
         self::assertGreaterThan(200, (imagecolorat($image, 700, 800) >> 16) & 255, 'red is at the right');

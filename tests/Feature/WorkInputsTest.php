@@ -97,7 +97,7 @@ final class WorkInputsTest extends TestCase
                 }
             }
         }
-        // Whatever was taken in, all screens still open.
+        // Whatever was imported, all screens still open.
         foreach (['parts', 'build'] as $stage) {
             $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage={$stage}"));
         }

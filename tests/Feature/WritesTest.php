@@ -24,7 +24,7 @@ final class WritesTest extends TestCase
 
     private const WORKERS = 8;
 
-    /** A third of the kinds goes together: all at once take more of the processor than one test may. */
+    /** A third of the kinds goes together: all at the same time take more of the processor than one test may. */
     private const PARTS = 3;
 
     protected function jobFile(): string

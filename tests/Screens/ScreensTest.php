@@ -269,7 +269,7 @@ final class ScreensTest extends TestCase
         self::assertFalse($gauge('supply-24-150')?->toArray()['enough']);
         self::assertTrue($gauge('supply-24-240')?->toArray()['enough']);
         self::assertEqualsWithDelta(25.0, $gauge('controller-zigbee-2')->offers ?? 0, 1e-9);
-        // The 10 A supply keeps up 15 A; 1.5 mm² may carry 16 A.
+        // The 10 A supply keeps up 15 A; 1.5 mm² is rated for 16 A.
         self::assertSame('16.0 A for 15.0 A in overload', $gauge('cable-3x15')?->toArray()['text']);
         self::assertNull($gauge('hub-zigbee'));
     }
@@ -311,7 +311,7 @@ final class ScreensTest extends TestCase
         self::assertStringContainsString('does not state that the installation complies', $sheet['caution']);
     }
 
-    /** A page lies in its stage's folder, and is named once. */
+    /** A page is in its stage's folder, and is named once. */
     public function test_every_stage_has_its_page(): void
     {
         $pages = array_map(

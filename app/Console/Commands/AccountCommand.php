@@ -66,7 +66,7 @@ final class AccountCommand extends Command
         return 0;
     }
 
-    /** Nobody is deleted: what they did keeps their name. Whatever page they have open ends at its next request. */
+    /** No one is deleted: what they did keeps their name. Whatever page they have open ends at its next request. */
     private function closed(string $email, ?CarbonImmutable $at): int
     {
         $user = User::query()->where('email', $email)->first();

@@ -90,7 +90,7 @@ final class BenchCommand extends Command
     }
 
     /**
-     * Each run with the island that it hangs in; one of few runs is looked at once.
+     * Each run with the island that it hangs in; one of few runs is looked immediately.
      *
      * @return iterable<array{Island, Predictions}>
      */

@@ -101,7 +101,7 @@ final class SolveCommand extends Command
         return $nodes;
     }
 
-    /** @return array<string, mixed> code, severity, place, title, text: what a script looks for; the rest as the screens have it */
+    /** @return array<string, mixed> code, severity, place, title, text for scripts; the rest as on the screens */
     private static function finding(Finding $finding): array
     {
         return $finding->toArray() + [

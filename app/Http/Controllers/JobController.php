@@ -70,7 +70,7 @@ final readonly class JobController
         return self::shelve($job, null);
     }
 
-    /** Deletes a job for good, with its history, photos and ticks; archived jobs only, confirmed by name. */
+    /** Deletes a job permanently, with its history, photos and ticks; archived jobs only, confirmed by name. */
     public function destroy(DeleteJobRequest $request, Job $job): JsonResponse
     {
         if ($job->archived_at === null) {

@@ -10,7 +10,7 @@ use App\Screens\Scenes\SpokenPicture;
 use EmberDusk\Control\Assistants;
 use Illuminate\Http\JsonResponse;
 
-/** Somebody speaks to the assistants of a job, as simulated devices. */
+/** Someone speaks to the assistants of a job, as simulated devices. */
 final readonly class SayController
 {
     public function __invoke(SayRequest $request, Job $job): JsonResponse

@@ -28,7 +28,7 @@ use Illuminate\Support\Str;
 use Inertia\Inertia;
 use Inertia\Response as Page;
 
-/** A crew's kit shelf: searched, changed by form, taken in and given out as JSON and CSV. */
+/** A crew's kit shelf: searched, changed by form, imported and given out as JSON and CSV. */
 final readonly class ShelfController
 {
     private const PAGE = 60;

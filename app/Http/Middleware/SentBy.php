@@ -11,8 +11,8 @@ use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Refuses what a device sends for one person while another is signed in there: work that waited for a signal belongs to the person who did it.
- * Asked before anything else, so that a job of another crew is not taken for one that is gone.
+ * Refuses requests for one person while another is signed in on the device: work that waited for a signal belongs to its author. Checked first, so
+ * that a job of another crew is not reported as missing.
  */
 final class SentBy
 {

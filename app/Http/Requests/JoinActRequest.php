@@ -8,10 +8,10 @@ use App\Joining\GivenAct;
 use EmberDusk\Formats\Fields;
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Actions or answers of a run, in order: one, or all that waited for a signal. */
+/** Actions or answers of a run, in order: one, or all unsent ones. */
 final class JoinActRequest extends FormRequest
 {
-    /** Acts that are taken at once; a device sends the rest afterwards. */
+    /** Acts that are taken immediately; a device sends the rest afterwards. */
     public const MOST = 200;
 
     /** @return array<string, list<mixed>> */

@@ -6,7 +6,7 @@ namespace App\Http\Requests;
 
 use Illuminate\Foundation\Http\FormRequest;
 
-/** Offcuts that lie in the van already. */
+/** Offcuts that are in the van already. */
 final class NewOffcutRequest extends FormRequest
 {
     use NamesKit;

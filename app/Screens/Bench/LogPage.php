@@ -77,7 +77,7 @@ final readonly class LogPage
         return 'Struck out by ' . self::text($row['struck_by']) . ", {$at}: " . self::text($row['struck_for']);
     }
 
-    /** The number of the visit that a day lies in; 0 outside. */
+    /** The number of the visit that a day is in; 0 outside. */
     private static function visit(Arrangement $arrangement, string $day): int
     {
         $number = 0;

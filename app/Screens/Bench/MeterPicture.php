@@ -332,7 +332,7 @@ final readonly class MeterPicture
         );
     }
 
-    /** @return array{now: string, was: string} against what the shelf or the plan says */
+    /** @return array{now: string, was: string} compared with the shelf or the plan */
     private static function percent(Range $factor, float $tolerance): array
     {
         return [

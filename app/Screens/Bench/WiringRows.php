@@ -41,7 +41,7 @@ final readonly class WiringRows
                         'length' => $p->marks->length(),
                         'pieces' => array_map(static fn(int $g): float => $g * $p->marks->pitch, $p->marks->groups),
                     ],
-                    // The run that is looked at stands on top.
+                    // The run that is looked at is on top.
                     array_intersect_key($island->parts, [$run->id => true]) + $island->parts,
                 ),
             ),

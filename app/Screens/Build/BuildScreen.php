@@ -188,7 +188,7 @@ final readonly class BuildScreen
         }
 
         return new Figure(
-            label: 'Longest way',
+            label: 'Critical path',
             value: $remaining->timetable->path->length / 60,
             unit: 'h',
             decimals: 1,

@@ -124,7 +124,7 @@ final readonly class Papers
 
     /**
      * @param  list<Step>  $steps
-     * @return list<array{name: string, state: string}> what the steps need, with how far it is
+     * @return list<array{name: string, state: string}> parts of the steps, with their state
      */
     private static function parts(JobState $state, array $steps): array
     {

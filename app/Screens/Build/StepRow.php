@@ -12,7 +12,7 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\Range;
 
-/** A step with its reasons, how long it takes with the working of that, and what it took. */
+/** A step with its reasons, its duration with the working, and its actual minutes. */
 final readonly class StepRow
 {
     /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildStep */

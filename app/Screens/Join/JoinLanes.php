@@ -37,7 +37,7 @@ final readonly class JoinLanes
                 'marks' => self::marks($run, $id),
             ];
         }
-        // Hubs first: their searches are what the others wait for.
+        // Hubs first: the others wait for their searches.
         usort($lanes, static fn(array $a, array $b): int => self::rank($run, $a['id']) <=> self::rank($run, $b['id']));
 
         return $lanes;

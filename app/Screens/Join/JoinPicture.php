@@ -26,7 +26,7 @@ use EmberDusk\Plan\Plan;
 /** A live run as the screen shows it: step, lanes, the drawn kit, the apps' lists, causes, the log. Times in run seconds. */
 final readonly class JoinPicture
 {
-    /** Causes that are shown at once. */
+    /** Causes that are shown immediately. */
     private const CAUSES = 4;
 
     /** Share of belief below which a cause is not shown. */
@@ -65,7 +65,7 @@ final readonly class JoinPicture
         ];
     }
 
-    /** When something shows or closes by itself next, in run seconds; null when nothing will. */
+    /** When something shows or closes automatically next, in run seconds; null when nothing will. */
     public static function nextAt(LiveRun $run, float $now): ?float
     {
         $closes = $run->next($now)->window[1] ?? null;

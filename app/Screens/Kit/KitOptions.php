@@ -90,7 +90,7 @@ final readonly class KitOptions
             $said[$finding->code . $finding->title] = true;
         }
         $now = self::slot($plan, $run, $snapshot->entry);
-        // The run without its strip is what a strip is compared with; other kit that is there has no such plan.
+        // The run without its strip is the base for comparing strips; other existing kit has no such plan.
         $there = $now === $snapshot->entry->id() && !($snapshot->entry instanceof Strip);
         $new = array_filter(
             self::findings(ChooseKit::of($run->id, $snapshot)->apply($plan), $run),

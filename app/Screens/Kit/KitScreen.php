@@ -15,7 +15,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
-/** The chain of kit of every run; of the one in hand also what the shelf has for each place in it, with problems with it here. */
+/** The chain of kit of every run; for the selected one also the shelf entries for each place, with their problems. */
 final readonly class KitScreen
 {
     /** @return array<string, mixed> */
@@ -222,7 +222,7 @@ final readonly class KitScreen
         ];
     }
 
-    /** @return list<array{with: string, text: string}> units of other runs that this one could depend on, or a unit of its own when it shares one */
+    /** @return list<array{with: string, text: string}> units of other runs that this one could depend on, or its own unit when it shares one */
     private static function share(JobState $state, Run $run, string $slot): array
     {
         $of = static fn(Run $r): ?string => match ($slot) {

@@ -17,7 +17,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
-/** Reels and stock lengths with the cuts in them; the list beside, each line with what it is for and how far it is. */
+/** Reels and stock lengths with the cuts in them; beside them the list, each line with its purpose and state. */
 final readonly class PartsScreen
 {
     /** Materials with waste figures in the ledger. */
@@ -167,7 +167,7 @@ final readonly class PartsScreen
         );
     }
 
-    /** Number to buy: the length to cut, minus offcuts, over one length, plus the loss from whole lengths and pieces. */
+    /** Number to buy: the length to cut, minus offcuts, over one length, plus the loss from full lengths and pieces. */
     private static function bought(JobState $state, StockCut $cut): Figure
     {
         $terms = $state->plan->terms;

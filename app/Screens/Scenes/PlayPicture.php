@@ -17,7 +17,7 @@ use EmberDusk\Plan\ShowStep;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Plan\Tuning;
 
-/** Shows, what starts by itself and which of two wins, the day's times, and what each light does when its power returns. */
+/** Shows, what starts automatically and which of two wins, the day's times, and what each light does when its power returns. */
 final readonly class PlayPicture
 {
     /** @return list<array<string, mixed>> as in app/Screens/Scenes/scenes.json, $defs/showPicture */

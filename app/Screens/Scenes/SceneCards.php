@@ -160,7 +160,7 @@ final readonly class SceneCards
         $colours = [];
         for ($n = 0; $n < $count; $n++) {
             $group = (int) round(($n * (count($seen) - 1)) / max(1, $count - 1));
-            // Pixels are solved at their volts; their light is that times what the scene asks of them.
+            // Pixels are solved at their volts; their light is that times the scene's duty.
             $pixels = !$strip->switched();
             $light = $result->light[$group] * ($pixels ? max([0.0, ...$duties]) : 1.0);
             $colour = $pixels ? $mixing?->seen($duties) : $seen[$group];

@@ -8,7 +8,7 @@ use App\Screens\Stage;
 use App\Screens\Wire\WireScreen;
 use EmberDusk\Job\JobState;
 
-/** Which light answers to what, what it is called, and the scenes. Without it a job may be handed over. */
+/** The control matrix, names, and the scenes. A job may be handed over without it. */
 final readonly class ScenesStage implements Stage
 {
     public const KEY = 'scenes';

@@ -58,7 +58,7 @@ final readonly class WireScreen
         ];
     }
 
-    /** @return list<array{id: string, name: string, label: string}> what the shelf has of a kind */
+    /** @return list<array{id: string, name: string, label: string}> shelf entries of a kind */
     private static function options(JobState $state, string $kind): array
     {
         return array_map(
@@ -85,7 +85,7 @@ final readonly class WireScreen
         return $figures;
     }
 
-    /** @return array<string, Figure> by what it tells */
+    /** @return array<string, Figure> by label */
     private static function figures(JobState $state, Run $run): array
     {
         $strip = $state->plan->strip($run->strip);

@@ -7,7 +7,7 @@ namespace App\Screens\Wire;
 use App\Screens\Stage;
 use EmberDusk\Job\JobState;
 
-/** Feeds, cables, supplies and what they make of the light. */
+/** Feeds, cables, supplies and the resulting light. */
 final readonly class WireStage implements Stage
 {
     public function key(): string

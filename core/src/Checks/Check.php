@@ -9,7 +9,7 @@ use EmberDusk\Values\Finding;
 /** One rule of the trade, or several on one subject, applied to a job as far as it is planned and solved. */
 interface Check
 {
-    /** @return list<Rule> what it says: one for each code of its findings */
+    /** @return list<Rule> one for each code of its findings */
     public function rules(): array;
 
     /** @return list<Finding> */

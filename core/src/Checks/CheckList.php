@@ -31,7 +31,7 @@ final readonly class CheckList
     ];
 
     /**
-     * Rules about what the job has, with how often each still stops or warns, or is open.
+     * Rules with their counts of stops, warnings and open points in the job.
      *
      * @param  list<Finding>  $findings
      * @return list<array{subject: string, rules: list<array{says: string, source: string, found: int, open: int}>}>

@@ -68,7 +68,7 @@ use EmberDusk\Values\Fix;
 /** All checks, and what they are made of; adding one is a class and a line here. */
 final readonly class Registry
 {
-    /** @return list<Check> of kit and circuit: what the planner and the options ask too */
+    /** @return list<Check> of kit and circuit: also used by planner and options */
     public static function circuit(): array
     {
         return [

@@ -15,7 +15,7 @@ final readonly class Rule
     public const OWN = 'the job itself';
 
     /**
-     * @param  string  $subject  what it judges: run, supply, controller, cable, joint, fixture, module, item, place, part, step, test, job
+     * @param  string  $subject subject: run, supply, controller, cable, joint, fixture, module, item, place, part, step, test, job
      * @param  string  $says  in words, with its limit
      * @param  string  $binds  which of the planner's limits it is, also where it only warns; empty where the planner decides nothing of it
      */

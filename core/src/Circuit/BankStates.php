@@ -10,8 +10,8 @@ use EmberDusk\Values\Input;
 use EmberDusk\Values\Refusal;
 
 /**
- * A bank empty, at rest and on charge side by side: its volts, what it gives with everything full, the darkest light on it;
- * how long it lasts, lit and standing by. What depends on converters keeps its light, and draws more the emptier it is.
+ * A bank empty, at rest and on charge side by side: its volts, its output at full light, the darkest light on it; its run time, lit and on standby.
+ * Loads on converters keep their light, and draw more as it empties.
  */
 final readonly class BankStates
 {

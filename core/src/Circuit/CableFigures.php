@@ -114,7 +114,7 @@ final readonly class CableFigures
         );
     }
 
-    /** Metres of cable in the whole job. */
+    /** Metres of cable in the entire job. */
     public static function copper(Plan $plan): Figure
     {
         $inputs = [];

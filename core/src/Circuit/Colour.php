@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 /**
- * Mixes the light of channels and says how far a mix lies from another: CIE 1931 tristimulus values, CIE 1976 u'v'.
+ * Mixes the light of channels and says how far a mix is from another: CIE 1931 tristimulus values, CIE 1976 u'v'.
  *
  * A channel's chromaticity is that of its colour on the shelf, #rrggbb read as sRGB (IEC 61966-2-1).
  */

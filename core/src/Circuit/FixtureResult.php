@@ -13,8 +13,8 @@ final readonly class FixtureResult
 
     /**
      * @param  array<string, CableResult>  $cables
-     * @param  array<string, SupplyResult>  $supplies  of the whole island
-     * @param  array<string, ControllerResult>  $controllers  of the whole island
+     * @param  array<string, SupplyResult>  $supplies  of the entire island
+     * @param  array<string, ControllerResult>  $controllers  of the entire island
      */
     public function __construct(
         public float $volts,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 /**
- * A run over the whole dimming period, from its phases: light and supply averaged over time, drop and amps of the worst phase, volts and rail amps
+ * A run over the entire dimming period, from its phases: light and supply averaged over time, drop and amps of the worst phase, volts and rail amps
  * of the first, when every commanded channel conducts.
  */
 final readonly class PhaseAverage

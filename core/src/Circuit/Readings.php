@@ -160,7 +160,7 @@ final readonly class Readings
         return $cables;
     }
 
-    /** @return non-empty-list<float> through the controller's channels; what the supply gives where there is none */
+    /** @return non-empty-list<float> through the controller's channels; the supply's output without one */
     private static function channelAmps(Run $run, Network $network, Solution $solution): array
     {
         $amps = [];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-/** A resistance between two nodes; the part says what it belongs to: a cable's core, a controller's path. */
+/** A resistance between two nodes, with its part: a cable's core, a controller's path. */
 final readonly class Resistor
 {
     public function __construct(

@@ -26,7 +26,7 @@ final readonly class RunFigures
     public const SOLVED = 'Volts and amps from the solved circuit: every channel that is commanded on, nominal rails and supply.';
 
     /**
-     * Nominal load: what the strip's label says, before any drop.
+     * Nominal load: the strip's label, before any drop.
      *
      * @param  float  $cap  share of it that a limit set in the controller leaves
      */

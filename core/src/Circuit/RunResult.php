@@ -22,10 +22,10 @@ final readonly class RunResult
      * @param  array{list<float>, list<float>}  $spread  light at poor and at rich conditions
      * @param  array<int, list<float>>  $channelLight  relative light by channel (from 0) and group
      * @param  array<int, float>  $nominal  amps of a group by channel (from 0)
-     * @param  array<string, SupplyResult>  $supplies  of the whole island
-     * @param  array<string, ControllerResult>  $controllers  of the whole island
+     * @param  array<string, SupplyResult>  $supplies  of the entire island
+     * @param  array<string, ControllerResult>  $controllers  of the entire island
      * @param  float|null  $peakAmps  of the supply in its fullest phase; null at full light, where it is steady
-     * @param  Balance  $balance  of the whole island
+     * @param  Balance  $balance  of the entire island
      * @param  float  $loadWatts  of this run's groups
      * @param  float  $railWatts  lost in this run's copper
      */

@@ -10,7 +10,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Copper;
 
-/** Lays strips into a network: pads that are cut or fed become nodes; between them lie stretches, between sections jumper leads. */
+/** Lays strips into a network: pads that are cut or fed become nodes; between them are stretches, between sections jumper leads. */
 final class StripWiring
 {
     /** @var array<string, array<int, array<int, int>>> nodes by run, pad and terminal; at a cut pad those of the zone after it */

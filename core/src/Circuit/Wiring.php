@@ -17,7 +17,7 @@ use EmberDusk\Plan\Plan;
  */
 final class Wiring
 {
-    /** @var array<string, array<int, int>> nodes by terminal: what a cable can begin at, supplies, controllers, splices */
+    /** @var array<string, array<int, int>> nodes by terminal of possible cable starts: supplies, controllers, splices */
     private array $outputs = [];
 
     /** @var array<string, array<int, int>> + and - of controllers and fixtures */
@@ -90,7 +90,7 @@ final class Wiring
     }
 
     /**
-     * A splice has as many nodes as what it depends on has terminals.
+     * A splice has as many nodes as its source has terminals.
      *
      * @param  array<string, LaidCable>  $cables
      */
@@ -195,7 +195,7 @@ final class Wiring
         }
     }
 
-    /** Each loads the end of what it copies; where its entry says that grounds are not apart, both supplies' minus are one. */
+    /** Each loads the end of its leader; unless its entry says that grounds are separate, both supplies' minus are one. */
     private function repeaters(Island $island): void
     {
         foreach ($this->plan->runs as $run) {

@@ -147,7 +147,7 @@ final readonly class Assistants
     /**
      * Reason why a light cannot follow the command, by its channels or the assistants; empty if it can.
      *
-     * @param  list<Ability>  $able  what the assistants that reach it can do to it
+     * @param  list<Ability>  $able abilities of the assistants for it
      */
     private static function cannot(CommandMeaning $heard, string $kind, array $able): string
     {

@@ -50,7 +50,7 @@ final readonly class BoardExtras
         return new self($rows, $starts, $cells);
     }
 
-    /** @return list<BoardRow> of pixel runs whose + is cut: each part is a light of its own in the board's app */
+    /** @return list<BoardRow> of pixel runs whose + is cut: each part is its own light in the board's app */
     private static function segments(Plan $plan, Roster $roster): array
     {
         $rows = [];

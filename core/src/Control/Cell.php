@@ -24,7 +24,7 @@ final readonly class Cell
      * @param  string  $state  one of the above
      * @param  int  $zone  from 1; 0 where there are none
      * @param  string  $why  where it cannot or clashes
-     * @param  string  $limited  what the light could do and this control cannot; empty where nothing is lacking
+     * @param  string  $limited missing functions of this control for the light; empty if none
      * @param  bool  $decided  by hand; else it follows from kit and place
      */
     public function __construct(

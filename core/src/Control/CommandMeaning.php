@@ -10,7 +10,7 @@ final readonly class CommandMeaning
     /**
      * @param  list<string>  $lights  that are meant
      * @param  float|null  $level  0 to 1
-     * @param  string  $colour  in words; empty: none was said
+     * @param  string  $colour as text; empty without a colour
      * @param  int|null  $kelvin  white temperature
      * @param  string  $scene  id; empty: none
      * @param  string  $trouble  why nothing can be done, and what to say instead; empty where it was understood

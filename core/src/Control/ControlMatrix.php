@@ -64,7 +64,7 @@ final readonly class ControlMatrix
             }
         }
 
-        // A phone that reaches nothing by itself is no way of control here.
+        // A phone that reaches nothing automatically is no way of control here.
         $controls = array_values(
             array_filter(
                 $controls,

@@ -28,7 +28,7 @@ final readonly class Mixing
     /** Mixes farther off than this in u'v' are reported: three times the visible step. */
     private const TOLD = 3 * Colour::STEP;
 
-    /** A channel is a white where its colour lies this near to that of a white of its temperature (u'v'). */
+    /** A channel is a white where its colour is this near to that of a white of its temperature (u'v'). */
     private const WHITISH = 0.03;
 
     /**
@@ -37,7 +37,7 @@ final readonly class Mixing
      */
     private function __construct(private array $channels, private bool $shared, private string $curve) {}
 
-    /** Of what a controller or a pixel run drives; null where nothing is known of its channels. */
+    /** For a controller or a pixel run; null if its channels are unknown. */
     public static function of(Plan $plan, string $light): ?self
     {
         $strip = self::strip($plan, $light);
@@ -90,7 +90,7 @@ final readonly class Mixing
         return $this->plain($level);
     }
 
-    /** @throws \EmberDusk\Values\Refusal where its temperature lies outside of what is calculated */
+    /** @throws \EmberDusk\Values\Refusal where its temperature is outside of what is calculated */
     public function white(float $level, float $kelvin): MixedLight
     {
         $whites = $this->whites();
@@ -197,7 +197,7 @@ final readonly class Mixing
     }
 
     /**
-     * White takes over of each colour what the scarcest of them gives to a white like it.
+     * White replaces the amount of each colour that the scarcest of them contributes to an equal white.
      *
      * @param  list<float>  $duties
      * @param  list<int>  $colours
@@ -225,7 +225,7 @@ final readonly class Mixing
     }
 
     /**
-     * The mix of these whites that lies nearest, as duties of all channels with the greatest at 1.
+     * The mix of these whites that is nearest, as duties of all channels with the greatest at 1.
      *
      * @param  non-empty-list<int>  $whites
      * @return list<float>

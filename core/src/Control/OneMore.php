@@ -98,7 +98,7 @@ final readonly class OneMore
         return [$best[0], $best[1]];
     }
 
-    /** Whether a node half way hears both. The floors between them lie on one side of it or the other. */
+    /** Whether a node half way hears both. The floors between them are on one side of it or the other. */
     private function between(string $one, string $other): bool
     {
         return PathLoss::spare($this->roster->metres($one, $other) / 2, $this->roster->floors($one, $other)) >=

@@ -79,7 +79,7 @@ final readonly class Presets
     {
         foreach (array_keys($scene->levels) as $light) {
             $unit = self::unit($plan, $roster, (string) $light);
-            // A controller stores scenes of its own light, a remote those of all its lights.
+            // A controller stores scenes of one light, a remote those of all its lights.
             if ($unit === null || ($unit->id !== $control && !$roster->wants($control, $unit->id))) {
                 return false;
             }
@@ -95,7 +95,7 @@ final readonly class Presets
         return $scene->levels !== [];
     }
 
-    /** The device that lights what a scene names: a controller, or the board of a pixel run. */
+    /** The device of a scene's light: a controller, or the board of a pixel run. */
     private static function unit(Plan $plan, Roster $roster, string $light): ?Unit
     {
         foreach ($roster->units as $unit) {

@@ -21,7 +21,7 @@ final readonly class Primaries
         }
     }
 
-    /** @return array{float, float, float} below 0 where the colour lies outside of them */
+    /** @return array{float, float, float} below 0 where the colour is outside of them */
     public function shares(Colour $wanted): array
     {
         return [

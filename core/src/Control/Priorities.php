@@ -8,7 +8,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Trigger;
 
 /**
- * Priority between triggers active at once, per light: the lower number wins; equal numbers conflict.
+ * Priority between triggers active immediately, per light: the lower number wins; equal numbers conflict.
  */
 final readonly class Priorities
 {

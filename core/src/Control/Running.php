@@ -31,7 +31,7 @@ final readonly class Running
 
     public function __construct(private Plan $plan, private Show $show, private int $seed = 1) {}
 
-    /** Seconds of one round; null where a round has no length of its own. */
+    /** Seconds of one round; null for a round without a fixed length. */
     public function round(): ?float
     {
         return match ($this->show->kind) {
@@ -43,7 +43,7 @@ final readonly class Running
         };
     }
 
-    /** Seconds until it ends by itself; null where it goes on and on. */
+    /** Seconds until it ends automatically; null where it goes on and on. */
     public function ends(): ?float
     {
         $round = $this->round();

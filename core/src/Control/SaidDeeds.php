@@ -153,7 +153,7 @@ final readonly class SaidDeeds
 
     /**
      * @param  list<string>  $words
-     * @return array{array{string, float|int|string}|null, int} kind and value of what a word asks for, and how many words that takes
+     * @return array{array{string, float|int|string}|null, int} kind and value of a word, and the number of words used
      */
     private static function deed(array $words, int $n): array
     {

@@ -8,10 +8,10 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Steps;
 
-/** The two prices of a plan: what the client is asked for, and what a choice in it moves. */
+/** The two prices of a plan: the quote, and the cost of a choice. */
 final readonly class Costing
 {
-    /** The quote: whole reels and bags, spares, every minute of Build, travel, the follow-up visit, mark-up, tax. */
+    /** The quote: full reels and bags, spares, every minute of Build, travel, the follow-up visit, mark-up, tax. */
     public static function price(Plan $plan, Basis $basis): Quote
     {
         $parts = PartsList::of($plan, $basis->shelf, $basis->offcuts);

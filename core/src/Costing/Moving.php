@@ -141,7 +141,7 @@ final class Moving
         return count($this->boxes);
     }
 
-    /** @return array<string, KitSnapshot> what a run depends on, by device */
+    /** @return array<string, KitSnapshot> the kit of a run, by device */
     private function hangsOn(Run $run): array
     {
         $units = [];

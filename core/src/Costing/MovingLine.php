@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Costing;
 
-/** One line of what a choice moves: a thing with its price, or work with its minutes. */
+/** One line of a choice's cost: a thing with its price, or work with its minutes. */
 final readonly class MovingLine
 {
     /**

@@ -35,7 +35,7 @@ final readonly class QuoteChange
      */
     public static function since(array $given, int $total, Quote $now, string $currency): self
     {
-        // Quotes that were given before tax had a line of its own.
+        // Quotes that were given before tax had its own line.
         $tax = $total - array_sum(array_column($given, 'cents'));
         if ($tax !== 0) {
             $given += ['tax' => ['what' => 'Tax', 'count' => '', 'cents' => $tax]];

@@ -55,7 +55,7 @@ final class Schema
         return self::$validator;
     }
 
-    /** Of several branches of a oneOf, the one that got furthest is what the writer meant. */
+    /** Of several branches of a oneOf, the one that got furthest is the intended one. */
     private static function deepest(ValidationError $error): ValidationError
     {
         $best = $error;

@@ -138,7 +138,7 @@ final readonly class HandoverFacts
     }
 
     /**
-     * @param  string  $role  of the control, as in Unit; empty for what starts by itself
+     * @param  string  $role  of the control, as in Unit; empty for what starts automatically
      * @param  string  $when  on which day and by whom it was tried, in words
      */
     private static function mark(Cell $cell, string $role, string $when): string
@@ -161,7 +161,7 @@ final readonly class HandoverFacts
             ($answers && $cell->limited !== '' ? ", {$cell->limited}" : '');
     }
 
-    /** @return list<string> shows, and what starts by itself */
+    /** @return list<string> shows, and what starts automatically */
     public static function plays(Plan $plan): array
     {
         $lines = array_map(

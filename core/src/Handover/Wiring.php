@@ -63,7 +63,7 @@ final class Wiring
         $this->strip($y);
     }
 
-    /** @return list<array{string, string}> ids and names from the bank or supply to what the feeds begin at */
+    /** @return list<array{string, string}> ids and names from the bank or supply to the start of the feeds */
     private function chain(): array
     {
         $supply = $this->run->supply;

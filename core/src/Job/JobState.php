@@ -35,7 +35,7 @@ final class JobState
      * @param  string  $today  YYYY-MM-DD
      * @param  string  $time  HH:MM of today; empty is before work
      * @param  array<string, Tick>  $ticks  steps and tests that are done
-     * @param  list<Offcut>  $offcuts  that lie in the van
+     * @param  list<Offcut>  $offcuts  that are in the van
      * @param  list<string>  $open  runs that are shown large
      * @param  string|null  $scene  that is looked at; null at everything full
      * @param  list<string>  $worked controls tested on site that worked, by control and light

@@ -34,7 +34,7 @@ enum Ability: string
      * Functions of a control for a light: all of the light's type, less those missing in its app; on, off and dimming only for other types. A phone
      * in direct control has all functions.
      *
-     * @param  Unit|null  $hub  that an assistant reads: what the hub cannot, the assistant cannot
+     * @param  Unit|null  $hub hub of an assistant: its abilities limit those of the assistant
      * @return list<self>
      */
     public static function between(Unit $control, Unit $light, ?Unit $hub = null): array

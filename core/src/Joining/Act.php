@@ -20,13 +20,13 @@ final readonly class Act
     /** A remote brought to something; the text is what, and the metres. */
     public const NEAR = 'near';
 
-    /** A key of the app of a device; the text is which, and what it is given. */
+    /** A key of the app of a device; the text is the key and its input. */
     public const TAP = 'tap';
 
     /** Something set at a device by hand. */
     public const SET = 'set';
 
-    /** A light worked by a control to see what it does; the text is the light, the zone and the level. */
+    /** A light used by a control as a test; the text is the light, the zone and the level. */
     public const TRY = 'try';
 
     /** A whole gesture of the instructions; the text is its name, with the zone behind. It comes apart into presses, holds and power. */

@@ -45,6 +45,6 @@ interface Family
      */
     public function suspects(Task $task, Roster $roster): array;
 
-    /** The simulated device of a unit of its own. */
+    /** The simulated device of this unit. */
     public function standIn(Unit $unit, Site $site): Device;
 }

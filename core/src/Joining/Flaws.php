@@ -11,7 +11,7 @@ use EmberDusk\Values\Dice;
 /** Every fault that the devices of a job can have. */
 final readonly class Flaws
 {
-    /** A join that comes to nothing once, with nothing wrong. */
+    /** A join that fails once, with nothing wrong. */
     public const MISSED = 'missed-once';
 
     /** Families whose joins can be missed like that. */

@@ -134,7 +134,7 @@ final readonly class Guided
     }
 
     /**
-     * Something tapped in an app, and what the app or a lamp then says.
+     * An action in an app, and the response of the app or a lamp.
      *
      * @param  string  $key  of the app of the device
      * @param  string  $says request to the device afterwards; empty: none
@@ -193,7 +193,7 @@ final readonly class Guided
         );
     }
 
-    /** @return list<Task> a join by the phone for each light of a family that a phone works by itself */
+    /** @return list<Task> a join by the phone for each light of a family that a phone works automatically */
     public static function byPhone(string $family, Roster $roster): array
     {
         $tasks = [];
@@ -221,7 +221,7 @@ final readonly class Guided
     /**
      * Missing instructions, as text.
      *
-     * @param  array<string, string>  $needs  name of a gesture, signal or figure => what it is
+     * @param  array<string, string>  $needs description by name of a gesture, signal or figure
      * @return list<string>
      */
     public static function missing(Unit $unit, array $needs): array

@@ -9,7 +9,7 @@ use EmberDusk\Values\Place;
 /** Something that cannot be joined as the job stands, known before the first step: what, why, and what would help. */
 final readonly class JoinBlock
 {
-    /** Nobody has written how such a device joins. */
+    /** No one has written how such a device joins. */
     public const NO_FAMILY = 'no-family';
 
     /** Nothing works the light. */

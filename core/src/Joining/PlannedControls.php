@@ -8,12 +8,12 @@ use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Plan;
 
 /**
- * Planned control of each light. By default every control works the lights of its radio and type, a remote or panel those of its own place first.
+ * Planned control of each light. By default every control works the lights of its radio and type, a remote or panel those of the same place first.
  * Manual decisions override this.
  */
 final readonly class PlannedControls
 {
-    /** Ways that a phone works by itself, without hub, remote or bridge. */
+    /** Ways that a phone works automatically, without hub, remote or bridge. */
     private const PHONE_WAYS = ['bluetooth', 'mesh', 'wifi'];
 
     private ?Unit $hub;

@@ -13,7 +13,7 @@ use EmberDusk\Joining\StandIn\Site;
 use EmberDusk\Joining\StandIn\Trap;
 use EmberDusk\Values\NoSolution;
 
-/** Works a join run through with a pair of simulated hands that follow the guide, and eyes that see what the simulated devices show. */
+/** Plays a join run with simulated hands that follow the guide, and eyes that read the simulated devices. */
 final readonly class Rehearsal
 {
     /** Seconds from reading a step to doing it. */

@@ -50,7 +50,7 @@ final readonly class Roster
         );
     }
 
-    /** @return list<Ability> what a control can do to a light that it reaches */
+    /** @return list<Ability> abilities of a control for a light */
     public function abilities(string $control, string $light): array
     {
         $zigbee = array_filter($this->of(Unit::HUB), static fn(Unit $u): bool => $u->way === 'zigbee');

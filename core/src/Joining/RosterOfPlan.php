@@ -211,7 +211,7 @@ final class RosterOfPlan
             if ($letter === '' || !($entry instanceof Control)) {
                 continue;
             }
-            // An assistant with a radio of its own is the hub where the job has none.
+            // An assistant with its own radio is the hub where the job has none.
             $radio =
                 $role === Unit::ASSISTANT && in_array('zigbee', $entry->speaks, true) && $this->zigbeeHub() === null;
             if ($radio) {

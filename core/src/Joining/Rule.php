@@ -22,6 +22,6 @@ enum Rule: string
     /** The app's search is ended before a remote is linked by the same presses. */
     case SearchEnded = 'search ended';
 
-    /** A receiver's link follows its power-on at once. */
+    /** A receiver's link follows its power-on immediately. */
     case PowerThenLink = 'power then link';
 }

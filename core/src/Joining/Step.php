@@ -46,7 +46,7 @@ final readonly class Step
      * @param  string  $device device of its lane
      * @param  string  $at  unit beside which the hands are; empty: where they are, phone in hand
      * @param  string  $where  in words
-     * @param  list<Act>  $acts  what the hands do
+     * @param  list<Act>  $acts hand actions
      * @param  string  $watches  unit whose lamp or load is looked at
      * @param  string  $signal  name of the pattern that should be seen
      * @param  string  $expects  what should be seen, in words
@@ -135,7 +135,7 @@ final readonly class Step
     }
 
     /**
-     * With what the guide knows of the moment.
+     * With the guide's knowledge of the moment.
      *
      * @param  array{float, float}|null  $window
      * @param  list<Act>|null  $acts

@@ -35,7 +35,7 @@ final readonly class Task
      * @param  string  $family  key of the family that knows its steps
      * @param  string  $what  which of the kinds above
      * @param  string  $device  the one that is joined or linked
-     * @param  string  $other  what it is joined or linked to; empty where there is nothing
+     * @param  string  $other its network or partner; empty for none
      * @param  string  $batch  tasks of one batch share a search; empty: alone
      * @param  string|null  $search  the device whose search it needs
      */

@@ -8,7 +8,7 @@ use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Plan\Source;
 use EmberDusk\Values\Copies;
 
-/** One device that takes part in joining: what it is, how it behaves, where it is and what it depends on. */
+/** One device that takes part in joining: role, behaviour, place and power source. */
 final readonly class Unit
 {
     use Copies;
@@ -54,7 +54,7 @@ final readonly class Unit
      * @param  string  $member  the network in which it is already, and stays
      * @param  int|null  $floor 0 is the ground floor; null if unknown
      * @param  Source  $source  where it takes its power from
-     * @param  string  $returns  what it is meant to do when its power returns, in words
+     * @param  string  $returns planned power-on behaviour as text
      */
     public function __construct(
         public string $id,
@@ -112,7 +112,7 @@ final readonly class Unit
         return $this->withChanged(member: $network);
     }
 
-    /** Whether this control can set whites or colours of a kind of light; a phone that works a light by itself can. */
+    /** Whether this control can set whites or colours of a kind of light; a phone with direct control can. */
     public function can(Ability $ability, string $kind): bool
     {
         if ($this->role === self::PHONE) {
@@ -134,7 +134,7 @@ final readonly class Unit
         return !in_array(Ability::Scene->value, $this->leaflet->lacks, true);
     }
 
-    /** As it stands on the label: C1. */
+    /** As it is on the label: C1. */
     public function label(): string
     {
         return strtoupper($this->id);

@@ -139,7 +139,7 @@ final readonly class Words
         };
     }
 
-    /** A key of an app, as it could stand on it. */
+    /** A key of an app, as it could be on it. */
     public static function key(Act $tap): string
     {
         [$key, $given] = [...explode(' ', $tap->text, 2), ''];

@@ -9,7 +9,7 @@ use EmberDusk\Survey\Site\Battery;
 /**
  * A battery bank at its lowest, nominal and charging volts, and whether a tap gives the volts that are wanted.
  *
- * A bank of 12 V lies at 11.0, 12.6 and 14.4 V (common practice, no source); other banks in proportion.
+ * A bank of 12 V is at 11.0, 12.6 and 14.4 V (common practice, no source); other banks in proportion.
  */
 final readonly class Bank
 {

@@ -7,7 +7,7 @@ namespace EmberDusk\Kit;
 use EmberDusk\Formats\Fields;
 
 /**
- * A battery block: volts by its name, ampere-hours, ohm inside. A bank of 12 V lies at 11.0, 12.6 and 14.4 V
+ * A battery block: volts by its name, ampere-hours, ohm inside. A bank of 12 V is at 11.0, 12.6 and 14.4 V
  * (docs/model.md 4, common practice, no source); other banks in proportion, others than lead as their entry says.
  */
 final readonly class Block implements Powers
@@ -23,7 +23,7 @@ final readonly class Block implements Powers
 
     private const LITHIUM_USABLE = 0.8;
 
-    /** Share lost in a month by itself: 4 % of a lead-acid block (from memory), taken for all. */
+    /** Share lost in a month automatically: 4 % of a lead-acid block (from memory), taken for all. */
     private const MONTHLY = 0.04;
 
     /** Times that current before its volts give way. */

@@ -22,7 +22,7 @@ final readonly class Controller implements Entry
      * @param  list<string>  $modes  kinds of light that it can drive
      * @param  string  $setBy  what tells it which: none, switch, jumper or app
      * @param  string  $setting  how, in its instructions's words
-     * @param  bool  $repeats  whether it copies the channels of a strip that it continues, from a supply of its own
+     * @param  bool  $repeats  whether it copies the channels of a strip that it continues, from its own supply
      * @param  bool  $groundsApart  whether its input is parted from its supply
      * @param  bool  $sharesChannels  whether its duties add up to one at full
      * @param  string  $switches  side of a channel that it switches: minus or plus

@@ -54,7 +54,7 @@ final readonly class Converter implements Powers
         return $this->name;
     }
 
-    /** Its output is a supply of its own, limited as any other (docs/model.md 4). */
+    /** Its output is its own supply, limited as any other (docs/model.md 4). */
     public function supply(int $series, int $parallel): Supply
     {
         return new Supply(

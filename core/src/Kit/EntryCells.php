@@ -10,8 +10,8 @@ use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
 /**
- * An entry as words in cells, one for each field: what a form shows and a column holds. Lists are parted by spaces,
- * channels by | with name:W/m:colour[:volts of one LED]; yes and no for flags; an empty cell is a field that is not there.
+ * An entry as cells of text, one per field, for forms and columns. Lists are separated by spaces, channels by | with name:W/m:colour[:volts of one
+ * LED]; yes and no for flags; an empty cell is a missing field.
  */
 final readonly class EntryCells
 {

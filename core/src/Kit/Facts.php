@@ -37,9 +37,11 @@ final readonly class Facts
             ],
             $e instanceof Controller => [
                 "{$e->channels} ch",
-                sprintf('%g A a channel, %g A in all', $e->channelAmps, $e->totalAmps),
+                sprintf('%g A per channel, %g A total', $e->channelAmps, $e->totalAmps),
                 sprintf('%g-%g V', $e->inputLeast, $e->inputMost),
-                $e->profile === null ? self::way($e->family) : sprintf('listens %g s', $e->profile->seconds('listens')),
+                $e->profile?->figure('listens') === null
+                    ? self::way($e->family)
+                    : sprintf('listens %g s', $e->profile->figure('listens')),
             ],
             $e instanceof Cable => [
                 $e->conductor->label(),

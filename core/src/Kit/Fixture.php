@@ -49,7 +49,7 @@ final readonly class Fixture implements Entry
         return $this->name;
     }
 
-    /** Whether it depends on a supply of the job by a cable of its own. */
+    /** Whether it depends on a supply of the job by its own cable. */
     public function lowVoltage(): bool
     {
         return $this->dim === 'supply';

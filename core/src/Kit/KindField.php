@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Values\Refusal;
 
-/** One field of a kind of kit: what a form asks, a column holds and a file must have. */
+/** One field of a kind of kit: for forms, columns and files. */
 final readonly class KindField
 {
     /**
@@ -77,7 +77,7 @@ final readonly class KindField
         };
     }
 
-    /** @return array{Fields|null, string} where the value lies and under which key */
+    /** @return array{Fields|null, string} where the value is and under which key */
     public function inside(Fields $entry): array
     {
         $parts = explode('.', $this->key);

@@ -40,7 +40,7 @@ final class Kinds
         return $written;
     }
 
-    /** Limit of an entry: what it gives, else the safe figure of its kind; null where there is none. */
+    /** Limit of an entry: its own, else the safe figure of its kind; null without one. */
     public static function limit(string $kind, string $key, Fields $entry): ?float
     {
         return $entry->numberOrNull($key) ?? self::of($kind)?->fields[$key]->rates?->safeFor($entry);

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Survey\Copper;
 
 /**
- * Ohm per metre of a strip's rails: as told, from their copper (rho / (w t)), or from one measured reel.
+ * Ohm per metre of a strip's rails: as given, from their copper (rho / (w t)), or from one measured reel.
  *
  * The reel, fed at its start, all on. Its groups draw current in proportion to the volts above a bend E, so along it y = u - E obeys y'' = r g y,
  * hence y(0)/y(L) = cosh(kL) and the current at the start I = k y(L) sinh(kL) / r (the ladder's closed form). r is the loop: + and the returns in

@@ -14,7 +14,7 @@ final readonly class Rating
     public const SIDES = ['most', 'least', 'equal', 'load'];
 
     /**
-     * @param  string  $quantity  key of a quantity; in words where a check of its own judges it
+     * @param  string  $quantity  key of a quantity; in words where its own check judges it
      * @param  string  $side  of SIDES
      * @param  string  $code  of the finding of the check that judges it; empty where Ratings does
      * @param  float|null  $safe  limit that counts where the entry gives none; null where it has to be entered

@@ -18,7 +18,7 @@ final readonly class Supply implements Powers
      * @param  float|null  $inrushAmps  when it is switched on
      * @param  float|null  $derateAbove  °C of air above which it carries less
      * @param  float|null  $ampHours  of a battery
-     * @param  bool  $overloadStated  whether the instructions say what it keeps up, or it is assumed
+     * @param  bool  $overloadStated whether the overload current is from the instructions, or assumed
      * @param  float|null  $plateVa volt-amperes of its output, if on the nameplate
      */
     public function __construct(

@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 
-/** Kit of a kind that no rule needs a class of its own for: its values by field. */
+/** Kit of a kind that no rule needs its own class for: its values by field. */
 final readonly class Thing implements Entry
 {
     public function __construct(private string $id, private string $name, public string $kind, public Fields $values) {}

@@ -70,7 +70,7 @@ final readonly class OptionPower
         return new self($supply, null, null, $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0);
     }
 
-    /** The battery that a run is fed from where it lies without mains. */
+    /** The battery that a run is fed from where it is without mains. */
     private static function bank(Plan $plan, Run $run): ?Battery
     {
         $mains = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== [];
@@ -151,7 +151,7 @@ final readonly class OptionPower
         );
     }
 
-    /** The smallest that carries so many amps for good and breaks so many volts. */
+    /** The smallest that carries so many amps permanently and breaks so many volts. */
     private static function fuse(ShelfSource $shelf, Choice $choice, float $amps, float $volts): KitSnapshot
     {
         return $choice->least(

@@ -18,7 +18,7 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Severity;
 
-/** A way to split a run as a row: what it does to amps, drop, light, joints and cost, and what then stops the job. */
+/** A way to split a run as a row: its amps, drop, light, joints and cost, and its stops. */
 final readonly class SplitCard
 {
     /**

@@ -16,7 +16,7 @@ use EmberDusk\Values\Refusal;
 final readonly class Splits
 {
     /**
-     * @param  int  $parts  how many lie side by side on one controller
+     * @param  int  $parts  how many are side by side on one controller
      * @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/splitWay
      */
     public static function of(Plan $plan, Run $run, int $parts, Basis $basis): array

@@ -8,7 +8,7 @@ namespace EmberDusk\Parts;
 final readonly class Bar
 {
     /**
-     * @param  bool  $offcut  whether it lies in the van already
+     * @param  bool  $offcut  whether it is in the van already
      * @param  list<array{int, Piece}>  $pieces  mm and the piece that it is, or is a part of
      * @param  int  $left  mm that are left over
      */

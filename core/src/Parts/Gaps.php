@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Parts;
 
 /**
- * A first guess if some pieces may be divided: whole pieces as cut without them; then each into the smallest gap that fits, or over the largest.
+ * A first guess if some pieces may be divided: full pieces as cut without them; then each into the smallest gap that fits, or over the largest.
  */
 final readonly class Gaps
 {
     /**
-     * @param  Cuts  $fixed  of the whole pieces, offcuts first
+     * @param  Cuts  $fixed  of the entire pieces, offcuts first
      * @param  list<int>  $parted  mm
      * @param  list<int>  $offcuts  mm
      * @param  int  $bought  lengths that are bought
@@ -51,7 +51,7 @@ final readonly class Gaps
     }
 
     /**
-     * The lengths with their whole pieces, then the offcuts and bought lengths that have none.
+     * The lengths with their full pieces, then the offcuts and bought lengths that have none.
      *
      * @param  list<int>  $offcuts
      * @return list<array{int, list<int>}>

@@ -86,9 +86,9 @@ final class JointSearch
     }
 
     /**
-     * Goes on with the rest of a piece in another length: all of it, or filled up with whole pieces and carried on.
+     * Goes on with the rest of a piece in another length: all of it, or filled up with full pieces and carried on.
      *
-     * @param  array{int, int}  $of  mm of the whole and the number of its parts
+     * @param  array{int, int}  $of  mm of the entire and the number of its parts
      */
     private function carry(int $carried, array $of, int $joints): bool
     {
@@ -125,7 +125,7 @@ final class JointSearch
     /**
      * Fills an open length behind its carried piece: it ends there, or a piece is divided at its end.
      *
-     * @param  array{int, int}  $of  mm of the whole and the number of its parts
+     * @param  array{int, int}  $of  mm of the entire and the number of its parts
      * @param  array{int, int}|null  $with  mm of a piece that must be in it, and whether it may be parted
      */
     private function fill(int $length, int $carried, array $of, int $joints, ?array $with): bool

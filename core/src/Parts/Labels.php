@@ -9,7 +9,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
 
-/** A label for each end of each cable and leg, each supply and each controller: what it is and where the other end is. */
+/** A label for each end of each cable and leg, each supply and each controller: its name and the place of the other end. */
 final readonly class Labels
 {
     /** @return list<array{key: string, title: string, lines: list<string>, stage: string, of: string}> */

@@ -21,7 +21,7 @@ final readonly class Lengths
 
     /**
      * @param  array<string, array{KitSnapshot, string, list<Piece>}>  $of  by shelf id: kit, group, pieces
-     * @param  list<string>  $lacking  what the shelf has nothing for
+     * @param  list<string>  $lacking needs that the shelf does not cover
      */
     private function __construct(private Plan $plan, public array $of, public array $lacking) {}
 
@@ -99,7 +99,7 @@ final readonly class Lengths
     }
 
     /**
-     * @param  list<float>  $offcuts  metres that lie in the van
+     * @param  list<float>  $offcuts  metres that are in the van
      * @param  list<Piece>|null  $others pieces instead of the planned ones
      */
     public function cut(string $id, array $offcuts, ?array $others = null): StockCut
@@ -121,7 +121,7 @@ final readonly class Lengths
      * Pieces that may not be joined and that no length holds.
      *
      * @param  array<string, list<float>>  $offcuts  metres, by shelf id
-     * @return list<array{Piece, KitSnapshot, string}> the piece, what it is cut from, its group
+     * @return list<array{Piece, KitSnapshot, string}> the piece, its stock, its group
      */
     public function tooLong(array $offcuts): array
     {

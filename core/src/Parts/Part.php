@@ -10,9 +10,9 @@ final readonly class Part
     /**
      * @param  string  $key key of its marks: its shelf id
      * @param  float  $count  that the plan asks for, without spares
-     * @param  string  $unit  m, piece, or what it is counted in
+     * @param  string  $unit m, piece, or another unit
      * @param  int  $spare  more of them to take along
-     * @param  float  $buy  how many are bought: whole pieces, reels, metres
+     * @param  float  $buy  how many are bought: full pieces, reels, metres
      * @param  array<string, float>  $why  what for and for which run, with how much of the count
      * @param  float|null  $price  of one that is bought, in the job's currency; null where it cannot be said
      * @param  float  $owned  that the client has already

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 
-/** Collects what a plan asks for, thing by thing, with the reasons. */
+/** Collects the needs of a plan, part by part, with the reasons. */
 final class PartsDemand
 {
     /** One in ten is taken along on top, at least one (common practice, no source). */
@@ -103,7 +103,7 @@ final class PartsDemand
             $spare =
                 $this->plan->spares[$id]->count ??
                 ($thing['spares'] ? max(1, (int) ceil(self::SPARE * $thing['count'] - 1e-9)) : 0);
-            // Spares of cut materials are whole lengths; of others they are pieces.
+            // Spares of cut materials are full lengths; of others they are pieces.
             if (isset($bought[$id])) {
                 $buy = $bought[$id] + $spare;
             } else {

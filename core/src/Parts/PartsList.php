@@ -36,7 +36,7 @@ final readonly class PartsList
         public Lengths $lengths,
     ) {}
 
-    /** @param  array<string, list<float>>  $offcuts  metres that lie in the van, by shelf id */
+    /** @param  array<string, list<float>>  $offcuts metres of offcuts in the van, by shelf id */
     public static function of(Plan $plan, ShelfSource $shelf, array $offcuts = []): self
     {
         $wanted = new PartsDemand($plan);

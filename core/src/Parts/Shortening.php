@@ -10,7 +10,7 @@ final readonly class Shortening
     /** Millimetres, and share of a piece, up to which a change of it is small (common practice, no source). */
     private const SMALL = [500.0, 0.1];
 
-    /** Share of what a line costs that is worth a word. */
+    /** Least share of a line's cost worth reporting. */
     private const WORTH = 0.1;
 
     /** Pieces that are tried, the longest first. */

@@ -9,7 +9,7 @@ use LogicException;
 /**
  * Cuts from stock of one kind: reels, lengths and offcuts with their named pieces.
  *
- * It is calculated in whole units from cut mark to cut mark, as a mark need not lie on a whole millimetre.
+ * It is calculated in full units from cut mark to cut mark, as a mark need not are on an entire millimetre.
  */
 final readonly class StockCut
 {
@@ -168,8 +168,8 @@ final readonly class StockCut
     }
 
     /**
-     * Which pieces are cut whole and which may be parted. What is longer than a bought length is cut from the shortest offcut
-     * that holds it, the longest first; where none does it is parted, or too long.
+     * Pieces cut in one part, and divisible ones. Pieces longer than a bought length are cut from the shortest offcut that fits, the longest first;
+     * without one they are divided, or too long.
      *
      * @param  list<Piece>  $wanted
      * @param  list<int>  $offcuts

@@ -19,7 +19,7 @@ final readonly class Uses
 
     public function __construct(private ShelfSource $shelf) {}
 
-    /** A consumable by what it is used for. */
+    /** A consumable by its use. */
     public function consumable(string $use): ?KitSnapshot
     {
         return $this->first('consumable', static fn(Fields $f): bool => $f->has('use') && $f->string('use') === $use);

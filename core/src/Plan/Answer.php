@@ -12,7 +12,7 @@ final readonly class Answer
     /** Zones that a control may have. */
     public const MOST_ZONES = 99;
 
-    /** A phone works what it reaches by itself; it is no piece of the job's kit. */
+    /** A phone controls its lights directly; it is not part of the job's kit. */
     public const PHONE = 'phone';
 
     /**

@@ -55,7 +55,7 @@ final readonly class BoxRoom
             $this->taken() + array_product($size) <= self::FULL * array_product($this->size) + 1e-12;
     }
 
-    /** Whether it goes in by itself, some way round; null where its size or the box's is not known. */
+    /** Whether it goes in automatically, some way round; null where its size or the box's is not known. */
     public function holds(KitSnapshot $kit): ?bool
     {
         $size = self::size($kit);

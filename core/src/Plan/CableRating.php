@@ -70,7 +70,7 @@ final readonly class CableRating
         );
     }
 
-    /** Amps of a cable that would be laid new in air of so many °C, or is a leg that lies there; 0 where the tables do not hold it. */
+    /** Amps of a cable that would be laid new in air of so many °C, or is a leg that exists; 0 where the tables do not hold it. */
     public static function laidIn(Cable $cable, float $air, ?string $leg = null): float
     {
         $fixed = $leg !== null || self::rigid($cable);
@@ -97,7 +97,7 @@ final readonly class CableRating
         return self::AIR[array_key_last(self::AIR)];
     }
 
-    /** Flexible cable in an insulated wall: the lower of its own table and that of fixed cable in such a wall. */
+    /** Flexible cable in an insulated wall: the lower of the flexible table and that of fixed cable in such a wall. */
     private static function flexible(Cable $cable, string $laid): ?float
     {
         $amps = $cable->conductor->capacity;

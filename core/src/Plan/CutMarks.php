@@ -8,7 +8,7 @@ use EmberDusk\Kit\Strip;
 
 /**
  * The pads of a run: section by section, N groups have N + 1 pads at 0, p, 2p …; a section's end rounds down.
- * Pads and groups are counted through the whole run.
+ * Pads and groups are counted through the entire run.
  */
 final readonly class CutMarks
 {
@@ -65,7 +65,7 @@ final readonly class CutMarks
             if ($pad <= $count) {
                 break;
             }
-            // The next section's first pad lies at the same metre of strip as this one's last.
+            // The next section's first pad is at the same metre of strip as this one's last.
             $pad -= $count + 1;
             $before += $count;
         }

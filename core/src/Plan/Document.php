@@ -132,7 +132,7 @@ final readonly class Document
     }
 
     /**
-     * Every item of the plan on its own, by "list/id", with the job's own head under "job/": what a change touches.
+     * Every item of the plan by "list/id", with the job's head under "job/": the touched ids of a change.
      *
      * @return array<string, array<array-key, mixed>>
      */

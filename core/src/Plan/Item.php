@@ -34,7 +34,7 @@ final readonly class Item
     public const CLIENTS_OWN = ['phone'];
 
     /**
-     * @param  string|null  $on  what it goes with: a run for a set or a board, a supply for modules, a cable for a plug or a fork
+     * @param  string|null  $on its owner: a run for a set or a board, a supply for modules, a cable for a plug or a fork
      * @param  Standing|null  $stands position; null if unknown, or if carried
      * @param  bool  $used  it was in use before: it may belong to another network
      */

@@ -244,7 +244,7 @@ final readonly class Plan
         return $feeds;
     }
 
-    /** Metres between a run's two ends as they lie in the room; null when the notes do not show it. */
+    /** Metres between a run's two ends as they are in the room; null when the notes do not show it. */
     public function endsApart(Run $run): ?float
     {
         if ($run->parts > 1) {

@@ -16,7 +16,7 @@ final readonly class Requirement
 
     public const LIGHTS = ['room', 'mood'];
 
-    /** From the shelf at its price, what the client owns first, or a ready-made set. */
+    /** From the shelf at its price, the client's kit first, or a ready-made set. */
     public const SOURCES = ['shelf', 'owned', 'set'];
 
     public const CONTROLS = ['zigbee', 'bluetooth', 'mesh', 'wifi', 'rf'];

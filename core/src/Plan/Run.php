@@ -23,7 +23,7 @@ final readonly class Run
      * @param  list<string>  $mounting  of RunNote::MOUNTINGS
      * @param  string  $light  room, mood, or empty
      * @param  float|null  $height  metres above the floor
-     * @param  int  $part  which of the equal parts that the measured run is cut into, each with a controller of its own
+     * @param  int  $part  which of the equal parts that the measured run is cut into, each with its own controller
      * @param  float  $cap  share of full load that the supply is sized for
      * @param  list<int>  $zones  pads where the + rail is cut and the returns are not, so that two supplies never meet
      * @param  list<string>  $pins parts that a proposal may not change: feeds, cables, kit

@@ -5,8 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 /**
- * A scene: duties (0 to 1) by channel, for each controller and each pixel run that plays a part in it, and the seconds in which it comes.
- * What is not in it is off.
+ * A scene: duties (0 to 1) by channel, for each controller and each pixel run in it, and its fade in seconds. Other lights are off.
  */
 final readonly class Scene
 {

@@ -15,7 +15,7 @@ enum Source: string
     /** An outlet that is live with the key only. */
     case Vehicle = 'vehicle';
 
-    /** A cell of its own, as in a remote. */
+    /** Its own cell, as in a remote. */
     case Cell = 'cell';
 
     /** Caution before touching its terminals; empty for a cell. */

@@ -12,7 +12,7 @@ final readonly class Split
 {
     use Copies;
 
-    /** Parallel parts on one controller; a part on a controller of its own; the + cut between zones; a part behind a repeater. */
+    /** Parallel parts on one controller; a part on its own controller; the + cut between zones; a part behind a repeater. */
     public const WAYS = ['parts', 'second', 'zones', 'repeater'];
 
     /**

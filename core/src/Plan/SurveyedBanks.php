@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\TapeNotes;
 
-/** The batteries that a run could depend on: those of its own place, else, where that has no mains, those of the other places. */
+/** The batteries for a run: those of the same place, else, if that has no mains, those of the other places. */
 final readonly class SurveyedBanks
 {
     /** @return list<array{string, Battery}> each with the id of its place */

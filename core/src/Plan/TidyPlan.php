@@ -81,7 +81,7 @@ trait TidyPlan
     }
 
     /**
-     * Scenes without what the job has no longer.
+     * Scenes without deleted lights.
      *
      * @param  array<string, Scene>  $scenes
      * @param  array<string, Device>  $controllers
@@ -102,7 +102,7 @@ trait TidyPlan
     }
 
     /**
-     * Shows without what the job has no longer; one that shows nothing any more is kept for its name.
+     * Shows without deleted lights; an empty one is kept for its name.
      *
      * @param  array<string, Show>  $shows
      * @param  array<string, Scene>  $scenes
@@ -136,7 +136,7 @@ trait TidyPlan
         );
     }
 
-    /** @return array<string, true> shelf ids of what the plan itself is made of */
+    /** @return array<string, true> shelf ids used by the plan itself */
     public function kitInUse(): array
     {
         $used = [];

@@ -34,7 +34,7 @@ final readonly class Upgrades
     }
 
     /**
-     * 1 to 2: terms of the job, what the client owns, options, and how each run is mounted.
+     * 1 to 2: terms of the job, the client's kit, options, and how each run is mounted.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>
@@ -181,7 +181,7 @@ final readonly class Upgrades
     }
 
     /**
-     * 6 to 7: how lights are set up, shows and what starts them, where the job is; scenes came at once before.
+     * 6 to 7: how lights are set up, shows and what starts them, where the job is; scenes came immediately before.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>

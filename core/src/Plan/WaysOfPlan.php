@@ -8,7 +8,7 @@ use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Control;
 use EmberDusk\Survey\TapeNotes;
 
-/** Which cables lead where, and what a run is made of. */
+/** Cables and their ends, and the units of a run. */
 trait WaysOfPlan
 {
     /** The cable that ends at a device or feed. */
@@ -39,7 +39,7 @@ trait WaysOfPlan
         return null;
     }
 
-    /** The supply that feeds what a cable begins at: through splices and a controller; null when there is none. */
+    /** The supply at a cable's start: through splices and a controller; null when there is none. */
     public function supplyBehind(string $from): ?string
     {
         $root = $this->root($from) ?? '';
@@ -135,7 +135,7 @@ trait WaysOfPlan
         return $this->makings[$run->id] ?? new Assembly($run->id);
     }
 
-    /** Whether a run lies where water comes to it: the place is damp, or it is mounted outdoors. */
+    /** Whether a run is where water amounts to it: the place is damp, or it is mounted outdoors. */
     public function damp(Run $run): bool
     {
         return in_array('outdoors', $run->mounting, true) ||
@@ -208,7 +208,7 @@ trait WaysOfPlan
         return Source::Mains;
     }
 
-    /** @return list<Source> what the supplies, modules and panels of the job depend on, each once; mains of a job without any */
+    /** @return list<Source> power sources of the supplies, modules and panels, each once; mains of a job without any */
     public function sources(): array
     {
         $sources = [];

@@ -143,7 +143,7 @@ final readonly class CurrentLayout
         ];
     }
 
-    /** @return iterable<array{string, ChangePayload}> what the rules propose, other sizes for each cable, other patterns for each run */
+    /** @return iterable<array{string, ChangePayload}> candidates: fixes of the rules, other sizes for each cable, other patterns for each run */
     private static function changes(Plan $plan, ShelfSource $shelf): iterable
     {
         foreach (Registry::check(JudgedJob::plan($plan, [], $shelf), Registry::circuit()) as $finding) {

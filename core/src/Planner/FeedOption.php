@@ -6,14 +6,14 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\KitSnapshot;
 
-/** One way to feed one run from one place: a pattern, the cable of its tails, their lengths, and what it costs in hundredths of the smallest coin. */
+/** One way to feed one run from one place: a pattern, the cable of its tails, their lengths, and its cost in hundredths of the smallest coin. */
 final readonly class FeedOption
 {
     /**
      * @param  list<int>  $pads  of halves: one of each half
      * @param  list<KitSnapshot>  $tails  a cable for each pad
      * @param  list<float>  $lengths  metres, one for each pad
-     * @param  LegUse|null  $leg  a leg that lies there already and feeds both pads
+     * @param  LegUse|null  $leg  a leg that exists already and feeds both pads
      * @param  float  $capacity  amps of the thinnest of its cables
      */
     public function __construct(

@@ -114,7 +114,7 @@ final readonly class Judge
         return $broken;
     }
 
-    /** By what share of its limit a figure lies beyond it. */
+    /** By what share of its limit a figure is beyond it. */
     private static function excess(Finding $finding): float
     {
         if ($finding->number === null || $finding->limit === null || $finding->limit <= 0) {

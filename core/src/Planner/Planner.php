@@ -10,8 +10,8 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
 
 /**
- * The cheapest wiring of runs that holds every limit (docs/model.md 8): feeds, cables, who shares a controller and a supply,
- * which models, where they stand, fuses. Bounds are on cost only: lower volts at a hub can improve evenness.
+ * The cheapest wiring of runs within every limit (docs/model.md 8): feeds, cables, shared controllers and supplies, models, positions, fuses. Bounds
+ * are on cost only: lower volts at a hub can improve evenness.
  */
 final readonly class Planner
 {
@@ -106,7 +106,7 @@ final readonly class Planner
         }
     }
 
-    /** Whether a run lies where a battery is and no outlet: a mains supply is none there. */
+    /** Whether a run is where a battery is and no outlet: a mains supply is none there. */
     private static function withoutMains(Plan $plan, Run $run): bool
     {
         $site = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site;

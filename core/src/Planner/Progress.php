@@ -29,7 +29,7 @@ final class Progress
     }
 
     /**
-     * Somebody may want to end it where nothing is solved for long.
+     * Someone may want to end it where nothing is solved for long.
      *
      * @throws Stopped
      */

@@ -38,7 +38,7 @@ final readonly class Sharing
     }
 
     /**
-     * All ways to part runs into blocks, each under a controller of its own.
+     * All ways to part runs into blocks, each under its own controller.
      *
      * @param  non-empty-list<Run>  $runs
      * @return list<list<non-empty-list<Run>>>

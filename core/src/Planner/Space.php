@@ -15,7 +15,7 @@ final readonly class Space
      * @param  list<array{list<KitSnapshot>, list<KitSnapshot>, list<list<FeedOption>>}>  $blocks  controllers, trunks
      *     (both empty for pixels), ways to feed each run
      * @param  list<list<int>>  $ranks  of every list, in the order supply, then by block controller, trunk, runs
-     * @param  int  $base  rank of what the places come to
+     * @param  int  $base rank of the places
      */
     public function __construct(
         private string $place,

@@ -6,5 +6,5 @@ namespace EmberDusk\Planner;
 
 use RuntimeException;
 
-/** The search was asked to end with what it has. */
+/** The search was stopped with a partial result. */
 final class Stopped extends RuntimeException {}

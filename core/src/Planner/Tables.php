@@ -147,7 +147,7 @@ final class Tables
             $this->priced->cables(2);
     }
 
-    /** Amps that a cable may carry here. */
+    /** Amps that a cable is rated for here. */
     public function carries(KitSnapshot $cable): float
     {
         return $cable->entry instanceof Cable ? CableRating::laidIn($cable->entry, $this->air) : 0.0;

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Run;
 /** Units of a run for the table of times: metres, sections, ends, tests. */
 final readonly class RunUnits
 {
-    /** Kinds of step that a choice of wiring moves: each part of a run is tested, cut and sealed by itself. */
+    /** Kinds of step that a choice of wiring moves: each part of a run is tested, cut and sealed automatically. */
     public const MOVED = ['settings', 'loose', 'cut', 'second', 'seal'];
 
     /** @return array<string, float> by kind of StepMinutes::MINUTES; joints, units and cables are counted where they are */

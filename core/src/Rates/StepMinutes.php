@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Rates;
 
-/** The table of times, and what a kind of step is called. All times: common practice, no source. */
+/** The table of times, and the labels of kinds of steps. All times: common practice, no source. */
 final readonly class StepMinutes
 {
     /**

@@ -92,7 +92,7 @@ final readonly class UnitCosts
     }
 
     /**
-     * Of what every part of a run takes by itself: tests, cuts, sealed ends.
+     * Of what every part of a run takes automatically: tests, cuts, sealed ends.
      *
      * @param  array<string, float>  $units  as of RunUnits
      */

@@ -10,7 +10,7 @@ final readonly class Channels
     /** Half the width of a Wi-Fi channel and of a Zigbee one. */
     private const APART = 10.0 + 1.0;
 
-    /** Zigbee channels that hubs prefer because they lie between the Wi-Fi channels 1, 6 and 11 (common practice, no source). */
+    /** Zigbee channels that hubs prefer because they are between the Wi-Fi channels 1, 6 and 11 (common practice, no source). */
     private const USUAL = [15, 20, 25, 26];
 
     public static function zigbee(int $channel): float

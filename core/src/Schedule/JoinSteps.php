@@ -8,7 +8,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Tuning;
 
-/** Resetting and joining: of a place's controllers at once, after what they feed has been tested. The first place has the hubs too. */
+/** Resetting and joining: of a place's controllers immediately, after what they feed has been tested. The first place has the hubs too. */
 final class JoinSteps
 {
     /** @var array<string, true> controllers and hubs that a step joins */

@@ -16,7 +16,7 @@ final class PlaceSteps
 
     public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
 
-    /** Before the visit, once a job: what the kit needs of the client. Never a password itself. */
+    /** Before the visit, once per job: details needed from the client. Never a password itself. */
     public function ask(string $id, string $name): void
     {
         $needs = $this->needs();

@@ -44,7 +44,7 @@ final readonly class RunJoints
         return new self($count, $minutes, array_keys($kinds));
     }
 
-    /** In soldered ones: what the table of times counts. */
+    /** Number of soldered joints for the table of times. */
     public function units(): float
     {
         return $this->minutes / JointMinutes::SOLDERED;

@@ -19,7 +19,7 @@ final readonly class Step
      * @param  float  $work  minutes as this crew does it, of each person
      * @param  int  $minutes  the same in fives, for the calendar
      * @param  array{int, int}  $range  minutes that it takes at best and at worst
-     * @param  int  $people  that it takes at once
+     * @param  int  $people  that it takes immediately
      * @param  list<string>  $tools
      * @param  list<string>  $after  ids of the steps before it
      * @param  int  $wait  minutes that pass after it before another may follow: curing

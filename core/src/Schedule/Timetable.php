@@ -160,7 +160,7 @@ final class Timetable
         if ($both !== null) {
             return [$both, [0, 1]];
         }
-        // Somebody is there on every day of work.
+        // Someone is there on every day of work.
         $first = (int) $this->free($from, $step, [0]);
         $second = $this->free($from, $step, [1]);
         if ($second !== null && ($second < $first || ($second === $first && $this->free[1] < $this->free[0]))) {

@@ -8,7 +8,7 @@ use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
 /**
- * A conductor size in mm² or AWG: its resistance and what a flexible cable of it may carry.
+ * A conductor size in mm² or AWG: its resistance and the ampacity of a flexible cable of it.
  *
  * The tables hold SI: ohm per metre at 20 °C, amps.
  */
@@ -107,7 +107,7 @@ final readonly class Conductor
     }
 
     /**
-     * Amps that it may carry as a fixed two-core cable; null where the table does not hold the size.
+     * Amps that it is rated for as a fixed two-core cable; null where the table does not hold the size.
      *
      * @param  string  $laid  as the survey says; anything that is not known counts as the worst
      */

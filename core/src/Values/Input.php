@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Values;
 
 /**
- * One figure that goes into a formula: its symbol there, what it means, its value and unit, and where it was read: a path
- * into the plan, the run, an entry of the shelf or what the solver found, such as “solver.feeds.f1.volts”.
+ * One input of a formula: its symbol, meaning, value and unit, and its origin: a path into the plan, the run, an entry of the shelf or the solver's
+ * result, such as “solver.feeds.f1.volts”.
  */
 final readonly class Input
 {

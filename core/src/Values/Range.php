@@ -14,7 +14,7 @@ final readonly class Range
         return new self(min($value, ...$others), max($value, ...$others));
     }
 
-    /** Whether the limit lies inside, so that no verdict can be given. */
+    /** Whether the limit is inside, so that no verdict can be given. */
     public function straddles(float $limit): bool
     {
         return $this->low < $limit && $limit < $this->high;

@@ -52,7 +52,7 @@ final class FinderTest extends TestCase
 
     /**
      * At least 95 % are named right within six readings, none wrong with a belief of 0.9 or more; reading from end to end and halving
-     * name fewer on the same cases. An island has no more than one miss of its 20, so that the whole holds where each part does.
+     * name fewer on the same cases. An island has no more than one miss of its 20, so that the entire holds where each part does.
      */
     #[DataProvider('islands')]
     public function test_faults_are_named_in_six_readings(string $job, string $run): void

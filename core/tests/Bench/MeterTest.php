@@ -125,7 +125,7 @@ final class MeterTest extends TestCase
         }
     }
 
-    /** By hand: across a joint of R that carries I lie R I volts, and no more anywhere else in that core than before. */
+    /** By hand: across a joint of R that carries I are R I volts, and no more anywhere else in that core than before. */
     public function test_a_bad_joint_drops_its_ohms_times_its_amps(): void
     {
         $plan = JobFile::read(Demo::shipped('hide'));
@@ -221,7 +221,7 @@ final class MeterTest extends TestCase
         self::assertGreaterThan(18.0, $read[$spots[1]->id]);
     }
 
-    /** Any pad can be named: it lies at the mark nearest to the metres, and its volts between those of its neighbours. */
+    /** Any pad can be named: it is at the mark nearest to the metres, and its volts between those of its neighbours. */
     public function test_any_pad_can_be_read(): void
     {
         $plan = JobFile::read(Demo::shipped('hide'));

@@ -22,7 +22,7 @@ use EmberDusk\Circuit\Island;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Two faults at once, good wiring, and readings that no wiring gives: the finder concludes only what the readings prove. */
+/** Two faults at the same time, good wiring, and readings that no wiring gives: the finder concludes only what the readings prove. */
 final class SeveralFaultsTest extends TestCase
 {
     use DemoIslands;

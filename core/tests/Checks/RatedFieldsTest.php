@@ -18,7 +18,7 @@ use EmberDusk\Values\InvalidInput;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** A rating with a check of its own decides that check's finding: one per cent of the figure takes it away or brings it. */
+/** A rating with its own check decides that check's finding: one per cent of the figure takes it away or brings it. */
 final class RatedFieldsTest extends TestCase
 {
     /** Kinds used in the place of another kind, with their additional fields. */

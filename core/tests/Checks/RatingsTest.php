@@ -93,7 +93,7 @@ final class RatingsTest extends TestCase
     /** @return iterable<string, array{string, callable(float|null): JobState}> fields that may be missing */
     public static function optional(): iterable
     {
-        // Judged by a check of its own where they are missing: "swing" and "analog-off".
+        // Judged by its own check where they are missing: "swing" and "analog-off".
         $own = ['strip mostVolts', 'analog relayAmps'];
         foreach (RatingCases::all() as $name => [, $job]) {
             [$kind, $key] = explode(' ', $name);

@@ -53,7 +53,7 @@ final class RegistryTest extends TestCase
         self::assertSame($rules, $cases);
     }
 
-    /** Nobody but a check makes a finding. */
+    /** No one but a check makes a finding. */
     public function test_findings_are_made_in_checks_only(): void
     {
         $root = dirname(__DIR__, 3);

@@ -80,7 +80,7 @@ final class RulesTest extends TestCase
             'drop',
             Severity::Stop,
         ];
-        // The 10 A of the supply alone are more than 0.75 mm² may carry, 6 A (BS 7671 table 4F3A, from memory).
+        // The 10 A of the supply alone are more than 0.75 mm² is rated for, 6 A (BS 7671 table 4F3A, from memory).
         yield 'a cable that the supply can overload' => [
             $cove(['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075']),
             'cable-protection',

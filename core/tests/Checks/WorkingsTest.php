@@ -139,7 +139,7 @@ final class WorkingsTest extends TestCase
             return $lit;
         }
         if ($root === 'labels') {
-            // Watts a metre by whole pieces, as far as a limit lets them; of zones the run's test is another.
+            // Watts a metre by full pieces, as far as a limit lets them; of zones the run's test is another.
             if ($run->zones !== []) {
                 return null;
             }

@@ -59,7 +59,7 @@ final class ClosedFormsTest extends TestCase
     }
 
     /**
-     * N groups of a constant current I on two rails of r ohm a pitch each, fed at one end: the last group lies
+     * N groups of a constant current I on two rails of r ohm a pitch each, fed at one end: the last group is
      * 2 r I (N/2 + (N - 1) N / 2) below the feed, half a pitch to the first group included (sum of an arithmetic series).
      */
     public function test_a_constant_current_ladder_fed_at_one_end_both_and_the_middle(): void

@@ -53,7 +53,7 @@ final class EngineTest extends TestCase
     /** With one of two feeds open the other carries everything: more than with both, less than both together. */
     public function test_a_dead_feed_loads_the_other_cable(): void
     {
-        // 0.75 mm² may carry 6 A, the cove could take 7.2 A: here it matters.
+        // 0.75 mm² is rated for 6 A, the cove could take 7.2 A: here it matters.
         $thin = ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075'];
         $plan = Demo::with(Demo::plan(), $thin, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         $cable = Engine::solve($plan, $plan->run('cove'))->cables['k2'];

@@ -61,7 +61,7 @@ final class WhiteTest extends TestCase
         yield 'green' => ['#00ff00', 0.3, 0.6, 0.7152];
         yield 'blue' => ['#0000ff', 0.15, 0.06, 0.0722];
         yield 'white' => ['#ffffff', 0.3127, 0.329, 1.0];
-        // 128 / 255 is 0.2158605 of full light, 10 / 255 lies on the straight part: 0.0030353.
+        // 128 / 255 is 0.2158605 of full light, 10 / 255 is on the straight part: 0.0030353.
         yield 'middle grey' => ['#808080', 0.3127, 0.329, 0.2158605];
         yield 'nearly black' => ['#0a0a0a', 0.3127, 0.329, 0.0030353];
     }

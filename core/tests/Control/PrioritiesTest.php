@@ -10,7 +10,7 @@ use EmberDusk\Plan\Trigger;
 use EmberDusk\Tests\Circuits;
 use PHPUnit\Framework\TestCase;
 
-/** Which of several that are on at once wins: a vehicle's wires beside a push-button. */
+/** Which of several that are on immediately wins: a vehicle's wires beside a push-button. */
 final class PrioritiesTest extends TestCase
 {
     /** @param  list<Trigger>  $triggers */

@@ -9,7 +9,7 @@ use EmberDusk\Joining\Unit;
 
 /**
  * All orders of a small Zigbee job, in turn, with prices calculated here from the joining notes alone: walking 1 m/s, 26 s of taps to a
- * search, 3 s for a unit's power, 6 s to identify, 10 s to name, 3 s for a link to take; gestures and waits in whole seconds.
+ * search, 3 s for a unit's power, 6 s to identify, 10 s to name, 3 s for a link to take; gestures and waits in full seconds.
  */
 final class AllOrders
 {
@@ -129,7 +129,7 @@ final class AllOrders
         }
     }
 
-    /** Metres between them in whole seconds; 3 m where one of them has no spot. */
+    /** Metres between them in full seconds; 3 m where one of them has no spot. */
     private function walk(string $from, string $to): int
     {
         if ($from === '' || $from === $to) {

@@ -12,7 +12,7 @@ use EmberDusk\Joining\StandIn\Acceptance;
 use EmberDusk\Joining\StandIn\Site;
 use PHPUnit\Framework\Assert;
 
-/** Somebody with the printed steps and no screen: reads each sentence, does what it says to the simulated devices, and waits as it says. */
+/** Someone with the printed steps and no screen: reads each sentence, does what it says to the simulated devices, and waits as it says. */
 final class PrintedHands
 {
     /** Seconds from one step to the next, between two keys, and between two presses of one key. */

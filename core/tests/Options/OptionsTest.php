@@ -16,7 +16,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\Responses;
 use PHPUnit\Framework\TestCase;
 
-/** Options side by side: each a plan of its own that can be solved, priced by hand and adopted. */
+/** Options side by side: each its own plan that can be solved, priced by hand and adopted. */
 final class OptionsTest extends TestCase
 {
     /**

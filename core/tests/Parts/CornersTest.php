@@ -54,7 +54,7 @@ final class CornersTest extends TestCase
 
     public function test_parts_of_a_run_have_the_corners_that_lie_in_them(): void
     {
-        // 1.90 m in halves of 0.95 m: the corner at 1.20 m lies 0.25 m into the second.
+        // 1.90 m in halves of 0.95 m: the corner at 1.20 m is 0.25 m into the second.
         $plan = Demo::with(self::plan("start door\n1.20 line\nright 0.70 line"), [
             'kind' => 'SplitRun',
             'run' => 'line',
@@ -78,7 +78,7 @@ final class CornersTest extends TestCase
         }
     }
 
-    /** 5.2 m from lengths of 2 m: two whole ones, 1.2 m of a third, whose rest is 0.8 m less the saw's cut. */
+    /** 5.2 m from lengths of 2 m: two full ones, 1.2 m of a third, whose rest is 0.8 m less the saw's cut. */
     public function test_offcuts_exclude_the_saw_kerf(): void
     {
         $cut = StockCut::of(kit: 'p', name: 'Profile', stock: 2000, wanted: [new Piece(5200, 'Wall')], kerf: 3);

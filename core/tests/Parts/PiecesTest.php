@@ -104,7 +104,7 @@ final class PiecesTest extends TestCase
     public function test_offcuts_are_cut_before_anything_is_bought(): void
     {
         $plan = self::plan('6.00 line, gap 0.10 at 2.00', ', bare');
-        // 2 m and 3.9 m: two reels, or one and the 2.03 m that lie there, good for 2 m.
+        // 2 m and 3.9 m: two reels, or one and the 2.03 m that are there, good for 2 m.
         self::assertSame(
             [2.0, 1.0],
             [

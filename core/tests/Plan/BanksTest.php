@@ -28,7 +28,7 @@ final class BanksTest extends TestCase
     public function test_a_cart_of_six_blocks_of_8_volts(): void
     {
         $plan = self::chosen(self::cart(), 'strip-single-12', 'battery-8');
-        // No tap at 12 V: the whole bank as surveyed, which is existing.
+        // No tap at 12 V: the entire bank as surveyed, which is existing.
         $bank = $plan->supplies['s1'];
         self::assertSame([6, 2, true, 'E1'], [$bank->series, $bank->parallel, $bank->there, $bank->where()]);
         $plan = self::chosen($plan, 'converter-48-12', 'controller-rf-4', 'cable-2x15', 'switch-inline-10');

@@ -50,7 +50,7 @@ final class LegsTest extends TestCase
         foreach ($plan->cables as $cable) {
             $cables[$cable->to] = $cable;
         }
-        // Nobody knows where the controller stands: a metre to the first end. The leg is 3.20 m and in place.
+        // No one knows where the controller stands: a metre to the first end. The leg is 3.20 m and in place.
         self::assertSame(['c1', 1.0, false], [$cables['j1']->from, $cables['j1']->length, $cables['j1']->existing]);
         self::assertSame(
             ['j1', 'cable-2x25', 3.2, true, false, 'wall'],

@@ -50,7 +50,7 @@ final class RoutesTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $routes = new Routes($plan, 'lecture');
         $cove = $plan->run('cove');
-        // B1 at 1.20 m of the third wall lies at 10.2 m; the cove's start is 7.8 m away over the end, its middle 1.2 m.
+        // B1 at 1.20 m of the third wall is at 10.2 m; the cove's start is 7.8 m away over the end, its middle 1.2 m.
         self::assertEqualsWithDelta(7.8 + 0.3, $routes->tail('B1', $cove, 0), 1e-9);
         self::assertEqualsWithDelta(1.2 + 0.3, $routes->tail('B1', $cove, 180), 1e-9);
         // P1 at 4.60 m of the first wall, 5.6 m from B1.

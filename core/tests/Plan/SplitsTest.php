@@ -222,7 +222,7 @@ final class SplitsTest extends TestCase
         ];
     }
 
-    /** Somebody works on the parts in between. */
+    /** Someone works on the parts in between. */
     private static function edited(Plan $plan, Run $run, int $seed): Plan
     {
         foreach ($plan->runs as $part) {

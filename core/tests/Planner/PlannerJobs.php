@@ -8,7 +8,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 
-/** Seeded jobs that are small enough to enumerate: lone runs, runs that share a controller or a supply, pixels beside a leg that lies there already. */
+/** Seeded jobs that are small enough to enumerate: lone runs, runs that share a controller or a supply, pixels beside a leg that exists already. */
 final readonly class PlannerJobs
 {
     private const FUSES = ['fuse-3', 'fuse-5', 'fuse-7-5', 'fuse-10', 'fuse-15', 'fuse-20'];

@@ -168,7 +168,7 @@ final class ProposalTest extends TestCase
         );
     }
 
-    /** Stopped at once, every run still gets something that holds. */
+    /** Stopped immediately, every run still gets something that holds. */
     public function test_a_stop_leaves_something_that_holds(): void
     {
         /** @var Plan $plan */

@@ -106,7 +106,7 @@ final class ProductivityTest extends TestCase
         }
     }
 
-    /** Nine tenths of the density lie below the printed value; the half up to 0 is known. */
+    /** Nine tenths of the density are below the printed value; the half up to 0 is known. */
     #[DataProvider('quantiles')]
     public function test_the_table_of_t_is_the_integral_of_its_density(int $freedom, float $t): void
     {

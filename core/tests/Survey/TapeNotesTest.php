@@ -31,7 +31,7 @@ final class TapeNotesTest extends TestCase
         self::assertCount(2, $sheet->runs['cove']->sections);
         self::assertEqualsWithDelta([0.9], $sheet->runs['cove']->jumps, 1e-9);
         self::assertEqualsWithDelta(0.0, $sheet->runs['cove']->endsApart(), 1e-9);
-        // The window lies in the third leg, which comes down the right-hand wall from y = 5.20.
+        // The window is in the third leg, which comes down the right-hand wall from y = 5.20.
         self::assertSame('window', $sheet->openings[0]->what);
         self::assertEqualsWithDelta(3.9, $sheet->openings[0]->from->y, 1e-9);
         self::assertEqualsWithDelta(3.0, $sheet->openings[0]->to->y, 1e-9);

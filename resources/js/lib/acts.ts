@@ -34,7 +34,7 @@ interface Page {
 }
 
 const RETRY = 2000;
-/** Acts that go at once; as many as the server takes. */
+/** Acts that go immediately; as many as the server takes. */
 const MOST = 200;
 
 const kept = shallowRef<KeptAct[]>([]);
@@ -79,7 +79,7 @@ async function refuse(act: KeptAct, why: string, pointer: string): Promise<void>
     await stored((store) => store.put('acts', told)).catch(() => undefined);
 }
 
-/** Sends what the person who is signed in has done, in its order, run by run. Each act is accepted or refused by itself. */
+/** Sends the actions of the signed-in person, in order, run by run. Each act is accepted or refused separately. */
 export async function sendActs(): Promise<void> {
     if (sending) {
         return;
@@ -87,7 +87,7 @@ export async function sendActs(): Promise<void> {
     sending = true;
     clearTimeout(timer);
     try {
-        /** Acts that go together; one by one while the server refuses the whole. */
+        /** Acts that go together; in turn while the server refuses the whole. */
         let most = MOST;
         for (let first = kept.value.find(ready); first; first = kept.value.find(ready)) {
             const { url, by } = first;
@@ -140,7 +140,7 @@ export function useWaitingActs() {
     };
 }
 
-/** Begins to send what an earlier page has left: at once, when there is a signal again, and when the device wakes up. */
+/** Begins to send what an earlier page has left: immediately, when there is a signal again, and when the device wakes up. */
 export function startActs(): void {
     window.addEventListener('online', () => void sendActs());
     document.addEventListener('visibilitychange', () => document.visibilityState === 'visible' && void sendActs());

@@ -5,8 +5,8 @@ let zone: string | undefined;
 let best: Measured | null = null;
 
 /**
- * Takes the server's time as an answer carried it. The answer was written between the two moments of this device's own
- * clock; the shorter that was, the surer. What the earlier measure excludes means that this device's clock was set again.
+ * Takes the server's time from an answer. It was written between the two moments of this device's clock; the shorter that span, the better. A
+ * contradiction to an earlier measure means that this device's clock was changed.
  */
 export function heardTime(server: number, sent: number, got: number): void {
     const error = Math.max(1, (got - sent) / 2);

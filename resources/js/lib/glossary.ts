@@ -5,7 +5,7 @@ export type Term = { term: string; text: string; also: string };
 /** Terms of the trade in alphabetical order. */
 export const terms: readonly Term[] = glossary.terms;
 
-/** Ledger labels that begin with a term, or stand for one. */
+/** Ledger labels that begin with a term, or mean one. */
 const LABELS: [RegExp, string][] = [
     [/^Evenness/, 'evenness'],
     [/^Seam/, 'seam'],

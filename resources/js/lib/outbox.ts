@@ -84,7 +84,7 @@ async function drop(press: Press): Promise<void> {
     presses.value = presses.value.filter((p) => p.uuid !== press.uuid);
 }
 
-/** Sends in turn what the person who is signed in has pressed, in the order of the presses, for all jobs. */
+/** Sends the presses of the signed-in person in order, for all jobs. */
 export async function sendPresses(): Promise<void> {
     if (sending) {
         again = true;
@@ -134,7 +134,7 @@ export async function sendPresses(): Promise<void> {
     }
 }
 
-/** Begins to send what waits: at once, when there is a signal again, and when the device wakes up. */
+/** Begins to send what waits: immediately, when there is a signal again, and when the device wakes up. */
 export function startOutbox(): void {
     window.addEventListener('online', () => void sendPresses());
     // A phone that slept may have missed that there is a signal again.
@@ -142,10 +142,10 @@ export function startOutbox(): void {
     // A page is not left in the moment in which a press is being written.
     window.addEventListener('beforeunload', (event) => unwritten.size > 0 && event.preventDefault());
     if (person()) {
-        // A short way there and back measures the clock better than a whole page.
+        // A short way there and back measures the clock better than an entire page.
         ask('GET', '/time').catch(() => undefined);
     }
-    // At once, and whenever another person has signed in.
+    // Immediately, and whenever another person has signed in.
     router.on('navigate', () => void sendPresses());
 }
 

@@ -1,6 +1,6 @@
 import { router } from '@inertiajs/vue3';
 
-/** Forgets what the browser kept of a page that is gone back to, before the page is made: the server's answer is newer. */
+/** Drops the browser's copy of a page on going back, before the page is built: the server's answer is newer. */
 export function forgetKeptPage(): void {
     const [way] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
     if (way?.type === 'back_forward') {
@@ -11,7 +11,7 @@ export function forgetKeptPage(): void {
 /** Back and forward show the current state of a page, not the one when it was left. */
 export function watchPast(): void {
     window.addEventListener('popstate', () => {
-        // After the router has shown what it kept. Signed out meanwhile, the answer is the sign-in page.
+        // After the router has shown its copy. If signed out meanwhile, the answer is the sign-in page.
         setTimeout(() =>
             router.visit(window.location.href, { replace: true, preserveScroll: true, preserveState: false }),
         );

@@ -17,7 +17,7 @@ import { ask, Refusal, type Over, inWords } from './http';
 
 export type Payload = { kind: string; [field: string]: unknown };
 
-/** The open job at one stage: what the server last said, and the way to change it. */
+/** The open job at one stage: its last answer from the server, and the way to change it. */
 /** Something done on the page that is no change of the plan, and that Undo takes back before the plan's last change. */
 export interface TakeBack {
     words: string;
@@ -46,7 +46,7 @@ export interface ScreenStore {
     undo(): Promise<void>;
     redo(): Promise<void>;
     reload(): Promise<void>;
-    /** For a request that goes past the queue: what the page has now, and what takes the answer to just that. */
+    /** For a request outside the queue: the page's current data, and its handler for the answer. */
     beside(): { known: string | undefined; take(said: Answer): void };
 }
 

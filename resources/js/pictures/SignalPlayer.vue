@@ -3,7 +3,7 @@ import { useRafFn } from '@vueuse/core';
 import { computed, ref, watch } from 'vue';
 import SignalBars from './SignalBars.vue';
 
-/** A lamp pattern as typed, in seconds on, off, on …: drawn at once, and played by a lamp on request. */
+/** A lamp pattern as typed, in seconds on, off, on …: drawn immediately, and played by a lamp on request. */
 const props = defineProps<{ typed: string; label: string }>();
 /** Seconds of dark between two rounds. */
 const REST = 1.2;

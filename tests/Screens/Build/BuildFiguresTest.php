@@ -174,7 +174,7 @@ final class BuildFiguresTest extends TestCase
         );
         self::assertSame('dry-cove', $rows['strip-tunable-24']['steps'][0]['id']);
         self::assertSame('joints-cove', $rows['connector-solder']['steps'][0]['id']);
-        // Pixels are 25 days on the way and needed at once: too late already.
+        // Pixels are 25 days on the way and needed immediately: too late already.
         self::assertSame(
             [25.0, true],
             [$rows['pixels-5-rgb']['lead'], $rows['pixels-5-rgb']['tooLate'] || $rows['pixels-5-rgb']['steps'] === []],

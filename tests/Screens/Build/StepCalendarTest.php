@@ -20,7 +20,7 @@ use PHPUnit\Framework\TestCase;
 use Sabre\VObject\Component\VCalendar;
 use Sabre\VObject\Reader;
 
-/** The plan of work as iCalendar, read back by a reader of its own (RFC 5545). */
+/** The plan of work as iCalendar, read back by its own reader (RFC 5545). */
 final class StepCalendarTest extends TestCase
 {
     public function test_the_calendar_is_read_back_by_another_reader(): void

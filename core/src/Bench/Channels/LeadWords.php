@@ -37,7 +37,7 @@ final readonly class LeadWords
         return array_values(array_unique($moves));
     }
 
-    /** A set of colours: “red and white”, “nothing”, “several colours at once”. */
+    /** A set of colours: “red and white”, “nothing”, “several colours at the same time”. */
     public function seen(int $set): string
     {
         if ($set === Pixels::MANY) {

@@ -14,7 +14,7 @@ final readonly class Leads
      * @param  list<int>  $order  the colour whose lead is in output 0, 1 ...
      * @param  list<int>  $loose  outputs whose lead conducts nothing, at whichever end
      * @param  array{int, int}|null  $short  outputs whose leads touch
-     * @param  string|null  $setting  what the switch says, where it is not the strip's kind
+     * @param  string|null  $setting light type of its switch, if it is not the strip's
      * @param  bool  $dead  nothing conducts at all: the common lead loose, or a strip of the other common
      */
     public function __construct(

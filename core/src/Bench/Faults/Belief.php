@@ -197,7 +197,7 @@ final readonly class Belief
     }
 
     /**
-     * Shares of the solved keys that make up what a reading is of.
+     * Weights of the solved keys that form a reading.
      *
      * @return array<string, float>
      */

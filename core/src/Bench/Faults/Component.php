@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Faults;
 
 /**
- * One possibility that readings are held against: all is well, or one fault between two of its sizes. What is not known beside it (rails
- * and supplies within their tolerance, where between the two sizes) is a Gaussian that every reading narrows: a Kalman filter without time.
+ * One hypothesis for the readings: no fault, or one fault between two of its sizes. Its unknowns (rails and supplies within their tolerance, the
+ * size between the two) are a Gaussian that every reading narrows: a Kalman filter without time.
  */
 final class Component
 {

@@ -6,7 +6,7 @@ namespace EmberDusk\Bench\Faults;
 
 use EmberDusk\Values\Dice;
 
-/** Faults that are large enough to be met: each moves some reading at a terminal or a pad by three times what the meter may be off. */
+/** Detectable faults: each moves a reading at a terminal or a pad by at least three times the meter error. */
 final readonly class FaultDraw
 {
     /** @return array<string, list<float>> sizes that are large enough, by KIND@PLACE */

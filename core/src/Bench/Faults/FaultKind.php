@@ -34,7 +34,7 @@ enum FaultKind: string
         };
     }
 
-    /** Whether anything lies between its sizes. */
+    /** Whether anything is between its sizes. */
     public function gradual(): bool
     {
         return count($this->sizes()) > 1 && $this !== self::Switch;

@@ -52,7 +52,7 @@ final readonly class FaultPairs
             ),
         );
         $limit = min($misfit, self::MISFIT) + self::FAR;
-        // As near as the single fault, or where that does not fit, as readings lie by their own errors: no pair has to be nearer.
+        // As near as the single fault, or where that does not fit, as readings are by their own errors: no pair has to be nearer.
         $near = $misfit <= self::MISFIT ? $misfit : (float) count($readings);
         $found = $fits = 0;
         $best = [];
@@ -98,7 +98,7 @@ final readonly class FaultPairs
      * The pairs as possibilities that readings are held against.
      *
      * @param  list<Read>  $readings
-     * @param  float  $log  of the weight of a pair that lies as near as the single fault does
+     * @param  float  $log  of the weight of a pair that is as near as the single fault does
      * @return list<Component>
      */
     public function components(array $readings, float $log): array
@@ -272,7 +272,7 @@ final readonly class FaultPairs
     }
 
     /**
-     * The two sizes at which a pair lies nearest to the readings.
+     * The two sizes at which a pair is nearest to the readings.
      *
      * @param  Piece  $a
      * @param  Piece  $b
@@ -337,7 +337,7 @@ final readonly class FaultPairs
     /**
      * @param  list<float>  $before
      * @param  list<float>  $after
-     * @return list<float> by which the rest shrinks, by the whole size
+     * @return list<float> by which the rest shrinks, by the entire size
      */
     private static function slope(array $before, array $after): array
     {

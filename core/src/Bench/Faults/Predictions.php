@@ -18,7 +18,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Refusal;
 
 /**
- * Predicted meter readings at every offered spot of an island, for good wiring and for each fault at each of its sizes. Faults are solved with the
+ * Predicted meter readings at every offered spot of an island, permanently wiring and for each fault at each of its sizes. Faults are solved with the
  * strip in a few lumps; the lumping error of good wiring is removed. Keys are "command spot".
  *
  * @phpstan-type Solved array{
@@ -32,7 +32,7 @@ use EmberDusk\Values\Refusal;
  */
 final readonly class Predictions
 {
-    /** Commands under which faults are solved: what a meter is mostly held under. */
+    /** Commands under which faults are solved: the usual ones for readings. */
     public const COMMANDS = [Command::FULL, Command::DARK];
 
     private const TIMES = 3.0;
@@ -188,7 +188,7 @@ final readonly class Predictions
     }
 
     /**
-     * A limit of a supply is written as amps: a share of what it gives when all is well.
+     * A supply limit is given in amps: a share of its fault-free output.
      *
      * @param  array<string, float>  $base
      * @return list<float>

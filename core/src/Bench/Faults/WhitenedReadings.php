@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Faults;
 
 /**
- * Readings of good wiring as independent values of deviation 1: what the meter, the rails and the supplies may be off together is taken
- * out by the Cholesky factor of its covariance.
+ * Readings of good wiring as independent values of deviation 1: the common error of meter, rails and supplies is removed by the Cholesky factor of
+ * its covariance.
  *
  * @phpstan-type Read array{shares: array<string, float>, value: float, meter: float}
  */
@@ -16,7 +16,7 @@ final readonly class WhitenedReadings
      * @param  list<list<float>>  $factor  lower triangle
      * @param  list<float>  $base  what good wiring gives, in volts or amps
      * @param  list<bool>  $multiplies  whether two faults multiply what each does alone: {@see Predictions::multiplies()}
-     * @param  list<float>  $deviations  of each reading by itself, in volts or amps
+     * @param  list<float>  $deviations  of each reading automatically, in volts or amps
      * @param  list<float>  $seen  readings less what good wiring gives, in deviations
      */
     private function __construct(
@@ -69,7 +69,7 @@ final readonly class WhitenedReadings
     }
 
     /**
-     * How far values lie from those of good wiring, in deviations.
+     * How far values are from those of good wiring, in deviations.
      *
      * @param  list<float>  $values  at the readings
      * @return list<float>

@@ -15,7 +15,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
-/** The readings of an island held against what good wiring shows. What is doubted, gone or read again is kept, and counts nothing. */
+/** The readings of an island compared with good wiring. Doubtful, obsolete and repeated readings are kept and do not count. */
 final readonly class Evidence
 {
     /** @param  list<Row>  $rows  in the order of time */

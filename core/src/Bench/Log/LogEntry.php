@@ -28,7 +28,7 @@ final readonly class LogEntry
      * @param  string  $command the command: of {@see Command}; of a count its number; of a strike the uuid of the entry
      * @param  float|null  $value  volts, amps, a set of colours, the last pixel
      * @param  string  $by  what commanded it: of {@see \EmberDusk\Bench\Tests\Commander}
-     * @param  bool  $sure  whether a value that looked wrong was said again
+     * @param  bool  $sure whether a doubtful value was confirmed
      * @param  string  $at  UTC, YYYY-MM-DDTHH:MM:SS.sssZ
      */
     public function __construct(

@@ -46,7 +46,7 @@ final readonly class LogWords
                     ': ' .
                     Multimeter::print((float) $e->value, $spot->unit);
             } catch (InvalidInput) {
-                // It lies in another island, or nowhere any more.
+                // It is in another island, or nowhere any more.
                 continue;
             }
         }

@@ -13,7 +13,7 @@ final readonly class Row
 {
     /**
      * @param  Spot|null  $spot  null where the plan has no such place any more
-     * @param  Range|null  $range  where good wiring lies; null where nothing conducts
+     * @param  Range|null  $range  where good wiring is; null where nothing conducts
      * @param  DoubtfulReading|null  $doubt the open question, if it was not confirmed
      * @param  bool  $stands  whether it is the last one there and counts
      * @param  LogEntry|null  $against  an earlier one at the same place that it contradicts

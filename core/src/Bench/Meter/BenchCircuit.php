@@ -17,7 +17,7 @@ use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\Plan;
 
 /**
- * An island as a meter meets it: every joint is a resistor of its own, so that volts can be read on both its sides; with a fault put in,
+ * An island as a meter meets it: every joint is its own resistor, so that volts can be read on both its sides; with a fault put in,
  * where there is one. Dimmed phases are averaged, as a meter does.
  */
 final readonly class BenchCircuit

@@ -76,7 +76,7 @@ final readonly class CableSpots
         return $spots;
     }
 
-    /** Cores that conduct: as many as what it ends at has terminals. */
+    /** Conducting cores: as many as its end has terminals. */
     private static function cores(Plan $plan, Island $island, LaidCable $cable): int
     {
         foreach ($island->parts as $parts) {

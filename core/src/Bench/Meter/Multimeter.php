@@ -41,7 +41,7 @@ final readonly class Multimeter
         return self::range($value) / self::COUNTS;
     }
 
-    /** How far from the truth a reading may lie, either way. */
+    /** How far from the truth a reading may be, either way. */
     public static function tolerance(float $value): float
     {
         return self::SHARE * abs($value) + self::DIGITS * self::digit($value);

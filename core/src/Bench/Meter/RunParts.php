@@ -15,7 +15,7 @@ use EmberDusk\Plan\Run;
  */
 final readonly class RunParts
 {
-    /** Runs of an island that is still looked at as a whole. */
+    /** Runs of an island that is still looked at in total. */
     private const WHOLE = 3;
 
     /** @param  array<string, true>|null  $ids  null for all */

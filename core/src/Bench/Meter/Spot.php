@@ -17,7 +17,7 @@ final readonly class Spot
      * @param  list<string>  $along  resistors in a row, between whose outer ends volts are read
      * @param  array{string, float, int}|null  $pad  run, pads from its start, channel from 1
      * @param  float  $sign -1 on the return, so that correct current reads positive
-     * @param  float|null  $metres  along the run, where it lies on one
+     * @param  float|null  $metres  along the run, where it is on one
      * @param  bool  $fine  whether both ends are of one conductor: a few millivolts where all is well
      */
     public function __construct(

@@ -51,7 +51,7 @@ final readonly class Spots
     }
 
     /**
-     * One by its id; a pad lies at the mark nearest to the metres that are named.
+     * One by its id; a pad is at the mark nearest to the metres that are named.
      *
      * @throws InvalidInput when there is no such place (any more)
      */
@@ -225,7 +225,7 @@ final readonly class Spots
         return count($parts->marks->groups) - 1;
     }
 
-    /** Groups before a pad: where a strip is cut, two pads lie at one place. */
+    /** Groups before a pad: where a strip is cut, two pads are at one place. */
     private static function group(WiredRun $parts, int $pad): int
     {
         $before = 0;

@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Tests;
 
-/** One test of the bench: what commands it, what to do, what should be seen or read, what it means if not, what to take care of. */
+/** One test of the bench: command, action, expected result, meaning of a failure, caution. */
 final readonly class BenchTest
 {
     /**
-     * @param  string  $id  "loose-cove/dead": the step of the work that it belongs to, and what it is
+     * @param  string  $id "loose-cove/dead": its step of the work and its key
      * @param  string  $of  the run or controller that it is about
-     * @param  string  $asks  tick, colours, order, count or read: what the screen asks for
+     * @param  string  $asks tick, colours, order, count or read: the kind of answer
      * @param  string  $by  what commands it
      */
     public function __construct(

@@ -50,7 +50,7 @@ enum Commander: string
         };
     }
 
-    /** Whether what commanded it has to be forgotten again before it is joined for good. */
+    /** Whether what commanded it has to be forgotten again before it is joined permanently. */
     public function resetAfter(): bool
     {
         return $this === self::Remote || $this === self::Hub;

@@ -17,7 +17,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Cables where they lie: indoor cable outdoors or in the ground, rigid cable on something that moves. */
+/** Cables where they are: indoor cable outdoors or in the ground, rigid cable on something that moves. */
 final readonly class Surroundings implements Check
 {
     public function rules(): array

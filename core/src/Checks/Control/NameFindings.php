@@ -14,7 +14,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** One light, one name: short enough for the app, told apart by ear, and no word that assistants keep for themselves. */
+/** One name per light: short enough for the app, distinct by ear, and not reserved by assistants. */
 final readonly class NameFindings implements Check
 {
     public function rules(): array

@@ -15,7 +15,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A channel and the whole controller stay within their rated amps. */
+/** A channel and the entire controller stay within their rated amps. */
 final readonly class ControllerAmps implements Check
 {
     public function rules(): array

@@ -13,7 +13,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** A repeater copies the end of the part before it: the whole strip is cut there, + and every channel (common practice, no source). */
+/** A repeater copies the end of the part before it: the entire strip is cut there, + and every channel (common practice, no source). */
 final readonly class Repeats extends RunCheck
 {
     public function rules(): array

@@ -11,7 +11,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Every controller that has a network of its own to join has joined it. */
+/** Every controller that has its own network to join has joined it. */
 final readonly class NotJoined implements Check
 {
     public function rules(): array

@@ -46,7 +46,7 @@ final readonly class HubAsked implements Check
         return [];
     }
 
-    /** Whether an assistant or a server of the job has a Zigbee radio of its own: it is the hub then. */
+    /** Whether an assistant or a server of the job has its own Zigbee radio: it is then the hub. */
     private static function radio(Plan $plan): bool
     {
         foreach ($plan->items as $item) {

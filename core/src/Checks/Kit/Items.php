@@ -113,7 +113,7 @@ final readonly class Items implements Check
             $families += array_fill_keys($job->plan->hub($id)->speaks ?? [], true);
         }
         $bridged = self::bridged($job, $control, $families);
-        // A unit that reads a hub needs no radio of its own.
+        // A unit that reads a hub needs no radio.
         $reads = $control->readsHub && $job->plan->hubs !== [];
         if (
             $families !== [] &&

@@ -12,7 +12,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Severity;
 
-/** Supplies, converters and controllers where water comes to them: tight, or in a closed box. */
+/** Supplies, converters and controllers where water amounts to them: tight, or in a closed box. */
 final readonly class OpenInDamp implements Check
 {
     public function rules(): array

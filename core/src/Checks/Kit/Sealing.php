@@ -11,7 +11,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Outdoors a strip is sealed or lies in a profile: water on pads lets the copper rot (common practice, no source). */
+/** Outdoors a strip is sealed or is in a profile: water on pads lets the copper rot (common practice, no source). */
 final readonly class Sealing extends RunCheck
 {
     public function rules(): array

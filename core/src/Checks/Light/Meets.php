@@ -27,7 +27,7 @@ use EmberDusk\Values\Severity;
 /** Ends of two runs of the same strip within a metre of each other: a difference above 5 % is visible (common practice, no source). */
 final readonly class Meets implements Check, SolvesFixes
 {
-    /** Metres by which two ends may lie apart and count as one place, however the runs lie (common practice, no source). */
+    /** Metres by which two ends may be apart and count as one place, however the runs are (common practice, no source). */
     private const CLOSE = 0.3;
 
     /** Cosine from which an end counts as before the other: within 60° of its direction. */
@@ -180,7 +180,7 @@ final readonly class Meets implements Check, SolvesFixes
 
     /**
      * Whether two ends are seen beside each other: close together, or one before the other. Ends on opposite sides of a
-     * cupboard lie abeam of each other.
+     * cupboard are abeam of each other.
      *
      * @param  array{Point, Point}  $one
      * @param  array{Point, Point}  $other
@@ -213,7 +213,7 @@ final readonly class Meets implements Check, SolvesFixes
         return (($at->x - $before->x) * ($to->x - $at->x) + ($at->y - $before->y) * ($to->y - $at->y)) / $length;
     }
 
-    /** @return array<string, array{Point, Point}> start and end as they lie in the room; none for a run that the notes do not show */
+    /** @return array<string, array{Point, Point}> start and end in the room; none for a run missing in the notes */
     private static function ends(Plan $plan, Run $run): array
     {
         $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;

@@ -21,7 +21,7 @@ final readonly class Seam extends RunCheck
     /** Metres. */
     public const NEAR = 1.0;
 
-    /** Share of its length by which the ends of a run may lie apart and still meet: a straight run has none that do. */
+    /** Share of its length by which the ends of a run may be apart and still meet: a straight run has none that do. */
     private const CLOSED = 0.5;
 
     public function rules(): array

@@ -130,7 +130,7 @@ final readonly class CableCapacity implements Check
         };
     }
 
-    /** @return list<Fix> the smallest cable with as many cores that may carry so many amps there */
+    /** @return list<Fix> the smallest cable with as many cores that is rated for so many amps there */
     public static function thicker(JudgedJob $job, LaidCable $laid, Cable $now, float $amps): array
     {
         $may = static fn(Cable $c): float => CableRating::of($job->plan, $laid, $c)->amps ?? 0.0;

@@ -17,8 +17,8 @@ use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /**
- * A cable is protected when its fuse <= its capacity and 1.25 x load <= fuse; without a fuse what the supply can keep up
- * in overload counts. At a battery's tap there is always a fuse (docs/model.md 7).
+ * A cable is protected when its fuse <= its capacity and 1.25 x load <= fuse; without a fuse the supply's overload current counts. At a battery's
+ * tap there is always a fuse (docs/model.md 7).
  */
 final readonly class Fusing implements Check
 {

@@ -10,7 +10,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 
 /**
- * Overcurrent protection of a cable: the smallest fuse on its way from the supply, or the supply's overload current (assumed if its instructions are
+ * Overcurrent protection of a cable: the smallest fuse in progress from the supply, or the supply's overload current (assumed if its instructions are
  * silent). Amps.
  */
 final readonly class Guard

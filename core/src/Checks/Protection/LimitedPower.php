@@ -17,7 +17,7 @@ final readonly class LimitedPower
 {
     private const OVERLOAD_VA = 250.0;
 
-    /** Volt-amperes that may stand on the nameplate of an output of so many volts; 0 above 60 V. */
+    /** Volt-amperes that may be on the nameplate of an output of so many volts; 0 above 60 V. */
     public static function plate(float $volts): float
     {
         return match (true) {

@@ -65,7 +65,7 @@ final readonly class InputVolts implements Quantity
         return 'Too many volts destroy it, too few leave it dark or unstable. Choose a supply or a converter of its volts.';
     }
 
-    /** @return list<Supply> that feed a load; none where a check of its own judges the supply's volts */
+    /** @return list<Supply> that feed a load; none where its own check judges the supply's volts */
     private static function supplies(Plan $plan, Fitted $part): array
     {
         $ids = match ($part->list) {

@@ -43,7 +43,7 @@ final readonly class RelayAmps implements Quantity
         return $amps > 0.0 ? new Range($amps, $amps) : null;
     }
 
-    /** A module without a relay has a finding of its own. */
+    /** A module without a relay has its own finding. */
     public function assumes(JudgedJob $job, Fitted $part): bool
     {
         return false;

@@ -7,7 +7,7 @@ namespace EmberDusk\Checks\Ratings;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Values\Range;
 
-/** Width of the strip that lies in a profile, mm. */
+/** Width of the strip that is in a profile, mm. */
 final readonly class StripWidth implements Quantity
 {
     public function code(): string

@@ -34,7 +34,7 @@ final readonly class SceneFindings implements Check
         return self::of($job->state);
     }
 
-    /** By how much more a single channel may take than beside others: what it takes is no more than its label. */
+    /** Extra load of a single channel compared with all together: at most its label. */
     private const MORE = 1.12;
 
     /**

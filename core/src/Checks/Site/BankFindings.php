@@ -18,7 +18,7 @@ use EmberDusk\Values\Input;
 use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
-/** Batteries: a tap at the wanted volts or a converter from the shelf, what a tap does to the bank, the usual caution. */
+/** Batteries: a tap at the wanted volts or a converter from the shelf, the effect of a tap on the bank, the usual caution. */
 final readonly class BankFindings
 {
     public const CAUTION = 'A bank can short and burn: fuse within 0.18 m of the tap, cover the posts, no soldering on a battery.';

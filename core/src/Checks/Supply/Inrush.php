@@ -16,7 +16,7 @@ use EmberDusk\Values\Severity;
 /** Inrush of several supplies on one mains circuit against its breaker. */
 final readonly class Inrush implements Check
 {
-    /** Amps at which a 16 A breaker of type C may trip at once: 5 times its rating (IEC 60898-1, from memory). */
+    /** Amps at which a 16 A breaker of type C may trip immediately: 5 times its rating (IEC 60898-1, from memory). */
     private const TRIPS = 80.0;
 
     public function rules(): array

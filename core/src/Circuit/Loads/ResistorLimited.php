@@ -61,13 +61,13 @@ final readonly class ResistorLimited implements Load
 
                 continue;
             }
-            // r e^w + b w = u - shift + r, r = R I0, solved for w = (diode volts) / (k nVT). Both bounds lie at or
+            // r e^w + b w = u - shift + r, r = R I0, solved for w = (diode volts) / (k nVT). Both bounds are at or
             // above the root; from there Newton on this convex, rising function comes down without overshoot.
             $drive = $u - $this->shift + $rI0;
             $w = $drive / $bend;
             if ($drive > $rI0) {
                 $w = min($w, log($drive / $rI0));
-                // Well lit, the resistor takes most: what the bound leaves for it is a bound from below, and nearer.
+                // Well lit, the resistor has most of the volts: the rest after the bound is a bound from below, and nearer.
                 $rest = $drive - $bend * $w;
                 if ($rest > 0.1 * $drive) {
                     $w = log($rest / $rI0);

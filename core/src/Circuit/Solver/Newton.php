@@ -165,7 +165,7 @@ final class Newton
         );
     }
 
-    /** Predicted size of the next step: near the solution whole steps shrink quadratically. INF until that shows. */
+    /** Predicted size of the next step: near the solution full steps shrink quadratically. INF until that shows. */
     private function next(float $before, float $move): float
     {
         $shrinks = $this->part === 1.0 && $move < min(self::CLOSE[0], self::CLOSE[1] * $before);

@@ -100,7 +100,7 @@ final class PairLadder extends ChannelLadder
             $p00 = $d11 / $det;
             $p11 = $d00 / $det;
             $p01 = -$d01 / $det;
-            // P^-1 C and P^-1 r, for what the pad before sees.
+            // P^-1 C and P^-1 r, seen from the pad before.
             $q00 = $p00 * $c00 + $p01 * $c10;
             $q10 = $p01 * $c00 + $p11 * $c10;
             $q01 = $p00 * $c01 + $p01 * $c11;

@@ -12,7 +12,7 @@ final readonly class Stamps
     public function __construct(private SymmetricFactor $factor) {}
 
     /**
-     * A stretch condensed to its two pads, and what it pushes into them.
+     * A stretch condensed to its two pads, and its injected currents.
      *
      * @param  array<int, float>  $right
      */

@@ -24,7 +24,7 @@ final readonly class Terminals
     }
 
     /**
-     * Amps out of every terminal node into the stretch: what the ladder takes, and what all rails carry together.
+     * Amps out of every terminal node into the stretch: of the ladder, and of all rails together.
      *
      * @param  array<int, float>  $volts
      * @return array<int, float> by node

@@ -35,7 +35,7 @@ final readonly class Belief
 
     private const FLAT = 0.2;
 
-    /** Two faults at once are thought of once all single ones together are below this. */
+    /** Two faults at the same time are thought of once all single ones together are below this. */
     private const OPEN_PAIRS = 0.2;
 
     /**

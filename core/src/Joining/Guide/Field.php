@@ -72,7 +72,7 @@ final class Field
         return $this->searches[$device] ?? null;
     }
 
-    /** @return list<string> what the app of a hub lists, as the log tells */
+    /** @return list<string> entries in a hub's app, from the log */
     public function known(string $hub): array
     {
         return $this->entries[$hub] ?? [];

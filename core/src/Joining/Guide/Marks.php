@@ -13,7 +13,7 @@ final class Marks
     /** @var array<string, true> steps whose hands are through, by key */
     public array $worked = [];
 
-    /** @var array<string, string> why a task was put aside, by its id */
+    /** @var array<string, string> why a task was postponed, by its id */
     public array $aside = [];
 
     /** @var array<string, int> answers to nothing or to something else, by step key, since the step was last begun afresh */

@@ -105,7 +105,7 @@ final class Progress
 
     private function forward(Step $step, float $at): void
     {
-        // Its list's line came by itself.
+        // Its list's line came automatically.
         $this->marks->answered[$step->key()] = $at;
         unset($this->marks->worked[$step->key()]);
         $this->marks->alert = '';
@@ -231,7 +231,7 @@ final class Progress
             $this->steps->doubt($device);
         }
         $whole = $suspect->again === Suspect::DEVICES || ($task->tries() && $suspect->again === Suspect::TASK);
-        // After a missed window its result is unknown: repeat the whole task.
+        // After a missed window its result is unknown: repeat the entire task.
         if ($suspect->again === Suspect::STEP && !$task->tries() && $step->opened === '') {
             $this->queue->rewind($task, $step);
         } elseif (!$whole) {
@@ -250,7 +250,7 @@ final class Progress
     }
 
     /**
-     * Nothing that is listed explains it. Some answer before may have been wrong: all of it once more. After that it is put aside, and the run
+     * Nothing that is listed explains it. Some answer before may have been wrong: all of it once more. After that it is postponed, and the run
      * goes on with what does not need it.
      */
     private function leave(Task $task, Step $step): void

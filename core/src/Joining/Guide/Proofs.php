@@ -15,7 +15,7 @@ use EmberDusk\Joining\Words;
 use EmberDusk\Plan\Source;
 
 /**
- * Tests after every control works: with covers closed, after a mains cut of the whole site, without the internet, without the hub. The last two only
+ * Tests after every control works: with covers closed, after a mains cut of the entire site, without the internet, without the hub. The last two only
  * record what still works: both answers are valid and go on the client's card.
  */
 final readonly class Proofs
@@ -125,7 +125,7 @@ final readonly class Proofs
         };
     }
 
-    /** @return list<Source> what the lights depend on, each once */
+    /** @return list<Source> power sources of the lights, each once */
     private static function sources(Roster $roster): array
     {
         $sources = [];

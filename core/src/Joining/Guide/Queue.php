@@ -64,7 +64,7 @@ final class Queue
         return new Task('', Task::ACCEPT, $step->device);
     }
 
-    /** The whole task from its first step. */
+    /** The entire task from its first step. */
     public function afresh(Task $task): void
     {
         $this->put($task, $this->makes->of($task, $this->dropped));

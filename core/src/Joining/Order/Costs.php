@@ -11,12 +11,12 @@ use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 
 /**
- * Cost of moves for one person, in whole seconds of walking, gestures and waits: batches of joins that share a search, and links one by one. Common
+ * Cost of moves for one person, in full seconds of walking, gestures and waits: batches of joins that share a search, and links in turn. Common
  * practice, no source: docs/model.md 11.
  */
 final readonly class Costs
 {
-    /** A unit's power given or taken away; a light identified; one named; what a single task takes beside its gestures. */
+    /** Power of a unit on or off; a light identified; one named; extra time of a single task besides its gestures. */
     public const POWER = 3;
 
     public const IDENTIFY = 6;
@@ -79,7 +79,7 @@ final readonly class Costs
 
         return match ($this->roster->school->timing) {
             TimingMethod::EARLY => 4 * count($batch) + $walks + $takes <= $shut,
-            // Reset before the search each has its own: the way through the app is longer than what a second reset leaves.
+            // Reset before the search with a reset each: the way through the app is longer than the time after a second reset.
             TimingMethod::RESET_FIRST => $seconds + $taps <= $shut,
             default => $seconds <= ($hub->leaflet->figure('search') ?? 60.0),
         };

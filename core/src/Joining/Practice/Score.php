@@ -22,8 +22,8 @@ final readonly class Score
      * @param  list<Want>  $unmet  what does not work
      * @param  array<string, string>  $misnamed  wrong names, by light
      * @param  int  $wanted  controls by lights
-     * @param  int  $resets  beyond what it takes
-     * @param  int  $missed  windows that ran out beyond what it takes
+     * @param  int  $resets more than needed
+     * @param  int  $missed missed windows, more than needed
      * @param  float  $seconds  that it took
      * @param  float  $guide  seconds that the guide's own hands take
      */

@@ -36,7 +36,7 @@ abstract class Device
     /** A whole gesture of its instructions was done to it. */
     protected function gesture(string $name, float $at): void {}
 
-    /** A key of its app, with what it is given. */
+    /** A key of its app, with its input. */
     public function tap(string $key, string $given, float $at): void {}
 
     /** A remote of it was brought somewhere; a device was set. */
@@ -48,7 +48,7 @@ abstract class Device
     /** Automatic changes until then. */
     public function advance(float $to): void {}
 
-    /** When something comes about by itself; null when nothing will. */
+    /** When something comes about automatically; null when nothing will. */
     public function next(): ?float
     {
         return $this->ear->due();

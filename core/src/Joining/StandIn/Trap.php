@@ -10,7 +10,7 @@ enum Trap: string
     /** A device that listens for some seconds only. */
     case Window = 'window';
 
-    /** A remote that links before it is in the hub's network forms one of its own. */
+    /** A remote that links before it is in the hub's network forms a separate one. */
     case OwnNetwork = 'own network';
 
     /** A device in an old network does not search for another. */

@@ -10,8 +10,8 @@ use EmberDusk\Values\Copies;
 use EmberDusk\Values\Refusal;
 
 /**
- * How a device resets, listens, links and confirms, from the instructions in its box: data, never code. What no instructions give is not there; a
- * family says what it cannot do without.
+ * Reset, listening, linking and signals of a device, from its instructions: data, never code. Missing figures are absent; a family names those that
+ * it requires.
  */
 final readonly class Behaviour
 {
@@ -39,7 +39,7 @@ final readonly class Behaviour
      * @param  array<string, Signal>  $signals
      * @param  array<string, float>  $figures
      * @param  list<string>  $lacks  what its app cannot do: colour, white, fade, scene, show, schedule, presence
-     * @param  string  $network  what it shows once the phone is on its own network; empty where the entry does not say
+     * @param  string  $network signal once the phone is on its own network; empty if not stated
      * @param  string  $bind key to press in its app while a receiver learns; empty if not stated
      */
     public function __construct(

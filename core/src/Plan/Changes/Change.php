@@ -13,6 +13,6 @@ interface Change
     /** @throws Refusal when it cannot be done to this plan; the pointer is a field of the change */
     public function apply(Plan $plan): Plan;
 
-    /** For the history line, told of the plan before the change: "Feed added to Cove at 9.00 m". */
+    /** Text of the history line, from the plan before the change: "Feed added to Cove at 9.00 m". */
     public function words(Plan $plan): string;
 }

@@ -45,7 +45,7 @@ final readonly class ExistingLegs
                 $leg->broken === [] &&
                 $leg->joined === null &&
                 array_intersect([mb_strtolower($leg->from), mb_strtolower($leg->to ?? '')], $mains) === [];
-            // Power alone: the plus and a return for each channel; data of pixels has a lead of its own.
+            // Power alone: the plus and a return for each channel; data of pixels has its own lead.
             $kit =
                 $sound && $leg->cores > count($strip->channels)
                     ? self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size)

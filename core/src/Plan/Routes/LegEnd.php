@@ -6,7 +6,7 @@ namespace EmberDusk\Plan\Routes;
 
 use EmberDusk\Survey\Point;
 
-/** One end of a leg that lies there: its name in the notes, where it is, and the pad of a run that is nearest to it. */
+/** One end of a leg that exists: its name in the notes, where it is, and the pad of a run that is nearest to it. */
 final readonly class LegEnd
 {
     /**

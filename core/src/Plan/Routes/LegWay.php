@@ -6,7 +6,7 @@ namespace EmberDusk\Plan\Routes;
 
 use EmberDusk\Kit\KitSnapshot;
 
-/** A leg that lies there as a way to a run: its own size, length and ends; what leads to it and from it is new cable. */
+/** A leg that exists as a way to a run: its own size, length and ends; what leads to it and from it is new cable. */
 final readonly class LegWay
 {
     /**

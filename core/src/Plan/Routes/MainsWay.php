@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\TapeNotes;
 
-/** How mains comes to a supply that stands somewhere: it is there, or a cable goes to it from the nearest outlet. */
+/** How mains amounts to a supply that stands somewhere: it is there, or a cable goes to it from the nearest outlet. */
 final readonly class MainsWay
 {
     /**

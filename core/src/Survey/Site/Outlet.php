@@ -9,7 +9,7 @@ use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 
-/** Mains or vehicle power that is there: an outlet or a spur, its circuit, whether it is live only with the key, or cut by a wall switch. */
+/** Mains or vehicle power that exists: an outlet or a spur, its circuit, whether it is live only with the key, or cut by a wall switch. */
 final readonly class Outlet
 {
     public function __construct(

@@ -19,7 +19,7 @@ final readonly class Site
      * @param  list<Radio>  $radios
      * @param  array<string, RunNote>  $runs  by the run's word
      * @param  list<Present>  $present existing things
-     * @param  int  $bundled  loaded cables that lie together in its largest bundle
+     * @param  int  $bundled  loaded cables that are together in its largest bundle
      * @param  bool  $said whether lengths are stated, not measured
      */
     public function __construct(
@@ -60,7 +60,7 @@ final readonly class Site
         return null;
     }
 
-    /** @return list<Spot> of everything that has a place of its own */
+    /** @return list<Spot> of everything that has its own place */
     public function spots(): array
     {
         return array_map(static fn(Outlet|Box|Battery $i): Spot => $i->spot, [

@@ -10,7 +10,7 @@ use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 use EmberDusk\Survey\Word;
 
-/** Collects what the notes say beside the walls; each clause begins with its kind. */
+/** Collects the notes besides the walls; each clause begins with its kind. */
 final class SiteReader
 {
     public const KEYWORDS = [

@@ -15,7 +15,7 @@ final readonly class Spot
 {
     /**
      * @param  string  $where  in the writer's words
-     * @param  int|null  $leg  number of the leg that it lies on; null inside the room
+     * @param  int|null  $leg  number of the leg that it is on; null inside the room
      * @param  float  $at  metres from that leg's start
      * @param  float|null  $up metres above the floor; null until measured
      */

@@ -59,7 +59,7 @@ final readonly class Coded
             ARRAY_FILTER_USE_BOTH,
         );
         foreach ($twice as $code => $ends) {
-            // The two that no end else is heard as, and whose numbers lie over each other as this code.
+            // The two that no end else is heard as, and whose numbers are over each other as this code.
             $missing = array_keys(
                 array_filter($numbers, static fn(int $n): bool => !in_array($n, $codes, true) || $n === $code),
             );

@@ -14,7 +14,7 @@ final readonly class Suspects
     private const SOUND = 0.85;
 
     /**
-     * Cases by what the ends hear, one character an end, with their weights.
+     * Cases by the tones at the ends, one character per end, with their weights.
      *
      * @param  list<TracedLeg>  $legs
      * @return array<string, float>

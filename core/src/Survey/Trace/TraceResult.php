@@ -78,7 +78,7 @@ final readonly class TraceResult
                 $words[] = "joined {$of->name}";
             }
         }
-        // Two ends that hear one and the same leg: the other one has no far end of its own that is known.
+        // Two ends with the same leg: the other one has no known far end.
         if (count($words) === 1 && count(array_keys($heard, $mask, true)) > 1) {
             $unknown = array_filter($legs, static fn(TracedLeg $l): bool => $l->to === null);
             foreach ($unknown as $of) {

@@ -13,7 +13,7 @@ namespace EmberDusk\Survey\Trace;
  */
 final readonly class Tracer
 {
-    /** Most legs whose cases are weighed one by one. */
+    /** Most legs whose cases are weighed in turn. */
     public const WEIGHED = 6;
 
     public const MOST = 40;

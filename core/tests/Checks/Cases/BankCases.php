@@ -18,7 +18,7 @@ final readonly class BankCases
     /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */
     public static function all(): iterable
     {
-        // 24 W of a resistor's law at 12 V behind a converter of the whole of its input.
+        // 24 W of a resistor's law at 12 V behind a converter of the entire of its input.
         $on = static fn(array $converter, ?string $bank = 's1', float $input = 0.1): JobState => Circuits::in()
             ->bank('s1', ['sourceOhms' => 0.001])
             ->converter('s2', $converter + ['volts' => 12.0, 'ratedAmps' => 8.0, 'efficiency' => 1.0], $bank)

@@ -203,7 +203,7 @@ dry'),
             ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.01, fuse: $fuse)
             ->state();
         yield 'fuse-large' => ['fuse-large', static fn(): array => [$fused(5.0, 25.2), $fused(5.0, 25.0)]];
-        // Common practice, no source: a fuse of 10 A carries 8 A for good.
+        // Common practice, no source: a fuse of 10 A carries 8 A permanently.
         yield 'fuse-small' => ['fuse-small', static fn(): array => [$fused(8.05, 10.0), $fused(7.98, 10.0)]];
         $bank = static fn(?float $fuse): JobState => Circuits::in()
             ->bank('s1')
@@ -252,7 +252,7 @@ dry'),
             'evenness',
             static fn(): array => [self::ladder(0.895, 4.0)->state(true), self::ladder(0.906, 4.0)->state(true)],
         ];
-        // Common practice, no source: 5 % where ends lie within a metre.
+        // Common practice, no source: 5 % where ends are within a metre.
         yield 'seam' => [
             'seam',
             static fn(): array => [

@@ -65,7 +65,7 @@ final readonly class JobCases
             // Common practice, no source: 12 V taps on 6 V blocks, none on 8 V blocks.
             'no-tap' => ["{$walls}\nbattery E1, 6 of 8 V, want 12 V", "{$walls}\nbattery E1, 2 of 6 V, want 12 V"],
             'unbalanced' => ["{$walls}\nbattery E1, 6 of 6 V, want 12 V", "{$walls}\nbattery E1, 2 of 6 V, want 12 V"],
-            // IEEE 802.15.4 and 802.11, from memory: 2450 MHz lies within 11 MHz of 2447 MHz, 2475 MHz does not.
+            // IEEE 802.15.4 and 802.11, from memory: 2450 MHz is within 11 MHz of 2447 MHz, 2475 MHz does not.
             'channel' => ["{$walls}\nwifi 8 office\nhub 20 loft", "{$walls}\nwifi 8 office\nhub 25 loft"],
         ];
         foreach ($cases as $code => [$fires, $not]) {

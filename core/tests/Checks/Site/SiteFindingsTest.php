@@ -146,7 +146,7 @@ final class SiteFindingsTest extends TestCase
 
     public function test_a_converter_is_taken_from_the_shelf_by_the_volts_at_charging(): void
     {
-        // Six blocks of 8 V lie at 44.0 to 57.6 V: 30-60 V will do. Three lie at 22.0 to 28.8 V.
+        // Six blocks of 8 V are at 44.0 to 57.6 V: 30-60 V will do. Three are at 22.0 to 28.8 V.
         $detail = static fn(string $blocks): string => self::findings(
             self::plan(self::WHOLE . "\nbattery E1, {$blocks}, want 12 V"),
         )[0]->detail;

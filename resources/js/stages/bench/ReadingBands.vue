@@ -3,7 +3,7 @@ import type { BenchReading } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 import StrikeOut from './StrikeOut.vue';
 
-/** Readings against the band that good wiring gives: where they lie, in words and shape too. */
+/** Readings against the band that good wiring gives: where they are, in words and shape too. */
 defineProps<{ rows: BenchReading[] }>();
 const emit = defineEmits<{
     meant: [row: BenchReading, value: number];

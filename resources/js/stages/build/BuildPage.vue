@@ -107,7 +107,7 @@ onMounted(() => {
                 <span>{{ visits }}</span>
                 <button type="button" class="act" @click="visiting = true">Visits <kbd>V</kbd></button>
                 <span v-if="build.end" class="text-ink2"
-                    >all done <span class="fig text-ink">{{ at(build.end) }}</span></span
+                    >finished <span class="fig text-ink">{{ at(build.end) }}</span></span
                 >
                 <span class="ml-auto flex gap-x-4"
                     ><a class="act" :href="url('day-sheets.pdf')" target="_blank">Day sheets <kbd>P</kbd></a
@@ -132,8 +132,9 @@ onMounted(() => {
                     @drop="moving.drop()"
                 />
                 <p class="text-[13px] text-ink2 max-sm:hidden">
-                    Heavy edge: delays the end. Hatched: cures. Arrows move a step, with what it costs;
-                    <kbd>Enter</kbd> keeps it.
+                    Thick border: a delay here delays the end. Hatched: drying. Arrow keys move a step and show the
+                    cost;
+                    <kbd>Enter</kbd> saves it.
                 </p>
             </template>
             <MoveStrip

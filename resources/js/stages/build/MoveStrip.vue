@@ -38,9 +38,9 @@ const emit = defineEmits<{ keep: []; drop: [] }>();
         </template>
         <p class="mt-2 flex gap-3">
             <button type="button" class="press" :disabled="!cost || cost.broken.length > 0" @click="emit('keep')">
-                Keep it there <kbd>Enter</kbd>
+                Move here <kbd>Enter</kbd>
             </button>
-            <button type="button" class="quiet" @click="emit('drop')">Put it back <kbd>Esc</kbd></button>
+            <button type="button" class="quiet" @click="emit('drop')">Cancel <kbd>Esc</kbd></button>
         </p>
     </section>
 </template>

@@ -27,8 +27,8 @@ async function send(url: string): Promise<void> {
         </h2>
         <p v-if="message" role="alert" class="mt-1 border-l-4 border-stop bg-sheet px-3 py-1">{{ message }}</p>
         <p v-if="links.length === 0" class="text-[13px] text-ink2">
-            The person who has the link reads what works what, the scenes and the steps back; it changes nothing, runs
-            out by itself, and can be revoked.
+            Anyone with the link can read the controls, scenes and recovery steps. It changes nothing, expires, and can
+            be revoked.
         </p>
         <ul>
             <li

@@ -1,6 +1,6 @@
 let last: Promise<unknown> = Promise.resolve();
 
-/** Does one thing after the other, in the order in which they came: a list does not ask for everything at once. */
+/** Does one thing after the other, in the order in which they came: a list does not ask for everything immediately. */
 export function inLine<T>(work: () => Promise<T>): Promise<T> {
     const next = last.then(work, work);
     last = next;

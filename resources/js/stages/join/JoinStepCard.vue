@@ -11,7 +11,7 @@ const props = defineProps<{
     now: number;
     /** On real devices: hands do the step there, and the new list entry is typed. */
     site: boolean;
-    /** Hands work the drawn kit themselves: the step is only told, and ticked. */
+    /** For manual play of the drawn kit: the step is only shown, and ticked. */
     hands?: boolean;
     refused?: { at: string; message: string };
     /** Next page after everything is done. */

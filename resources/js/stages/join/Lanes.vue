@@ -19,7 +19,7 @@ const height = computed(() => TOP + props.lanes.length * each.value + 6);
 const clip = (t: number) => x.value(Math.max(-BACK, Math.min(AHEAD, t - props.now)));
 const seen = (from: number, to: number) => to - props.now > -BACK && from - props.now < AHEAD;
 
-/** Words of a lane's events, each in the row where it does not lie on the one before. */
+/** Words of a lane's events, each in the row where it is not on the one before. */
 function marks(lane: JoinLane): { x: number; row: number; text: string }[] {
     const ends = [-Infinity, -Infinity];
     return lane.marks

@@ -9,7 +9,7 @@ const props = defineProps<{
     device: JoinDevice;
     now: number;
     lights: JoinDevice[];
-    /** Keys are pressed and held like keys; else a whole gesture is one press. */
+    /** Keys are pressed and held like keys; else an entire gesture is one press. */
     hands?: boolean;
 }>();
 const emit = defineEmits<{ act: [act: Act] }>();

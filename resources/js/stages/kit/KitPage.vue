@@ -35,7 +35,7 @@ watch(
     { immediate: true },
 );
 const slots = computed<Slot[]>(() => (run.value && desk.value.kit ? [...run.value.slots, desk.value.kit.hub] : []));
-/** The strip decides what the rest must do, so it is chosen first. */
+/** The strip decides the demands on the rest, so it is chosen first. */
 function undecided(): number {
     const free = slots.value.filter((s) => s.chosen === null && !s.optional);
     return Math.max(

@@ -6,7 +6,7 @@ import { readNumber } from '@/lib/number';
 import type { Answer, PartsPicture } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 
-/** Offcuts that lie in the van: they are cut from before anything is bought. */
+/** Offcuts that are in the van: they are cut from before anything is bought. */
 const props = defineProps<{ open: boolean; parts: PartsPicture; job: number }>();
 const emit = defineEmits<{ close: [] }>();
 const { answer } = useScreen();

@@ -6,7 +6,7 @@ import type { PartRow, PartsPicture } from '@/types/generated/responses';
 import DateField from './DateField.vue';
 import FigureText from '@/ui/FigureText.vue';
 
-/** Everything to buy and bring by group: why, how many, what it costs, how far it is, which step waits for it. */
+/** Everything to buy and bring by group: reason, number, cost, state, and the step that waits for it. */
 const props = defineProps<{ parts: PartsPicture; rows: PartRow[]; job: number }>();
 const emit = defineEmits<{ mark: [part: PartRow, state: string, arrives: string] }>();
 const { change, message } = useScreen();

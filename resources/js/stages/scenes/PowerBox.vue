@@ -2,7 +2,7 @@
 import { useScreen } from '@/lib/screen';
 import type { PowerLight, PowerPicture } from '@/types/generated/responses';
 
-/** How each light is set up for every day: the curve of its dimming, and what it does when power returns. */
+/** Settings of each light: dimming curve and power-on behaviour. */
 defineProps<{ power: PowerPicture }>();
 const { change } = useScreen();
 function set(light: PowerLight, with_: Partial<PowerLight>): void {

@@ -2,7 +2,7 @@
 import { computed } from 'vue';
 import type { TraceAnswer } from '@/types/generated/responses';
 
-/** The ends at hand on the left, the far ends on the right: which are linked, and where the tester goes. What lies between is not known yet. */
+/** The near ends on the left, the far ends on the right: linked ones, and the tester's position. The connection between them is unknown. */
 const props = defineProps<{ trace: TraceAnswer }>();
 const ROW = 26;
 const rows = computed(() => props.trace.legs.length);

@@ -4,7 +4,7 @@ import { useScreen } from '@/lib/screen';
 import { along, nearest, standing, type OnWall } from './standing';
 import type { Sheet, StandingUnit } from '@/types/generated/responses';
 
-/** Units where they stand. Arrows or a drag move one along the walls, onto a spot where it is let go on one; Enter keeps. */
+/** Units at their positions. Arrows or a drag move one along the walls, onto a spot if dropped there; Enter saves. */
 const props = defineProps<{
     sheet: Sheet;
     units: StandingUnit[];

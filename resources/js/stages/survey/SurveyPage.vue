@@ -80,7 +80,7 @@ watch(
     },
 );
 onBeforeUnmount(() => void keep());
-// The tab closes, or the phone is locked: the last typing is saved at once.
+// The tab closes, or the phone is locked: the last typing is saved immediately.
 useEventListener(document, 'visibilitychange', () => document.visibilityState === 'hidden' && void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();

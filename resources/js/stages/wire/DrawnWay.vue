@@ -31,7 +31,7 @@ const emit = defineEmits<{ repair: [change: object] }>();
             <thead class="text-ink2">
                 <tr class="border-b border-rule">
                     <th class="text-left font-normal">Differences</th>
-                    <th class="text-right font-normal">Drawn</th>
+                    <th class="text-right font-normal">Current</th>
                     <th class="text-right font-normal">Proposed</th>
                     <th class="w-24 text-right font-normal">Cost</th>
                 </tr>
@@ -48,7 +48,9 @@ const emit = defineEmits<{ repair: [change: object] }>();
         <p v-if="drawn.repair" class="mt-1">
             Cheapest single change that fixes it: {{ drawn.repair.label }}, <FigureText :figure="drawn.repair.cost" />{{
                 ' '
-            }}<button type="button" class="act ml-2" @click="emit('repair', drawn.repair.change)">Mend it so</button>
+            }}<button type="button" class="act ml-2" @click="emit('repair', drawn.repair.change)">
+                Apply this fix
+            </button>
         </p>
         <p v-else-if="drawn.broken.length" class="mt-1">No single change fixes it.</p>
     </section>

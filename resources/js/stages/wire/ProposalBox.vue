@@ -8,7 +8,10 @@ import FigureText from '@/ui/FigureText.vue';
 import ProposedWay from './ProposedWay.vue';
 import DrawnWay from './DrawnWay.vue';
 
-/** The planner's proposal: the cheapest wiring that holds every limit, why nothing cheaper does, how the drawn one compares, others. */
+/**
+ * The planner's proposal: the cheapest wiring within every limit, the reasons against cheaper ones, the comparison with the current layout,
+ * alternatives.
+ */
 const props = defineProps<{ run: string; runs: WireRun[] }>();
 const emit = defineEmits<{ close: []; beside: [change: object] }>();
 const { answer, change } = useScreen();
@@ -67,7 +70,7 @@ async function take(payload: object): Promise<void> {
                     >
                 </fieldset>
                 <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
-                    <legend class="float-left mr-4 text-ink2">Keep the current layout</legend>
+                    <legend class="float-left mr-4 text-ink2">Do not change</legend>
                     <label v-for="k in KEEP" :key="k.id" class="flex items-center gap-2"
                         ><input
                             type="checkbox"

@@ -45,7 +45,7 @@ const reading = ref<number | null>(null);
                     ><b class="fig">{{ run.supply.id.toUpperCase() }}</b> {{ run.supply.name }}</span
                 >
                 <span v-if="run.supply.figure" class="block text-[13px] text-ink2"
-                    >loaded to <FigureText :figure="run.supply.figure" /><template v-if="run.supply.where"
+                    >load <FigureText :figure="run.supply.figure" /><template v-if="run.supply.where"
                         >, {{ run.supply.where }}</template
                     ></span
                 >
@@ -55,7 +55,7 @@ const reading = ref<number | null>(null);
                     ><b class="fig">{{ run.controller.id.toUpperCase() }}</b> {{ run.controller.name }}</span
                 >
                 <span v-if="run.controller.figure" class="block text-[13px] text-ink2"
-                    ><template v-if="run.controller.where">{{ run.controller.where }}, </template>carries
+                    ><template v-if="run.controller.where">{{ run.controller.where }}, </template>load
                     <FigureText :figure="run.controller.figure"
                 /></span>
             </div>

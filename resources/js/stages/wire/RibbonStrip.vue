@@ -23,7 +23,7 @@ const stops = computed(() => {
         return { at: (group + 0.5) / light.length, colour: colour.value(light[group] ?? 0) };
     });
 });
-/** Cut marks are drawn if they are distinguishable; every whole metre has a longer one. */
+/** Cut marks are drawn if they are distinguishable; every full metre has a longer one. */
 const marks = computed(() => {
     const { pitch, metres } = run.value;
     const apart = x.value(pitch) - x.value(0);

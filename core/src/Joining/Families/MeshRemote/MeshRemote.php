@@ -20,7 +20,7 @@ use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
-/** Remotes that work mesh controllers by radio of their own. The presses that open a link also answer a mesh search: never both at once. */
+/** Remotes that work mesh controllers by radio of their own. The presses that open a link also answer a mesh search: never both at the same time. */
 final readonly class MeshRemote implements Family
 {
     public function key(): string

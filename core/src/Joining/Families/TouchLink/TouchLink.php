@@ -124,7 +124,7 @@ final readonly class TouchLink implements Family
     }
 
     /**
-     * Opened by itself after power-up, where it has no key for it.
+     * Opened automatically after power-up, where it has no key for it.
      *
      * @param  list<string>  $off
      */

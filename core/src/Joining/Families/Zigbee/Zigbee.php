@@ -161,7 +161,7 @@ final readonly class Zigbee implements Family
             ($school->timing === TimingMethod::RESET_FIRST && !$fits);
     }
 
-    /** The app at its last tap, so that the search starts at once when the power is back. */
+    /** The app at its last tap, so that the search starts immediately when the power is back. */
     private function stand(Task $task, Unit $hub): Step
     {
         return new Step(

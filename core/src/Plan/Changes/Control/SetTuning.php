@@ -11,7 +11,7 @@ use EmberDusk\Plan\Tuning;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** How a light is dimmed, and what it does when its power returns. */
+/** Sets the dimming curve of a light and its power-on behaviour. */
 final readonly class SetTuning implements Change
 {
     private function __construct(private Tuning $tuning) {}

@@ -33,7 +33,7 @@ final readonly class ChooseModule implements Change
         return new self($f->string('fixture'), $kit, null);
     }
 
-    /** A module that is there, or kit for a new one. */
+    /** A module that exists, or kit for a new one. */
     public static function payload(string $fixture, ?string $module = null, ?string $kit = null): ChangePayload
     {
         return ChangePayload::given('ChooseModule', fixture: $fixture, module: $module, kit: $kit);

@@ -31,7 +31,7 @@ final readonly class ChosenSupply
     {
         $converter = $plan->converter($run->supply) !== null ? $plan->supplies[$run->supply ?? ''] : null;
         if ($converter === null) {
-            // Parts of a run, and runs of a place, share the bank that is there.
+            // Parts of a run, and runs of a place, share the bank that exists.
             $id = $run->supply ?? (self::like($plan, $run, $block)->id ?? Plan::nextId('s', $plan->supplies));
 
             return $plan->with(
@@ -137,7 +137,7 @@ final readonly class ChosenSupply
         return null;
     }
 
-    /** As many blocks as were surveyed, where they were: a whole bank for a converter, else up to the tap. */
+    /** As many blocks as were surveyed, where they were: a full bank for a converter, else up to the tap. */
     private static function laid(Plan $plan, Run $run, Block $block, ?Device $old, string $id, bool $whole): Device
     {
         $device = $old?->kit === $block->id() ? $old : $old?->of($block->id()) ?? new Device($id, $block->id());

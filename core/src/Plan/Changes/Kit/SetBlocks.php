@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
-/** How many blocks of a battery lie in series and how many rows in parallel. */
+/** How many blocks of a battery are in series and how many rows in parallel. */
 final readonly class SetBlocks implements Change
 {
     private function __construct(private string $supply, private int $series, private int $parallel) {}

@@ -13,7 +13,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** So many of a set, remote, panel, plug or the like in a place, and what it goes with; none takes it out. */
+/** Sets the number of a set, remote, panel, plug or the like in a place, and its owner; 0 removes it. */
 final readonly class SetItem implements Change
 {
     private function __construct(

@@ -15,7 +15,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
-/** Puts a run on a supply or a controller that is there already, or gives it one of its own of the same kind. */
+/** Moves a run to an existing supply or controller, or gives it a separate one of the same kind. */
 final readonly class ShareKit implements Change
 {
     private function __construct(private string $run, private string $with) {}

@@ -47,7 +47,7 @@ final readonly class NoteRun implements Change
                 default => $light,
             };
         } else {
-            // A run lies in a profile or is bare.
+            // A run is in a profile or is bare.
             $not = [$this->word, ...['profile' => ['bare'], 'bare' => ['profile']][$this->word] ?? []];
             $mounting = [...array_diff($mounting, $not), ...$this->on ? [$this->word] : []];
         }

@@ -11,7 +11,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Slices;
 use EmberDusk\Values\ChangePayload;
 
-/** Cuts a measured run into equal parts, each with kit of its own; one part makes it whole again. What was chosen for it goes. */
+/** Cuts a measured run into equal parts, each with separate kit; one part rejoins it. Its kit is removed. */
 final readonly class SplitRun implements Change
 {
     private function __construct(private string $run, private int $parts) {}
@@ -52,7 +52,7 @@ final readonly class SplitRun implements Change
     }
 
     /**
-     * A whole run in equal parts, with nothing chosen for them yet; the first keeps its id.
+     * A full run in equal parts, with nothing chosen for them yet; the first keeps its id.
      *
      * @param  array<string, Run>  $taken
      * @return non-empty-array<string, Run>

@@ -51,7 +51,7 @@ final readonly class Parting
         return new self(self::alike($after->pruned(), $run, $parts), $split, array_values($parts));
     }
 
-    /** The plan with the split's memory of what it brought. */
+    /** The plan with the earlier state of the split run. */
     public static function remembered(Plan $plan, Split $split): Plan
     {
         return $plan->with(splits: [$split->id => $split] + $plan->splits);
@@ -131,7 +131,7 @@ final readonly class Parting
     }
 
     /**
-     * Maps the feeds of the whole onto its parts; of two on one pad the first stays.
+     * Maps the feeds of the entire onto its parts; of two on one pad the first stays.
      *
      * @param  non-empty-array<string, Run>  $parts
      * @return array<string, Feed>
@@ -179,7 +179,7 @@ final readonly class Parting
     }
 
     /**
-     * Parts are made up as the whole is, and play as it does where they are pixels.
+     * Parts are made up as the entire is, and play as it does where they are pixels.
      *
      * @param  non-empty-array<string, Run>  $parts
      */

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
 
-/** The cables to feeds of a run connected to another unit; what a leg or branch carried before is one cable all the way now. */
+/** The cables to feeds of a run connected to another unit; a former leg or branch becomes one cable. */
 final readonly class Rehung
 {
     /** @param  list<string>|null  $feeds  only these */

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Cuts a wired run in halves, the second on a controller of its own: the same model beside the first, from the same supply. */
+/** Cuts a wired run in halves, the second on its own controller: the same model beside the first, from the same supply. */
 final readonly class SplitController implements Change
 {
     private function __construct(private string $run) {}

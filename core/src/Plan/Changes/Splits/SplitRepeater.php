@@ -16,7 +16,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Cuts a switched run in halves, + and every channel, the second behind a repeater with a supply of its own. */
+/** Cuts a switched run in halves, + and every channel, the second behind a repeater with its own supply. */
 final readonly class SplitRepeater implements Change
 {
     private function __construct(private string $run, private KitSnapshot $kit) {}

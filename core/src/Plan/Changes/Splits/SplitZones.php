@@ -13,7 +13,7 @@ use EmberDusk\Plan\Split;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Cuts the + of a pixel run in its middle and feeds the second zone from a supply of its own; minus and data go through. */
+/** Cuts the + of a pixel run in its middle and feeds the second zone from its own supply; minus and data go through. */
 final readonly class SplitZones implements Change
 {
     private function __construct(private string $run) {}

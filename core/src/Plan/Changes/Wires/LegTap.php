@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes\Wires;
 
-/** A leg that lies there and is used from end to end: new cable leads to its first end, and from both go the drops. */
+/** A leg that exists and is used from end to end: new cable leads to its first end, and from both go the drops. */
 final class LegTap
 {
     private ?string $first = null;

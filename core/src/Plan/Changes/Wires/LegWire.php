@@ -8,7 +8,7 @@ namespace EmberDusk\Plan\Changes\Wires;
 final readonly class LegWire
 {
     /**
-     * @param  string  $kit  shelf id of what it is
+     * @param  string  $kit shelf id of its cable
      * @param  string  $with  shelf id of the new cable that leads to it
      * @param  float  $lead  metres of that
      * @param  array{string, string}  $ends  names in the notes: where it is fed, where it ends

@@ -16,7 +16,7 @@ final readonly class Tails
     /** Default metres of the first tail until measured. */
     public const FIRST = 1.0;
 
-    /** Run ends that lie within so many metres are one place to a cable (the seam's distance, docs/model.md 6). */
+    /** Run ends that are within so many metres are one place to a cable (the seam's distance, docs/model.md 6). */
     private const NEAR = 1.0;
 
     /**

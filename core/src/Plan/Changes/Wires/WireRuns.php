@@ -18,7 +18,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Refusal;
 
 /**
- * Wires runs again, all at once: supplies, the controllers on each, the runs on each of those, and every cable with its
+ * Wires runs again, all at the same time: supplies, the controllers on each, the runs on each of those, and every cable with its
  * length in metres. What wired them before goes; units, feeds and cables that are still right keep their ids.
  */
 final readonly class WireRuns implements Change

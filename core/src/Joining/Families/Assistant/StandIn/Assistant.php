@@ -9,7 +9,7 @@ use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Light;
 use EmberDusk\Joining\StandIn\Trap;
 
-/** Stands in for a voice assistant that reads a hub: it knows names only, and those of the moment at which its search ended. */
+/** Simulated voice assistant that reads a hub: it knows names only, as of the end of its search. */
 final class Assistant extends Device
 {
     private ?string $hub = null;

@@ -7,7 +7,7 @@ namespace EmberDusk\Joining\Families\Bluetooth\StandIn;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\StandIn\Light;
 
-/** Stands in for a Bluetooth controller that a phone works directly: its lamp is quick while it is free, slow once a phone has it; one at a time. */
+/** Simulated Bluetooth controller for direct phone control: its lamp is quick while it is free, slow once a phone is connected; one at a time. */
 final class Paired extends Light
 {
     private bool $connected = false;
@@ -52,7 +52,7 @@ final class Paired extends Light
 
     public function answersPhone(): bool
     {
-        // A phone that had it once takes it again by itself when its power is back.
+        // A phone that had it once takes it again automatically when its power is back.
         return $this->awake() && $this->typed && !$this->taken() && $this->site->phone()->stays();
     }
 

@@ -8,8 +8,8 @@ use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\StandIn\Light;
 
 /**
- * Stands in for a Wi-Fi firmware board: a data lead gives it the network, after a reboot its page opens at its address; order and count are
- * set there. A router may give it another address.
+ * Simulated Wi-Fi board: a data lead gives it the network, after a reboot its page opens at its address; order and count are set there. A router may
+ * give it another address.
  */
 final class Board extends Light
 {

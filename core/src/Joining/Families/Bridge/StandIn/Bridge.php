@@ -9,8 +9,8 @@ use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Light;
 
 /**
- * Stands in for a Wi-Fi bridge with zones: it is put onto the site's network while a countdown of the app runs, then each zone takes a
- * receiver that has just had its power. Any number of phones may work it.
+ * Simulated Wi-Fi bridge with zones: it joins the site's network while a countdown of the app runs, then each zone takes a receiver that was just
+ * powered. Any number of phones may use it.
  */
 final class Bridge extends Device
 {

@@ -10,7 +10,7 @@ use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Light;
 use EmberDusk\Joining\StandIn\Trap;
 
-/** Stands in for a 2.4 GHz remote or panel: a zone takes every receiver near by that has just had its power. */
+/** Simulated 2.4 GHz remote or panel: a zone takes every nearby receiver that was just powered. */
 final class ZoneRemote extends Device
 {
     private int $zone = 1;

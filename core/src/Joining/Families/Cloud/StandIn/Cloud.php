@@ -7,7 +7,7 @@ namespace EmberDusk\Joining\Families\Cloud\StandIn;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\StandIn\Light;
 
-/** Stands in for a controller that works through an account on the internet: without it nothing answers. */
+/** Simulated controller that works through an account on the internet: without it nothing responds. */
 final class Cloud extends Light
 {
     private bool $looks = false;

@@ -8,8 +8,8 @@ use EmberDusk\Joining\StandIn\Light;
 use EmberDusk\Joining\StandIn\Trap;
 
 /**
- * Stands in for a Bluetooth mesh controller: its gesture answers a search of the app, and each node repeats for the next. The same gesture
- * opens it to a remote while no search runs.
+ * Simulated Bluetooth mesh controller: its gesture answers a search of the app, and each node relays for the next. The same gesture opens it to a
+ * remote while no search runs.
  */
 final class Node extends Light
 {

@@ -9,7 +9,7 @@ use EmberDusk\Joining\Families\Mesh\StandIn\Node;
 use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Light;
 
-/** Stands in for a remote that is linked to mesh controllers one by one: a zone takes whichever was opened last. */
+/** Simulated remote that is linked to mesh controllers in turn: a zone takes the one opened last. */
 final class PairingRemote extends Device
 {
     private int $zone = 1;

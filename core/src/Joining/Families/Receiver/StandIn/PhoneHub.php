@@ -8,7 +8,7 @@ use EmberDusk\Joining\StandIn\Device;
 use EmberDusk\Joining\StandIn\Light;
 use EmberDusk\Joining\StandIn\Trap;
 
-/** Stands in for a 2.4 GHz hub whose settings live in one phone: that phone alone works what it has bound. */
+/** Simulated 2.4 GHz hub with its settings in one phone: only that phone controls its lights. */
 final class PhoneHub extends Device
 {
     private bool $entered = false;

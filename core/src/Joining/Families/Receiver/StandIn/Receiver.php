@@ -8,8 +8,8 @@ use EmberDusk\Joining\StandIn\Light;
 use EmberDusk\Joining\StandIn\Trap;
 
 /**
- * Stands in for a 2.4 GHz receiver: a learn key opens it for a while; it also takes the zone of a remote or a bridge within seconds of
- * power-on. It obeys what it was bound to.
+ * Simulated 2.4 GHz receiver: a learn key opens it for a while; it also takes the zone of a remote or a bridge within seconds of power-on. It
+ * responds to its bound controls only.
  */
 final class Receiver extends Light
 {
@@ -61,7 +61,7 @@ final class Receiver extends Light
         if (!$this->awake() || ($zone === 0 ? !$learning : !$this->isFresh($at))) {
             return false;
         }
-        // The first try comes to nothing once in a while, with nothing wrong.
+        // The first try fails once in a while, with nothing wrong.
         if ($this->tries++ === 0 && $this->site->has('missed-once', $this->unit->id)) {
             return false;
         }

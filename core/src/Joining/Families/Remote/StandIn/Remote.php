@@ -28,7 +28,7 @@ final class Remote extends Device
     /** @var array{float, float}|null */
     private ?array $looks = null;
 
-    /** @var array{string, float} what it is held to, and how far from it in metres */
+    /** @var array{string, float} its partner, and the distance in metres */
     private array $near = ['', INF];
 
     private int $zone = 1;
@@ -88,7 +88,7 @@ final class Remote extends Device
 
     private function forget(float $at): void
     {
-        // A network of its own goes on without it: its controllers have to be reset as well.
+        // Its own network goes on without it: its controllers have to be reset as well.
         $this->network = null;
         $this->looks = null;
         $this->show('resetDone', $at);

@@ -12,7 +12,7 @@ use EmberDusk\Joining\StandIn\Trap;
 /** Link request of a remote to the controllers around it: one responds, not always the intended one. */
 final readonly class Touch
 {
-    /** Metres from a remote that is held too far away, as a share of what the instructions allows. */
+    /** Distance of a remote that is held too far away, as a multiple of the distance in the instructions. */
     private const TOO_FAR = 3.0;
 
     /** Seconds that a link takes. Common practice, no source. */
@@ -21,7 +21,7 @@ final readonly class Touch
     /**
      * Which controller takes the link, after how many seconds, in which network; null when none does.
      *
-     * @param  array{string, float}  $near  what the remote is held to, and how far from it
+     * @param  array{string, float}  $near partner of the remote, and the distance
      * @return array{Controller, float, string}|null
      */
     public static function of(Site $site, Remote $remote, array $near, float $at): ?array
@@ -67,7 +67,7 @@ final readonly class Touch
         ];
     }
 
-    /** The hub's, when the remote is in it; else one of its own, which takes the controller out of the hub's. */
+    /** The hub's, if the remote is in it; else a separate one, which takes the controller out of the hub's. */
     private static function network(Site $site, Remote $remote, Controller $controller): string
     {
         $own = "own {$remote->unit->id}";

@@ -11,8 +11,8 @@ use EmberDusk\Joining\StandIn\Trap;
 use EmberDusk\Joining\Unit;
 
 /**
- * Stands in for a Zigbee controller: reset by a gesture, it listens after a reset or, unjoined, after power-up; a power-cycle erases
- * nothing. It takes links of remotes while its link window is open.
+ * Simulated Zigbee controller: reset by a gesture, it listens after a reset or, unjoined, after power-up; a power cycle does not erase it. It takes
+ * links of remotes while its link window is open.
  */
 final class Controller extends Light
 {
@@ -109,7 +109,7 @@ final class Controller extends Light
         return $this->network;
     }
 
-    /** Whether it takes a link now: opened by its key, or by itself for a while after power-up. */
+    /** Whether it takes a link now: opened by its key, or automatically for a while after power-up. */
     public function takesLinks(float $at): bool
     {
         $leaflet = $this->unit->leaflet;
@@ -157,7 +157,7 @@ final class Controller extends Light
         }
         $this->tries++;
         $hub = $this->site->open('zigbee');
-        // One join in a while comes to nothing though all was right: the window is spent.
+        // One join in a while fails though all was right: the window is spent.
         if ($this->tries === 1 && $this->site->has('missed-once', $this->unit->id)) {
             $this->listens = null;
 
