@@ -73,7 +73,7 @@ function move(form: HTMLFormElement): void {
             >
             <span v-if="atTime?.critical" class="ml-2 text-[12px] text-ember">delays the end</span>
             <span v-if="pinned" class="ml-2 text-[12px] text-dusk">moved here</span>
-            <span v-if="waiting" class="ml-2 text-[12px] text-watch">waits for a signal</span>
+            <span v-if="waiting" class="ml-2 text-[12px] text-watch">not sent yet</span>
             <span class="block text-[13px] text-ink2"
                 >{{ step.why }}{{ step.tools.length ? ` Bring: ${step.tools.join(', ')}.` : ''
                 }}{{ atTime?.wait ? ` Then it cures ${atTime.wait / 60} h.` : ''
