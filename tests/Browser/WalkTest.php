@@ -163,7 +163,7 @@ final class WalkTest extends BrowserTestCase
     /** Open points of all stages. */
     private function openPoints(): int
     {
-        return preg_match('/(\d+) in all/', $this->text(), $found) === 1 ? (int) $found[1] : 0;
+        return preg_match('/(\d+) in total/', $this->text(), $found) === 1 ? (int) $found[1] : 0;
     }
 
     private function join(): void
@@ -209,7 +209,7 @@ final class WalkTest extends BrowserTestCase
         $this->press('y');
         $this->proved();
         $this->see('On the simulated devices: 1 of 1 controls work.');
-        $this->see('Nothing that happens here is joined.');
+        $this->see('It joins nothing.');
         $this->assertAccessible('join done');
         $this->onSite();
         $this->leaveField();
