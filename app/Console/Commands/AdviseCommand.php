@@ -15,7 +15,10 @@ final class AdviseCommand extends Command
 {
     use ReadsJobFile;
 
-    protected $signature = 'ember:advise {file : a job file, - for standard input} {--keep=* : do not change feeds, cables or kit} {--job : print the job with the proposal taken} {--json : print the result as JSON}';
+    protected $signature =
+        'ember:advise {file : a job file, - for standard input} ' .
+        '{--keep=* : do not change feeds, cables or kit} ' .
+        '{--job : print the job with the proposal taken} {--json : print the result as JSON}';
 
     protected $description = 'Propose the cheapest wiring that meets the limits, with reasons';
 

@@ -24,7 +24,8 @@ final class RehearseCommand extends Command
 
     protected $signature =
         'ember:rehearse {file : a job file, - for standard input} {--seed=1} {--fault=* : KIND@DEVICE, several may be given; list ' .
-        'prints all} {--timing=search : search, reset or early} {--school= : former name of --timing} {--trust-new : do not reset new units} {--json : print the log as JSON}';
+        'prints all} {--timing=search : search, reset or early} {--school= : former name of --timing} ' .
+        '{--trust-new : do not reset new units} {--json : print the log as JSON}';
 
     protected $description = 'Rehearse the joins of a job on simulated devices, and test every control at the end';
 

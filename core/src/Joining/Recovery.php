@@ -96,7 +96,8 @@ final readonly class Recovery
             'The phone is lost',
             $roster->of(Unit::HUB) + $roster->of(Unit::BRIDGE) === []
                 ? 'Install the app of each light on the new phone; remotes and panels go on working.'
-                : 'Hubs and bridges that work with any phone: install the app on the new one and sign in with the client’s account; nothing has to be joined again.',
+                : 'Hubs and bridges that work with any phone: install the app on the new one ' .
+                    'and sign in with the client’s account; nothing has to be joined again.',
             self::with(
                 $roster,
                 // A light that is reset has lost its remotes and panels as well.

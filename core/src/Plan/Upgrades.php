@@ -105,7 +105,8 @@ final readonly class Upgrades
     }
 
     /**
-     * 4 to 5: what runs were before they were split; where units stand; the way back and forth, and the follow-up visit, which older jobs did not calculate with: their price stays.
+     * 4 to 5: runs before their split; positions of units; travel and the follow-up visit, which older jobs did not
+     * price: their price stays.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>

@@ -33,7 +33,8 @@ final class BatterySteps
                     of: $run,
                     kind: 'posts',
                     title: 'crimp ring terminals, leads on the posts of ' . strtoupper($unit),
-                    why: 'Never clamp bare strands under a nut: they work loose. Fit the fuse within 0.18 m of the post; leave its holder empty until the test.',
+                    why: 'Never clamp bare strands under a nut: they work loose. ' .
+                        'Fit the fuse within 0.18 m of the post; leave its holder empty until the test.',
                     units: 1.0,
                     people: 1,
                     tools: ['crimping tool', 'ring terminals', 'meter'],

@@ -108,7 +108,8 @@ final class Steps
                 units: 1.0,
                 people: 1,
                 tools: ['voltage tester'],
-                caution: 'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: a switch in the off position proves nothing.',
+                caution: 'Work on mains is for a licensed person. Test the tester, the circuit, and the tester again: ' .
+                    'a switch in the off position proves nothing.',
                 after: [],
             );
         }

@@ -39,7 +39,8 @@ final readonly class Cap extends RunCheck
                     100 * $run->cap,
                 ),
                 detail: sprintf(
-                    '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, set all to white and measure the supply: on average at most %.1f A.',
+                    '%s is sized for %.0f %% of full load. Set the limit in the controller’s app or on its switch, ' .
+                        'set all to white and measure the supply: on average at most %.1f A.',
                     $case->device($run->supply),
                     100 * $run->cap,
                     $amps,

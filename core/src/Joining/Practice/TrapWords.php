@@ -22,8 +22,8 @@ final readonly class TrapWords
         return match ($trap) {
             Trap::Window
                 => "The window of {$light} did not meet the search for long enough: it listens for some seconds only.",
-            Trap::OwnNetwork
-                => "{$linked} linked before it was in the hub’s network: it formed its own network and took {$light} with it. Reset both, then join the hub first.",
+            Trap::OwnNetwork => "{$linked} linked before it was in the hub’s network: it formed its own network " .
+                "and took {$light} with it. Reset both, then join the hub first.",
             Trap::OldNetwork
                 => "{$light} still belongs to the network that it was in before: without a reset it does not search for a new one.",
             Trap::SecondPowered => 'Another controller near by had power, and took the link.',

@@ -8,7 +8,7 @@ use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Kit\Profiles\GesturePart;
 
-/** A device's ear for what hands do to it: it knows an entire gesture of its instructions when one ends. The simulated devices' own; the guide counts for itself. */
+/** Detector of complete gestures on a simulated device. The guide does not use it: it counts for itself. */
 final class Ear
 {
     /** Seconds without a press after which a shorter gesture counts, where a longer one of the same key could still come: assumed. */
