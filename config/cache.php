@@ -1,6 +1,6 @@
 <?php
 
-// Only what differs from the framework's own settings: results that can be calculated anew have a store of their own,
+// Only what differs from the framework's own settings: results that can be calculated again have a store of their own,
 // which is kept small (App\Results\ResultStore).
 return [
     'stores' => [

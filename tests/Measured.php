@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests;
 
-/** How bin/bench measures, and prints what it measured. */
+/** Measurement and output of bin/bench. */
 final class Measured
 {
     /** Calls that warm up and are not counted. */

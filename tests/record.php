@@ -116,7 +116,7 @@ foreach ($jobs as $name => $plan) {
         as $command => $options
     ) {
         $status = $console->call("ember:{$command}", ['file' => $path] + $options);
-        // How long something took is no part of what it says.
+        // Durations are not recorded.
         $say(
             "{$name} ember:{$command}",
             "{$status} " . preg_replace('/"(seconds|took)": *[\d.]+/', '', $console->output()),

@@ -198,7 +198,7 @@ final readonly class Revisions
         return $after;
     }
 
-    /** @throws Conflict when what the change touches on its base was touched since */
+    /** @throws Conflict when a later revision touched the same ids */
     private function refuseWhenStale(Job $job, int $base, Revision $newest, Change $change): void
     {
         $from =

@@ -19,7 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string $client
  * @property Carbon|null $archived_at
  * @property Carbon $updated_at
- * @property array<string, string> $kit hashes of what the newest plan holds, by shelf id
+ * @property array<string, string> $kit hashes of the kit in the newest plan, by shelf id
  * @property-read int|null $revision its newest, where a list asked for it
  * @property-read Crew $crew
  */

@@ -18,7 +18,7 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $form which steps its log speaks of; those of form 1 can only be read
  * @property string $school how the crew times search and reset
  * @property bool $trusts_new
- * @property string $flaws what is wrong with the simulated devices, KIND@DEVICE parted by spaces
+ * @property string $flaws faults of the simulated devices, KIND@DEVICE separated by spaces
  * @property list<array<string, int|string|null>>|null $tasks the order that was chosen when it began
  * @property int $revision
  * @property int $seed

@@ -18,7 +18,7 @@ use Illuminate\Support\Carbon;
  * @property list<string> $keep
  * @property string $state waiting, running, done or failed
  * @property int $solved layouts so far
- * @property string $about what is being planned
+ * @property string $about subject of the proposal
  * @property bool $stop whether someone asked to end it
  * @property string|null $answer JSON as in app/Screens/Wire/wire.json, $defs/proposal; of a failed one the message
  * @property Carbon $updated_at

@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $done
  * @property float $table_minutes by the table of times when it was ticked
  * @property int $minutes that it took
- * @property string $words what the step or test was called then
+ * @property string $words title of the step or test at that time
  * @property string $at when it was pressed, YYYY-MM-DDTHH:MM:SS.sssZ
  */
 final class Tick extends Model

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
 use RuntimeException;
 
-/** Holds what a screen is sent against the schema that is beside the screen. */
+/** Validates the data of a screen against its schema. */
 final class Responses
 {
     private const SCREENS = __DIR__ . '/../../app/Screens';

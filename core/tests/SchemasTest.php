@@ -6,7 +6,7 @@ namespace EmberDusk\Tests;
 
 use PHPUnit\Framework\TestCase;
 
-/** The schemas keep to what the generator of TypeScript types gets right. */
+/** The schemas use only what TypeScript generation supports. */
 final class SchemasTest extends TestCase
 {
     private const KEYWORDS = [

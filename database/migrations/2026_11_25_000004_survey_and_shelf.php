@@ -13,7 +13,7 @@ return new class extends Migration {
         Schema::table('kit_entries', function (Blueprint $table): void {
             $table->string('kind', 20)->default('');
             $table->string('name', 120)->default('');
-            // What a search looks through: name, kind and facts in small letters.
+            // Searched text: name, kind and facts in small letters.
             $table->text('search')->default('');
             $table->string('facts', 400)->default('');
             $table->index(['crew_id', 'kind']);

@@ -7,7 +7,7 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        // What a client was given stays as it was, whatever the shelf or the plan become.
+        // A quote given to a client never changes, even if the shelf or the plan does.
         Schema::create('quotes', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('job_id')->constrained()->cascadeOnDelete();

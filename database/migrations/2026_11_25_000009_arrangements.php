@@ -9,7 +9,7 @@ use Illuminate\Support\Str;
 return new class extends Migration {
     public function up(): void
     {
-        // How a job is gone about: visits, what was moved, what waits for what.
+        // How a job is scheduled: visits, moved steps, dependencies.
         Schema::create('arrangements', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('job_id')->unique()->constrained()->cascadeOnDelete();
@@ -65,7 +65,7 @@ return new class extends Migration {
         }
         Schema::drop('old_ticks');
 
-        // What is left over of reels and lengths and is in the van.
+        // Offcuts of reels and lengths in the van.
         Schema::create('offcuts', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('crew_id')->constrained()->cascadeOnDelete();

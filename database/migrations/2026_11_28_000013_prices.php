@@ -4,7 +4,7 @@ use Illuminate\Database\Migrations\Migration;
 use Illuminate\Support\Facades\DB;
 
 return new class extends Migration {
-    /** Answers of the planner were told in another form; they are calculated anew when they are asked for. */
+    /** Stored planner answers had another format; they are calculated again on request. */
     public function up(): void
     {
         DB::table('proposals')->delete();

@@ -7,7 +7,7 @@ use Illuminate\Support\Facades\Schema;
 return new class extends Migration {
     public function up(): void
     {
-        // A job with faults put in, to learn on: what is read and seen there is never the job's.
+        // A practice job with inserted faults: its readings never count for the real job.
         Schema::create('bench_practices', function (Blueprint $table): void {
             $table->id();
             $table->foreignId('job_id')->constrained()->cascadeOnDelete();
@@ -16,7 +16,7 @@ return new class extends Migration {
             $table->json('faults');
             $table->timestamp('created_at');
         });
-        // What was read, seen, mended and remarked: facts, never changed; one that comes twice is one.
+        // Readings, observations, fixes and remarks: facts, never changed; a repeated entry counts once.
         Schema::create('log_entries', function (Blueprint $table): void {
             $table->id();
             $table->uuid('uuid');

@@ -6,7 +6,7 @@ use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration {
     /**
-     * Runs over devices of all families: how the crew times them, what is wrong with the stand-ins, and each event's own name and author. Runs
+     * Runs over devices of all families: how the crew times them, faults of the simulated devices, and each event's client id and author. Runs
      * from before speak of other steps: they can be read, not gone on with.
      */
     public function up(): void

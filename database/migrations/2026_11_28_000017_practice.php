@@ -6,7 +6,7 @@ use Illuminate\Support\Facades\Schema;
 
 return new class extends Migration {
     /**
-     * Lessons that people have worked through: what their hands did, and what came of it. They belong to no job. And what a job's joining
+     * Finished lessons: actions and results. They belong to no job. And what a job's joining
      * needs first, ticked.
      */
     public function up(): void

@@ -82,7 +82,7 @@ final class Server
             null,
             null,
         );
-        // No one reads what the server prints; a full pipe would stop it.
+        // The output of the server is not read; a full pipe would stop it.
         $process->disableOutput();
         $process->start();
         $worker = new Process(['php', 'artisan', 'queue:work', '--sleep=0.1', '--quiet'], $root, $env, null, null);

@@ -21,7 +21,7 @@ final class SolutionsTest extends TestCase
 {
     use RefreshDatabase;
 
-    /** Two runs, each with kit of its own. */
+    /** Two runs, each with separate kit. */
     private function plan(): Plan
     {
         return Demo::with(

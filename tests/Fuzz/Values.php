@@ -9,7 +9,7 @@ use Random\Randomizer;
 /** Replacements for a good value: near misses and nonsense, by seed. */
 final readonly class Values
 {
-    /** Stands for a number that JSON can write and no computer can hold. */
+    /** Placeholder for a number that JSON can write and no computer can hold. */
     public const INFINITE = '@@1e999@@';
 
     /** @param  non-empty-list<string>  $ids  that mean something in the jobs: a right word at a wrong place */

@@ -33,7 +33,7 @@ final class LogRequest extends FormRequest
     /**
      * @param  string  $now  that no device is ahead of
      *
-     * @throws \EmberDusk\Values\InvalidInput with the field and what is expected
+     * @throws \EmberDusk\Values\InvalidInput with the field and the expected value
      */
     public function entry(User $user, string $now): LogEntry
     {

@@ -8,7 +8,7 @@ use EmberDusk\Values\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Http\UploadedFile;
 
-/** A file of text that is read in whole, or not at all. */
+/** An uploaded text file; it is read completely or not at all. */
 abstract class TextFileRequest extends FormRequest
 {
     /** Bytes that are read at most. */

@@ -44,7 +44,7 @@ final readonly class KitSlots
         return self::LABELS[$slot] ?? ucfirst($slot);
     }
 
-    /** Whether a run is whole without it. */
+    /** Whether a run is complete without it. */
     public static function optional(Plan $plan, Run $run, string $slot): bool
     {
         return $slot === 'switch' || ($slot === 'supply' && self::bank($plan, $run) !== null);

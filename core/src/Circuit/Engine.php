@@ -216,7 +216,7 @@ final readonly class Engine
         return $networks;
     }
 
-    /** @throws Refusal that says what the run lacks */
+    /** @throws Refusal naming the missing kit */
     public static function islandOf(Plan $plan, Run $run): Island
     {
         $lacking = WiredRun::lacking($plan, $run);

@@ -90,7 +90,7 @@ final readonly class Mixing
         return $this->plain($level);
     }
 
-    /** @throws \EmberDusk\Values\Refusal where its temperature is outside of what is calculated */
+    /** @throws \EmberDusk\Values\Refusal where its temperature is outside the calculated range */
     public function white(float $level, float $kelvin): MixedLight
     {
         $whites = $this->whites();

@@ -29,7 +29,7 @@ final readonly class Act
     /** A light used by a control as a test; the text is the light, the zone and the level. */
     public const TRY = 'try';
 
-    /** A whole gesture of the instructions; the text is its name, with the zone behind. It comes apart into presses, holds and power. */
+    /** A complete gesture of the instructions; the text is its name, then the zone. It splits into presses, holds and power. */
     public const GESTURE = 'gesture';
 
     /** Acts of raw input. */

@@ -48,7 +48,7 @@ final readonly class Rehearsal
      * @param  list<Trap>  $without
      * @param  float  $wrong  share of the answers that are wrong
      *
-     * @throws NoSolution when the hands come to no end
+     * @throws NoSolution when the hands never finish
      */
     public static function run(
         Roster $roster,

@@ -53,7 +53,7 @@ final readonly class Words
     }
 
     /**
-     * A whole log in words; the presses of one gesture are one line.
+     * A complete log in words; the presses of one gesture are one line.
      *
      * @param  list<Event>  $log
      * @return list<array{at: string, kind: string, device: string, text: string}>

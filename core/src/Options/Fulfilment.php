@@ -56,7 +56,7 @@ final readonly class Fulfilment
     /**
      * With as many controllers as the requirement says, or with the fewest that do.
      *
-     * @throws Refusal that says what the shelf has none of
+     * @throws Refusal naming the kind that the shelf lacks
      */
     public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): self
     {

@@ -37,7 +37,7 @@ final readonly class OptionPower
     /**
      * @param  float  $watts  that the supply is sized for
      *
-     * @throws Refusal that says what the shelf has none of
+     * @throws Refusal naming the kind that the shelf lacks
      */
     public static function of(
         Plan $plan,

@@ -133,7 +133,7 @@ final readonly class PartsList
         );
     }
 
-    /** @throws LogicException where nothing in the list goes by that key */
+    /** @throws LogicException where the list has no such key */
     public function part(string $key): Part
     {
         foreach ($this->parts as $part) {

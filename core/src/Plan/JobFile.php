@@ -14,7 +14,7 @@ use EmberDusk\Values\Refusal;
 /** The job file: JSON by core/schema/job.json, every older version read, a newer one refused by name. */
 final readonly class JobFile
 {
-    /** @throws Refusal with a JSON Pointer and what was expected there */
+    /** @throws Refusal with a JSON Pointer and the expected value */
     public static function read(string $text): Plan
     {
         $document = Json::object($text);

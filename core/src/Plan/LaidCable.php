@@ -17,7 +17,7 @@ final readonly class LaidCable
     public const LAID = ['', ...CableLeg::LAID];
 
     /**
-     * @param  bool  $reckoned true for a calculated length that was not measured
+     * @param  bool  $reckoned true for a calculated, unmeasured length
      * @param  string|null  $joint  connector at both ends, a shelf id; null where they are soldered
      * @param  string|null  $fuse  at its start, a shelf id
      * @param  string  $laid  of LAID

@@ -9,7 +9,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Copies;
 use EmberDusk\Values\InvalidInput;
 
-/** A job's design, whole and immutable. Lists are kept by id, in the natural order of the ids. */
+/** A job's complete, immutable design. Lists are kept by id, in the natural order of the ids. */
 final readonly class Plan
 {
     use Copies;

@@ -40,7 +40,7 @@ final class Group
         private readonly int $most = Search::MOST,
     ) {}
 
-    /** @throws Stopped with what it has in parts */
+    /** @throws Stopped with the partial result */
     public function solve(): void
     {
         if (in_array('kit', $this->runs[0]->pins, true)) {

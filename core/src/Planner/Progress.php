@@ -41,7 +41,7 @@ final class Progress
         }
     }
 
-    /** A few more solves after the stop, to end with something whole. */
+    /** A few more solves after the stop, to end with a complete layout. */
     public function grace(int $steps): void
     {
         $this->grace = $steps;

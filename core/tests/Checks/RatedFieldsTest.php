@@ -112,7 +112,7 @@ final class RatedFieldsTest extends TestCase
         return $edges;
     }
 
-    /** @return list<float> that the field may have, in order: its bounds, and around what the job's entry says */
+    /** @return list<float> that the field may have, in order: its bounds, and around the value of the job's entry */
     private static function values(JobState $job, string $kind, string $key, KindField $field): array
     {
         if ($field->unit === 'mm² or AWG') {

@@ -18,7 +18,7 @@ use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /**
- * Circuits made at random, the seed fixed: at every node the currents balance, and what the EMFs give is accounted for.
+ * Circuits made at random, the seed fixed: at every node the currents balance, and the power of the EMFs equals the losses.
  * Both are calculated here from the volts alone, resistor by resistor and group by group.
  */
 final class RandomCircuitsTest extends TestCase

@@ -18,7 +18,7 @@ use EmberDusk\Tests\Circuits;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** The sun against an almanac, and a day and a year of what it starts. */
+/** The sun against an almanac, and the scenes it starts over a day and a year. */
 final class SunTest extends TestCase
 {
     /**

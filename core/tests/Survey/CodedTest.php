@@ -10,7 +10,7 @@ use EmberDusk\Survey\Trace\TracedLeg;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-/** Many legs told apart by binary numbers, against every order of them and against legs that are joined or broken. */
+/** Many legs identified by binary numbers, against every order of them and against legs that are joined or broken. */
 final class CodedTest extends TestCase
 {
     /**

@@ -15,7 +15,7 @@ final readonly class LeadWords
      */
     public function __construct(private array $colours, private string $kind) {}
 
-    /** “Blue and white are exchanged; red is loose.” All that look alike are named. */
+    /** “Blue and white are exchanged; red is loose.” All explanations with the same symptoms are named. */
     public function verdict(Explanation $class): string
     {
         if ($class->right()) {

@@ -37,7 +37,7 @@ final readonly class LogCsv
     /**
      * @return array{entries: list<LogEntry>, elsewhere: int}
      *
-     * @throws InvalidInput with the row and what is expected
+     * @throws InvalidInput with the row and the expected value
      */
     public static function read(string $text, string $now): array
     {

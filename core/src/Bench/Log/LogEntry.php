@@ -47,7 +47,7 @@ final readonly class LogEntry
     /**
      * Requirements of an entry that do not depend on the current job.
      *
-     * @throws InvalidInput with the field and what is expected
+     * @throws InvalidInput with the field and the expected value
      */
     public function check(): self
     {

@@ -11,7 +11,7 @@ use EmberDusk\Joining\Task;
 final readonly class Evidence
 {
     /**
-     * @param  string  $mended  key of the suspect that was looked at; empty where a step was answered
+     * @param  string  $mended  key of the suspect that was checked; empty for the answer to a step
      * @param  bool  $wasSo  it was so, and has been fixed
      */
     private function __construct(

@@ -18,7 +18,7 @@ final readonly class Lesson
      * @param  string  $teaches  the one thing that is learnt
      * @param  string  $goal goal as text
      * @param  string  $mistake  what fails it, in words
-     * @param  bool  $told  the guide says step by step what to do; else the instructions have to do
+     * @param  bool  $told  the guide shows each step; otherwise only the instructions are shown
      * @param  bool  $names  every line of the app has to bear its light's name
      * @param  list<Flaw>  $flaws hidden faults
      */

@@ -33,7 +33,7 @@ abstract class Device
         $this->ear = new Ear($unit->leaflet);
     }
 
-    /** A whole gesture of its instructions was done to it. */
+    /** Receives a complete gesture of its instructions. */
     protected function gesture(string $name, float $at): void {}
 
     /** A key of its app, with its input. */

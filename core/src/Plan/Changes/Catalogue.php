@@ -65,7 +65,7 @@ use EmberDusk\Values\Refusal;
 /** Reads a change from its payload: {"kind": "MoveFeed", …}. */
 final readonly class Catalogue
 {
-    /** @throws Refusal when the shelf or the plan have not what it asks for */
+    /** @throws Refusal when the shelf or the plan lacks an entry it names */
     public static function make(ChangePayload $asked, ShelfSource $shelf): Change
     {
         return self::read($asked->toArray(), $shelf);

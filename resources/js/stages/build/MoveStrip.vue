@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BuildStep, MoveCost, Pin } from '@/types/generated/responses';
 
-/** A step that is being moved: where to, what it costs, which rule that breaks. */
+/** A step that is being moved: target, cost, broken rules. */
 defineProps<{
     step: BuildStep;
     aim: Pin;

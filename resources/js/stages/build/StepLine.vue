@@ -31,7 +31,7 @@ const others = computed(() =>
 );
 const at = computed(() => hoursOf(props.build.begins, props.atTime?.from ?? 0));
 
-/** What the box shows follows what counts: a bounced press does not. */
+/** The box shows the counted state: a bounced press is ignored. */
 async function press(box: HTMLInputElement): Promise<void> {
     emit('tick', box.checked, props.taken || props.step.minutes);
     await nextTick();

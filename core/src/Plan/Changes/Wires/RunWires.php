@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes\Wires;
 
-/** How a run is fed: at which pads, whole or as halves cut apart, straight or from a leg that exists. */
+/** How a run is fed: at which pads, uncut or as halves, directly or from an existing leg. */
 final readonly class RunWires
 {
     /**
