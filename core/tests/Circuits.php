@@ -336,7 +336,7 @@ final class Circuits
     /** @param  array<string, list<float>>  $levels  by controller, or by pixel run */
     public function scene(string $id, array $levels): self
     {
-        return $this->put('scenes', $id, new Scene($id, $id, $levels));
+        return $this->put('scenes', $id, new Scene($id, $id, levels: $levels));
     }
 
     public function put(string $list, string $id, object $thing): self

@@ -50,7 +50,7 @@ final class Fuzzer
     ) {
         $plan = Job::query()->findOrFail($jobs[0])->newest()->plan();
         $ids = ['', 'cove', 'lecture', 'B1', 'P1', 'full', 'a'];
-        foreach (Document::LISTS as $list) {
+        foreach (Document::lists() as $list) {
             foreach ((array) (Document::write($plan)[$list] ?? []) as $item) {
                 $ids[] = is_array($item) && is_string($item['id'] ?? null) ? $item['id'] : '';
             }

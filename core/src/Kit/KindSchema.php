@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Json;
 
-/** The JSON Schema of shelf files, made from the kinds of kit; bin/shelf-schema writes it to core/schema/shelf.json. */
+/** The JSON Schema of shelf files, made from the kinds of kit; bin/schemas writes it to core/schema/shelf.json. */
 final readonly class KindSchema
 {
     private const TYPES = [
@@ -47,7 +47,7 @@ final readonly class KindSchema
             '$id' => 'https://ember-dusk.invalid/schema/shelf.json',
             'title' => 'ShelfFile',
             'description' =>
-                'A kit shelf: entries by kind. Made by bin/shelf-schema from core/data/kinds.json, which has the units and bounds.',
+                'A kit shelf: entries by kind. Made by bin/schemas from core/data/kinds.json, which has the units and bounds.',
             ...self::object(
                 [
                     'format' => ['const' => Shelf::FORMAT],

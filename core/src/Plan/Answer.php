@@ -4,11 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Record\Computed;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 
 /** Manual decision about one light and one control: whether it is planned, and its zone. Undecided pairs follow from kit and place. */
-final readonly class Answer
+final readonly class Answer implements Recorded
 {
+    use Record;
+
     /** Zones that a control may have. */
     public const MOST_ZONES = 99;
 
@@ -21,22 +26,13 @@ final readonly class Answer
      * @param  int  $zone  from 1; 0: the next that is free, or none where there are no zones
      */
     public function __construct(
-        public string $control,
-        public string $light,
+        #[Field(longest: 40)] public string $control,
+        #[Field(longest: 40)] public string $light,
         public bool $wanted,
-        public int $zone = 0,
+        #[Field(0, self::MOST_ZONES)] public int $zone = 0,
     ) {}
 
-    public static function read(Fields $f): self
-    {
-        return new self(
-            $f->string('control', 40),
-            $f->string('light', 40),
-            $f->flag('wanted'),
-            $f->whole('zone', 0, self::MOST_ZONES),
-        );
-    }
-
+    #[Computed]
     public function id(): string
     {
         return self::key($this->control, $this->light);
@@ -45,17 +41,5 @@ final readonly class Answer
     public static function key(string $control, string $light): string
     {
         return "{$control}-{$light}";
-    }
-
-    /** @return array{id: string, control: string, light: string, wanted: bool, zone: int} */
-    public function write(): array
-    {
-        return [
-            'id' => $this->id(),
-            'control' => $this->control,
-            'light' => $this->light,
-            'wanted' => $this->wanted,
-            'zone' => $this->zone,
-        ];
     }
 }

@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
-use EmberDusk\Values\Copies;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 
 /** How a run is made up, where that is not as usual: what may be joined, profile and diffuser, how its ends are sealed, when it is cut. The id is the run's. */
-final readonly class Assembly
+final readonly class Assembly implements Recorded
 {
-    use Copies;
+    use Record;
 
     /** Never a joint; only where a section is longer than any length; wherever that saves a length. */
     public const JOINTS = ['never', 'needed', 'saving'];
@@ -22,49 +23,22 @@ final readonly class Assembly
     public const CUTS = ['', 'after', 'before'];
 
     /**
-     * @param  string  $strip  of JOINTS, for the strip
-     * @param  string  $length  of JOINTS, for profile and diffuser
+     * @param  string  $strip  where the strip may be joined
+     * @param  string  $length  where profile and diffuser may be joined
      * @param  string|null  $profile  shelf id; null takes the first that fits
-     * @param  string|null  $diffuser  likewise
-     * @param  string  $seal  of SEALS
-     * @param  string  $cut  of CUTS
+     * @param  string|null  $diffuser  shelf id; null takes the first that fits
+     * @param  string  $seal  sealing of its ends; empty: silicone where it stays damp, nothing elsewhere
+     * @param  string  $cut  after or before fixing; empty: before where it goes into profile, after elsewhere
      */
     public function __construct(
         public string $id,
-        public string $strip = 'needed',
-        public string $length = 'needed',
+        #[Field(oneOf: self::JOINTS)] public string $strip = 'needed',
+        #[Field(oneOf: self::JOINTS)] public string $length = 'needed',
         public ?string $profile = null,
         public ?string $diffuser = null,
-        public string $seal = '',
-        public string $cut = '',
+        #[Field(oneOf: self::SEALS)] public string $seal = '',
+        #[Field(oneOf: self::CUTS)] public string $cut = '',
     ) {}
-
-    public static function read(Fields $f): self
-    {
-        return new self(
-            id: $f->string('id'),
-            strip: $f->oneOf('strip', self::JOINTS),
-            length: $f->oneOf('length', self::JOINTS),
-            profile: $f->stringOrNull('profile'),
-            diffuser: $f->stringOrNull('diffuser'),
-            seal: $f->oneOf('seal', self::SEALS),
-            cut: $f->oneOf('cut', self::CUTS),
-        );
-    }
-
-    /** @return array<string, string|null> */
-    public function write(): array
-    {
-        return [
-            'id' => $this->id,
-            'strip' => $this->strip,
-            'length' => $this->length,
-            'profile' => $this->profile,
-            'diffuser' => $this->diffuser,
-            'seal' => $this->seal,
-            'cut' => $this->cut,
-        ];
-    }
 
     /** The same for another run. */
     public function of(string $run): self

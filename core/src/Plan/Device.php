@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Values\Copies;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 
 /** A supply, controller, hub or dimming module of the job: one unit of a shelf entry, or a battery of blocks. */
-final readonly class Device
+final readonly class Device implements Recorded
 {
-    use Copies;
+    use Record;
 
     /**
      * @param  string|null  $setting the light type of its switch or jumper; null if unknown
@@ -24,8 +26,8 @@ final readonly class Device
         public string $id,
         public string $kit,
         public ?string $setting = null,
-        public int $series = 1,
-        public int $parallel = 1,
+        #[Field(1, 40)] public int $series = 1,
+        #[Field(1, 40)] public int $parallel = 1,
         public ?Standing $stands = null,
         public ?string $bank = null,
         public bool $there = false,

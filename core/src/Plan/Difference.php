@@ -34,7 +34,7 @@ final readonly class Difference
     public static function restore(Plan $newest, Plan $source, array $items): Plan
     {
         $from = Document::items($source);
-        $document = Document::write($newest);
+        $document = $newest->write();
         foreach ($items as $key) {
             [$list, $id] = explode('/', $key, 2);
             if ($list === 'job') {
@@ -51,7 +51,7 @@ final readonly class Difference
             $document[$list] = isset($from[$key]) ? [...$kept, $from[$key]] : $kept;
         }
         // Kit that only restored items use is in the source, not in the newest document.
-        $plan = DocumentReader::read(new Fields($document));
+        $plan = Plan::read(new Fields($document));
         $plan = $plan->with(kit: $plan->kit + $source->kit);
         Invariants::check($plan);
 

@@ -4,21 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 
 /** A feed point of a run: the pad that it is joined to, counted from the run's start. */
-final readonly class Feed
+final readonly class Feed implements Recorded
 {
-    public function __construct(public string $id, public string $run, public int $pad) {}
+    use Record;
 
-    public static function read(Fields $f): self
-    {
-        return new self($f->string('id'), $f->string('run'), $f->whole('pad', 0, 400_000));
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return ['id' => $this->id, 'run' => $this->run, 'pad' => $this->pad];
-    }
+    public function __construct(public string $id, public string $run, #[Field(0, 400_000)] public int $pad) {}
 }

@@ -4,15 +4,21 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
+
 /** Fixtures of one kind at one place: so many together, on a cable of their own or under a dimming module. */
-final readonly class Fitting
+final readonly class Fitting implements Recorded
 {
+    use Record;
+
     /** @param  string|null  $module device id of its dimming module; null for those on a supply */
     public function __construct(
         public string $id,
         public string $kit,
         public string $place,
-        public int $count,
+        #[Field(1, 200)] public int $count,
         public ?string $module,
     ) {}
 }

@@ -4,16 +4,17 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
-use EmberDusk\Values\Copies;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 
 /**
  * A piece of kit beside the chains of the runs: a ready-made set, a remote, a wall panel, a bridge, an assistant, a phone, a
  * home-automation server, modules that the client rearranges, a plug, a lead that forks.
  */
-final readonly class Item
+final readonly class Item implements Recorded
 {
-    use Copies;
+    use Record;
 
     /** Kinds of the shelf that may be one. */
     public const KINDS = [
@@ -42,24 +43,11 @@ final readonly class Item
         public string $id,
         public string $kit,
         public string $place,
-        public int $count,
+        #[Field(1, 200)] public int $count,
         public ?string $on = null,
         public ?Standing $stands = null,
         public bool $used = false,
     ) {}
-
-    public static function read(Fields $f): self
-    {
-        return new self(
-            id: $f->string('id'),
-            kit: $f->string('kit'),
-            place: $f->string('place'),
-            count: $f->whole('count', 1, 200),
-            on: $f->stringOrNull('on'),
-            stands: $f->maybe('stands', Standing::read(...)),
-            used: $f->flag('used'),
-        );
-    }
 
     public function standing(?Standing $where): self
     {
@@ -74,19 +62,5 @@ final readonly class Item
     public function used(bool $used): self
     {
         return $this->withChanged(used: $used);
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return [
-            'id' => $this->id,
-            'kit' => $this->kit,
-            'place' => $this->place,
-            'count' => $this->count,
-            'on' => $this->on,
-            'stands' => $this->stands?->write(),
-            'used' => $this->used,
-        ];
     }
 }

@@ -34,7 +34,7 @@ final readonly class JobFile
             );
         }
         Schema::check($document, $version === Document::VERSION ? 'job' : "job-v{$version}");
-        $plan = DocumentReader::read(new Fields(Upgrades::newest(Shelf::plain($document))));
+        $plan = Plan::read(new Fields(Upgrades::newest(Shelf::plain($document))));
         Invariants::check($plan);
 
         return $plan->with();
@@ -48,6 +48,6 @@ final readonly class JobFile
     /** A plan from a document that this program wrote itself: no schema, the invariants hold. */
     public static function own(string $text): Plan
     {
-        return DocumentReader::read(new Fields(Upgrades::newest(Shelf::plain(Json::own($text)))));
+        return Plan::read(new Fields(Upgrades::newest(Shelf::plain(Json::own($text)))));
     }
 }

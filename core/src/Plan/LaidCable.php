@@ -4,14 +4,15 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 use EmberDusk\Survey\Site\CableLeg;
-use EmberDusk\Values\Copies;
 
 /** A cable from one thing to another (supply to controller, controller to feed), one-way length in metres. */
-final readonly class LaidCable
+final readonly class LaidCable implements Recorded
 {
-    use Copies;
+    use Record;
 
     /** Installation method in the survey's words; empty if unknown. */
     public const LAID = ['', ...CableLeg::LAID];
@@ -20,7 +21,7 @@ final readonly class LaidCable
      * @param  bool  $reckoned true for a calculated, unmeasured length
      * @param  string|null  $joint  connector at both ends, a shelf id; null where they are soldered
      * @param  string|null  $fuse  at its start, a shelf id
-     * @param  string  $laid  of LAID
+     * @param  string  $laid  installation method; empty if unknown
      * @param  string|null  $switch  in-line switch in it, a shelf id
      * @param  string  $leg  name of the leg in the notes that it is part of; empty where it is none
      * @param  bool  $existing part of an existing leg: not bought
@@ -30,52 +31,15 @@ final readonly class LaidCable
         public string $kit,
         public string $from,
         public string $to,
-        public float $length,
+        #[Field(0.01, 1000)] public float $length,
         public bool $reckoned,
         public ?string $joint = null,
         public ?string $fuse = null,
         public bool $existing = false,
-        public string $laid = '',
+        #[Field(oneOf: self::LAID)] public string $laid = '',
         public ?string $switch = null,
-        public string $leg = '',
+        #[Field(longest: 80)] public string $leg = '',
     ) {}
-
-    public static function read(Fields $f): self
-    {
-        return new self(
-            id: $f->string('id'),
-            kit: $f->string('kit'),
-            from: $f->string('from'),
-            to: $f->string('to'),
-            length: $f->number('length', 0.01, 1000),
-            reckoned: $f->flag('reckoned'),
-            joint: $f->stringOrNull('joint'),
-            fuse: $f->stringOrNull('fuse'),
-            existing: $f->flag('existing'),
-            laid: $f->oneOf('laid', self::LAID),
-            switch: $f->stringOrNull('switch'),
-            leg: $f->string('leg', 80),
-        );
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return [
-            'id' => $this->id,
-            'kit' => $this->kit,
-            'from' => $this->from,
-            'to' => $this->to,
-            'length' => $this->length,
-            'reckoned' => $this->reckoned,
-            'joint' => $this->joint,
-            'fuse' => $this->fuse,
-            'existing' => $this->existing,
-            'laid' => $this->laid,
-            'switch' => $this->switch,
-            'leg' => $this->leg,
-        ];
-    }
 
     public function from(string $id): self
     {

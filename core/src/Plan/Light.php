@@ -4,8 +4,18 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
+
 /** Name and room of a joined controller in the hub's app. The id is the controller's. */
-final readonly class Light
+final readonly class Light implements Recorded
 {
-    public function __construct(public string $id, public string $name, public string $room) {}
+    use Record;
+
+    public function __construct(
+        public string $id,
+        #[Field(longest: 80)] public string $name,
+        #[Field(longest: 80)] public string $room,
+    ) {}
 }

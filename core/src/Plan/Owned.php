@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
+
 /** Kit that the client has already: it costs nothing. The id is the shelf entry's. */
-final readonly class Owned
+final readonly class Owned implements Recorded
 {
-    public function __construct(public string $id, public int $count) {}
+    use Record;
+
+    public function __construct(public string $id, #[Field(1, 1000)] public int $count) {}
 }

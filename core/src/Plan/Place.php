@@ -4,8 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
+
 /** A room or other place of the job, with its tape notes as typed. */
-final readonly class Place
+final readonly class Place implements Recorded
 {
-    public function __construct(public string $id, public string $name, public string $notes) {}
+    use Record;
+
+    public function __construct(public string $id, #[Field(longest: 60)] public string $name, public string $notes) {}
 }

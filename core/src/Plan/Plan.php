@@ -4,16 +4,18 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\Copies;
 use EmberDusk\Values\InvalidInput;
 
 /** A job's complete, immutable design. Lists are kept by id, in the natural order of the ids. */
-final readonly class Plan
+final readonly class Plan implements Recorded
 {
-    use Copies;
     use KitOfPlan;
+    use Record;
     use TidyPlan;
     use WaysOfPlan;
 
@@ -47,30 +49,30 @@ final readonly class Plan
         public string $client,
         public Limits $limits = new Limits(),
         public Terms $terms = new Terms(),
-        public array $places = [],
-        public array $runs = [],
-        public array $supplies = [],
-        public array $controllers = [],
-        public array $hubs = [],
-        public array $modules = [],
-        public array $fixtures = [],
-        public array $splices = [],
-        public array $feeds = [],
-        public array $cables = [],
-        public array $lights = [],
-        public array $scenes = [],
-        public array $owned = [],
-        public array $options = [],
-        public array $makings = [],
-        public array $spares = [],
-        public array $items = [],
-        public array $splits = [],
-        public array $answers = [],
-        public array $tunings = [],
-        public array $shows = [],
-        public array $triggers = [],
-        public array $kit = [],
         public ?Position $position = null,
+        #[Field(of: Place::class, keyed: true)] public array $places = [],
+        #[Field(of: Run::class, keyed: true)] public array $runs = [],
+        #[Field(of: Device::class, keyed: true)] public array $supplies = [],
+        #[Field(of: Device::class, keyed: true)] public array $controllers = [],
+        #[Field(of: Device::class, keyed: true)] public array $hubs = [],
+        #[Field(of: Device::class, keyed: true)] public array $modules = [],
+        #[Field(of: Fitting::class, keyed: true)] public array $fixtures = [],
+        #[Field(of: Splice::class, keyed: true)] public array $splices = [],
+        #[Field(of: Feed::class, keyed: true)] public array $feeds = [],
+        #[Field(of: LaidCable::class, keyed: true)] public array $cables = [],
+        #[Field(of: Light::class, keyed: true)] public array $lights = [],
+        #[Field(of: Scene::class, keyed: true)] public array $scenes = [],
+        #[Field(of: Owned::class, keyed: true)] public array $owned = [],
+        #[Field(of: Requirement::class, keyed: true)] public array $options = [],
+        #[Field(of: Assembly::class, keyed: true)] public array $makings = [],
+        #[Field(of: Spare::class, keyed: true)] public array $spares = [],
+        #[Field(of: Item::class, keyed: true)] public array $items = [],
+        #[Field(of: Split::class, keyed: true)] public array $splits = [],
+        #[Field(of: Answer::class, keyed: true)] public array $answers = [],
+        #[Field(of: Tuning::class, keyed: true)] public array $tunings = [],
+        #[Field(of: Show::class, keyed: true)] public array $shows = [],
+        #[Field(of: Trigger::class, keyed: true)] public array $triggers = [],
+        #[Field(of: KitSnapshot::class, keyed: true)] public array $kit = [],
     ) {}
 
     /**

@@ -4,28 +4,32 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
 use DateTimeZone;
 use EmberDusk\Formats\Fields;
 
 /** Location of a job, its time zone, and whether it uses public roads. */
-final readonly class Position
+final readonly class Position implements Checked
 {
+    use Record;
+
     /**
      * @param  float  $latitude  degrees, north is above 0
      * @param  float  $longitude  degrees, east is above 0
      * @param  string  $zone  of the clock, as in the tz database; empty: the crew's
      */
     public function __construct(
-        public float $latitude,
-        public float $longitude,
-        public string $zone = '',
+        #[Field(-90, 90)] public float $latitude,
+        #[Field(-180, 180)] public float $longitude,
+        #[Field(longest: 60)] public string $zone = '',
         public bool $road = false,
     ) {}
 
-    /** @throws \EmberDusk\Values\Refusal at what cannot be */
-    public static function read(Fields $f): self
+    public function checked(Fields $f): self
     {
-        $zone = trim($f->string('zone', 60));
+        $zone = trim($this->zone);
         if ($zone !== '' && !in_array($zone, DateTimeZone::listIdentifiers(), true)) {
             throw $f->invalid(
                 'zone',
@@ -33,17 +37,6 @@ final readonly class Position
             );
         }
 
-        return new self($f->number('latitude', -90, 90), $f->number('longitude', -180, 180), $zone, $f->flag('road'));
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return [
-            'latitude' => $this->latitude,
-            'longitude' => $this->longitude,
-            'zone' => $this->zone,
-            'road' => $this->road,
-        ];
+        return $this->withChanged(zone: $zone);
     }
 }

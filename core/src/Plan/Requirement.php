@@ -4,13 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
-use EmberDusk\Values\Copies;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 
 /** An option for a run, by requirement; the matching kit of the shelf is found each time. */
-final readonly class Requirement
+final readonly class Requirement implements Recorded
 {
-    use Copies;
+    use Record;
 
     public const COLOURS = ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct', 'pixels'];
 
@@ -26,51 +27,19 @@ final readonly class Requirement
      * @param  float  $cap  share of full load that the supply is sized for; below 1 a limit must be set in the controller
      */
     public function __construct(
-        public string $id,
-        public string $run,
-        public float $volts,
-        public string $light,
-        public string $colour,
-        public int $controllers,
-        public string $control,
-        public string $source,
-        public float $cap = 1.0,
+        #[Field(longest: 40)] public string $id,
+        #[Field(longest: 40)] public string $run,
+        #[Field(3, 60)] public float $volts,
+        #[Field(oneOf: self::LIGHTS)] public string $light,
+        #[Field(oneOf: self::COLOURS)] public string $colour,
+        #[Field(0, 4)] public int $controllers,
+        #[Field(oneOf: self::CONTROLS)] public string $control,
+        #[Field(oneOf: self::SOURCES)] public string $source,
+        #[Field(0.2, 1)] public float $cap = 1.0,
     ) {}
 
     public function with(int $controllers): self
     {
         return $this->withChanged(controllers: $controllers);
-    }
-
-    /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
-    public static function read(Fields $f): self
-    {
-        return new self(
-            id: $f->string('id', 40),
-            run: $f->string('run', 40),
-            volts: $f->number('volts', 3, 60),
-            light: $f->oneOf('light', self::LIGHTS),
-            colour: $f->oneOf('colour', self::COLOURS),
-            controllers: $f->whole('controllers', 0, 4),
-            control: $f->oneOf('control', self::CONTROLS),
-            source: $f->oneOf('source', self::SOURCES),
-            cap: $f->number('cap', 0.2, 1),
-        );
-    }
-
-    /** @return array<string, string|int|float> */
-    public function write(): array
-    {
-        return [
-            'id' => $this->id,
-            'run' => $this->run,
-            'volts' => $this->volts,
-            'light' => $this->light,
-            'colour' => $this->colour,
-            'controllers' => $this->controllers,
-            'control' => $this->control,
-            'source' => $this->source,
-            'cap' => $this->cap,
-        ];
     }
 }

@@ -4,14 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Survey\Site\RunNote;
-use EmberDusk\Values\Copies;
 
 /** A run of strip: its sections as measured, the leads between them, and the kit that feeds it. */
-final readonly class Run
+final readonly class Run implements Checked
 {
-    use Copies;
+    use Record;
 
     /** Parts that a proposal may not change. */
     public const PINS = ['feeds', 'cables', 'kit'];
@@ -20,8 +22,8 @@ final readonly class Run
      * @param  string  $word  its word in the place's tape notes
      * @param  non-empty-list<float>  $sections  metres each
      * @param  list<float>  $jumps  metres of lead between sections
-     * @param  list<string>  $mounting  of RunNote::MOUNTINGS
-     * @param  string  $light  room, mood, or empty
+     * @param  list<string>  $mounting  how it is fixed and where
+     * @param  string  $light  main or accent light; empty if unknown
      * @param  float|null  $height  metres above the floor
      * @param  int  $part  which of the equal parts that the measured run is cut into, each with its own controller
      * @param  float  $cap  share of full load that the supply is sized for
@@ -32,90 +34,34 @@ final readonly class Run
     public function __construct(
         public string $id,
         public string $place,
-        public string $word,
-        public array $sections,
-        public array $jumps,
+        #[Field(longest: 24)] public string $word,
+        #[Field(0.01, 1000, of: Field::NUMBERS)] public array $sections,
+        #[Field(0, 1000, of: Field::NUMBERS)] public array $jumps,
+        #[Field(oneOf: RunNote::MOUNTINGS, of: Field::TEXTS)] public array $mounting = [],
+        #[Field(oneOf: RunNote::LIGHTS, orEmpty: true)] public string $light = '',
+        #[Field(0, 1000)] public ?float $height = null,
+        #[Field(1, 8)] public int $part = 1,
+        #[Field(1, 8)] public int $parts = 1,
+        #[Field(0.2, 1)] public float $cap = 1.0,
+        public bool $capChecked = false,
+        #[Field(1, 400_000, of: Field::WHOLES)] public array $zones = [],
+        #[Field(of: Field::TEXTS)] public array $pins = [],
         public ?string $strip = null,
         public ?string $supply = null,
         public ?string $controller = null,
-        public array $mounting = [],
-        public string $light = '',
-        public ?float $height = null,
-        public int $part = 1,
-        public int $parts = 1,
-        public float $cap = 1.0,
-        public bool $capChecked = false,
-        public array $zones = [],
-        public array $pins = [],
     ) {}
 
-    public static function read(Fields $r): self
+    public function checked(Fields $f): self
     {
-        $sections = $r->numbers('sections', 0.01, 1000);
-        if ($sections === [] || count($sections) > 200) {
-            throw $r->invalid('sections', 'A run has 1 to 200 sections.');
+        $sections = count($f->numbers('sections', 0.01, 1000));
+        if ($sections < 1 || $sections > 200) {
+            throw $f->invalid('sections', 'A run has 1 to 200 sections.');
         }
-        $jumps = $r->numbers('jumps', 0.0, 1000);
-        if (count($jumps) !== count($sections) - 1) {
-            throw $r->invalid('jumps', 'There must be one jump fewer than sections.');
-        }
-
-        return new self(
-            id: $r->string('id'),
-            place: $r->string('place'),
-            word: $r->string('word', 24),
-            sections: $sections,
-            jumps: $jumps,
-            strip: $r->stringOrNull('strip'),
-            supply: $r->stringOrNull('supply'),
-            controller: $r->stringOrNull('controller'),
-            mounting: self::mounting($r),
-            light: $r->string('light', 10),
-            height: $r->numberOrNull('height', 0, 1000),
-            part: $r->whole('part', 1, 8),
-            parts: $r->whole('parts', 1, 8),
-            cap: $r->number('cap', 0.2, 1),
-            capChecked: $r->flag('capChecked'),
-            zones: array_map(static fn(float $pad): int => (int) $pad, $r->numbers('zones', 1, 400_000)),
-            pins: $r->strings('pins'),
-        );
-    }
-
-    /** @return list<string> */
-    private static function mounting(Fields $r): array
-    {
-        $mounting = $r->strings('mounting');
-        foreach ($mounting as $n => $one) {
-            if (!in_array($one, RunNote::MOUNTINGS, true)) {
-                throw $r->invalid("mounting/{$n}", "“{$one}” is not one of " . implode(', ', RunNote::MOUNTINGS) . '.');
-            }
+        if (count($this->jumps) !== $sections - 1) {
+            throw $f->invalid('jumps', 'There must be one jump fewer than sections.');
         }
 
-        return $mounting;
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return [
-            'id' => $this->id,
-            'place' => $this->place,
-            'word' => $this->word,
-            'sections' => $this->sections,
-            'jumps' => $this->jumps,
-            'mounting' => $this->mounting,
-            'light' => $this->light,
-            'height' => $this->height,
-            'part' => $this->part,
-            'parts' => $this->parts,
-            'cap' => $this->cap,
-            'capChecked' => $this->capChecked,
-            'zones' => $this->zones,
-            'pins' => $this->pins,
-            'strip' => $this->strip,
-            'supply' => $this->supply,
-            'controller' => $this->controller,
-        ];
+        return $this;
     }
 
     public function name(): string

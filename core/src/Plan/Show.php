@@ -4,15 +4,17 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Values\Copies;
 
 /**
  * A show: scenes in turn with their times, random colours, a colour running across the lights, or lights that follow sound.
  */
-final readonly class Show
+final readonly class Show implements Checked
 {
-    use Copies;
+    use Record;
 
     public const LIST = 'list';
 
@@ -53,52 +55,29 @@ final readonly class Show
      * @param  string  $leader the light that the others follow, such as the controller with the microphone; empty: all start together
      */
     public function __construct(
-        public string $id,
-        public string $name,
-        public string $kind,
-        public array $steps = [],
-        public array $lights = [],
-        public float $every = 5.0,
-        public string $way = 'forth',
-        public int $rounds = self::ENDLESS,
-        public string $leader = '',
+        #[Field(longest: 40)] public string $id,
+        #[Field(longest: 40)] public string $name,
+        #[Field(oneOf: self::KINDS)] public string $kind,
+        #[Field(of: ShowStep::class)] public array $steps = [],
+        #[Field(of: Field::TEXTS)] public array $lights = [],
+        #[Field(0.01, self::LONGEST)] public float $every = 5.0,
+        #[Field(oneOf: self::WAYS)] public string $way = 'forth',
+        #[Field(0, 10_000)] public int $rounds = self::ENDLESS,
+        #[Field(longest: 40)] public string $leader = '',
     ) {}
 
-    /** @throws \EmberDusk\Values\Refusal at what cannot be */
-    public static function read(Fields $f): self
+    public function checked(Fields $f): self
     {
-        return new self(
-            id: $f->string('id', 40),
-            name: trim($f->string('name', 40)),
-            kind: $f->oneOf('kind', array_keys(self::KINDS)),
-            steps: array_map(ShowStep::read(...), array_slice($f->objects('steps'), 0, self::MOST)),
-            lights: array_slice($f->strings('lights'), 0, self::MOST),
-            every: $f->number('every', 0.01, self::LONGEST),
-            way: $f->oneOf('way', array_keys(self::WAYS)),
-            rounds: $f->whole('rounds', 0, 10_000),
-            leader: $f->string('leader', 40),
+        return $this->withChanged(
+            name: trim($this->name),
+            steps: array_slice($this->steps, 0, self::MOST),
+            lights: array_slice($this->lights, 0, self::MOST),
         );
     }
 
     public function called(string $id): self
     {
         return $this->withChanged(id: $id);
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return [
-            'id' => $this->id,
-            'name' => $this->name,
-            'kind' => $this->kind,
-            'steps' => array_map(static fn(ShowStep $s): array => $s->write(), $this->steps),
-            'lights' => $this->lights,
-            'every' => $this->every,
-            'way' => $this->way,
-            'rounds' => $this->rounds,
-            'leader' => $this->leader,
-        ];
     }
 
     /**

@@ -4,24 +4,17 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 use EmberDusk\Survey\TapeNotes;
 
 /** A place where cables meet, core on core: a tap on a leg that runs past, a branch. */
-final readonly class Splice
+final readonly class Splice implements Recorded
 {
-    public function __construct(public string $id, public string $where) {}
+    use Record;
 
-    public static function read(Fields $f): self
-    {
-        return new self($f->string('id'), $f->string('where', 80));
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return ['id' => $this->id, 'where' => $this->where];
-    }
+    public function __construct(public string $id, #[Field(longest: 80)] public string $where) {}
 
     /**
      * An id that no outlet, box or battery of the job has for a name.

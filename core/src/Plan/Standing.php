@@ -4,14 +4,18 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Point;
 use EmberDusk\Survey\TapeSheet;
 
 /** Position of a unit: a place of the job, at a surveyed outlet or in a box, or at a measured point of a wall. */
-final readonly class Standing
+final readonly class Standing implements Recorded
 {
+    use Record;
+
     /**
      * @param  string  $place  id
      * @param  string  $spot  name of an outlet, spur, box or battery of the place; empty at a wall
@@ -20,36 +24,12 @@ final readonly class Standing
      * @param  float|null  $up metres above the floor; null for the spot's height, or if not measured
      */
     public function __construct(
-        public string $place,
-        public string $spot = '',
-        public ?int $wall = null,
-        public float $at = 0.0,
-        public ?float $up = null,
+        #[Field(longest: 80)] public string $place,
+        #[Field(longest: 80, optional: true)] public string $spot = '',
+        #[Field(0, 10_000)] public ?int $wall = null,
+        #[Field(0, 10_000, optional: true)] public float $at = 0.0,
+        #[Field(-100, 100)] public ?float $up = null,
     ) {}
-
-    /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
-    public static function read(Fields $f): self
-    {
-        return new self(
-            place: $f->string('place', 80),
-            spot: $f->stringOrNull('spot', 80) ?? '',
-            wall: $f->wholeOrNull('wall', 0, 10_000),
-            at: $f->numberOr('at', 0.0, 0, 10_000),
-            up: $f->numberOrNull('up', -100, 100),
-        );
-    }
-
-    /** @return array{place: string, spot: string, wall: int|null, at: float, up: float|null} */
-    public function write(): array
-    {
-        return [
-            'place' => $this->place,
-            'spot' => $this->spot,
-            'wall' => $this->wall,
-            'at' => $this->at,
-            'up' => $this->up,
-        ];
-    }
 
     /** Its point on the sheet of its place; null if the notes do not have it. */
     public function on(TapeSheet $sheet): ?Point

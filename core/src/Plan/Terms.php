@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Price;
@@ -13,8 +16,10 @@ use EmberDusk\Survey\Length;
  * Units and terms of a job: lengths, wire sizes, currency, hourly rate, hours of light per day, mark-up on parts and tax as shares, travel,
  * follow-up visit.
  */
-final readonly class Terms
+final readonly class Terms implements Checked
 {
+    use Record;
+
     /** Minutes of a way back and forth at most: a day. */
     private const LONGEST = 1440;
 
@@ -25,66 +30,29 @@ final readonly class Terms
      * @param  bool  $again whether a follow-up visit is planned
      */
     public function __construct(
-        public string $length = Length::METRIC,
-        public string $wire = 'mm2',
-        public string $currency = 'EUR',
-        public float $hourRate = 40.0,
-        public float $hoursADay = 4.0,
-        public float $markUp = 0.0,
-        public float $tax = 0.0,
-        public array $rates = [],
-        public float $travelMinutes = 0.0,
-        public float $travelCost = 0.0,
-        public bool $again = true,
+        #[Field(oneOf: [Length::METRIC, Length::IMPERIAL])] public string $length = Length::METRIC,
+        #[Field(oneOf: ['mm2', 'awg'])] public string $wire = 'mm2',
+        #[Field(longest: 3)] public string $currency = 'EUR',
+        #[Field(0, 10_000)] public float $hourRate = 40.0,
+        #[Field(0, 24)] public float $hoursADay = 4.0,
+        #[Field(0, 5, optional: true)] public float $markUp = 0.0,
+        #[Field(0, 1, optional: true)] public float $tax = 0.0,
+        #[Field(0, self::LONGEST, optional: true)] public float $travelMinutes = 0.0,
+        #[Field(0, 100_000, optional: true)] public float $travelCost = 0.0,
+        #[Field(optional: true)] public bool $again = true,
+        #[Field(1e-6, 1e6, optional: true, pairs: ['currency', 'rate'])] public array $rates = [],
     ) {}
 
-    /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
-    public static function read(Fields $f): self
+    public function checked(Fields $f): self
     {
-        $currency = Price::currency($f);
-        $rates = [];
-        if ($f->has('rates')) {
-            foreach ($f->objects('rates') as $rate) {
-                $rates[Price::currency($rate)] = $rate->number('rate', 1e-6, 1e6);
-            }
+        Price::currency($f);
+        foreach ($f->has('rates') ? $f->objects('rates') : [] as $rate) {
+            Price::currency($rate);
         }
+        $rates = array_diff_key($this->rates, [$this->currency => true]);
         ksort($rates);
 
-        return new self(
-            length: $f->oneOf('length', [Length::METRIC, Length::IMPERIAL]),
-            wire: $f->oneOf('wire', ['mm2', 'awg']),
-            currency: $currency,
-            hourRate: $f->number('hourRate', 0, 10_000),
-            hoursADay: $f->number('hoursADay', 0, 24),
-            markUp: $f->numberOr('markUp', 0.0, 0, 5),
-            tax: $f->numberOr('tax', 0.0, 0, 1),
-            rates: array_diff_key($rates, [$currency => true]),
-            travelMinutes: $f->numberOr('travelMinutes', 0.0, 0, self::LONGEST),
-            travelCost: $f->numberOr('travelCost', 0.0, 0, 100_000),
-            again: !$f->has('again') || $f->flag('again'),
-        );
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return [
-            'length' => $this->length,
-            'wire' => $this->wire,
-            'currency' => $this->currency,
-            'hourRate' => $this->hourRate,
-            'hoursADay' => $this->hoursADay,
-            'markUp' => $this->markUp,
-            'tax' => $this->tax,
-            'travelMinutes' => $this->travelMinutes,
-            'travelCost' => $this->travelCost,
-            'again' => $this->again,
-            'rates' => array_map(
-                static fn(string $currency, float $rate): array => ['currency' => $currency, 'rate' => $rate],
-                array_keys($this->rates),
-                array_values($this->rates),
-            ),
-        ];
+        return $this->withChanged(rates: $rates);
     }
 
     /** Shelf price in the job's currency; null without a price, or without a rate for its currency. */

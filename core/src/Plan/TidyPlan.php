@@ -90,15 +90,7 @@ trait TidyPlan
      */
     private static function played(array $scenes, array $controllers, array $runs): array
     {
-        return array_map(
-            static fn(Scene $s): Scene => new Scene(
-                $s->id,
-                $s->name,
-                array_intersect_key($s->levels, $controllers + $runs),
-                $s->fade,
-            ),
-            $scenes,
-        );
+        return array_map(static fn(Scene $s): Scene => $s->only($controllers + $runs), $scenes);
     }
 
     /**

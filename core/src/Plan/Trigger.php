@@ -4,13 +4,15 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Values\Copies;
 
 /** A trigger of a scene, a show or switching off: clock, sun, presence, key press, vehicle wire. */
-final readonly class Trigger
+final readonly class Trigger implements Checked
 {
-    use Copies;
+    use Record;
 
     public const CLOCK = 'clock';
 
@@ -58,53 +60,30 @@ final readonly class Trigger
      * @param  float  $after  seconds that it goes on when presence, button or wire is gone
      */
     public function __construct(
-        public string $id,
-        public string $by,
-        public string $plays,
-        public string $on = '',
-        public array $days = [],
-        public int $minutes = 0,
-        public int $priority = 5,
-        public float $after = 0.0,
+        #[Field(longest: 40)] public string $id,
+        #[Field(oneOf: self::BY)] public string $by,
+        #[Field(longest: 40)] public string $on = '',
+        #[Field(1, 7, of: Field::WHOLES)] public array $days = [],
+        #[Field(1 - self::DAY, self::DAY - 1)] public int $minutes = 0,
+        #[Field(longest: 40)] public string $plays = self::NOTHING,
+        #[Field(1, self::LEAST)] public int $priority = 5,
+        #[Field(0, Show::LONGEST)] public float $after = 0.0,
     ) {}
 
-    /** @throws \EmberDusk\Values\Refusal at what cannot be */
-    public static function read(Fields $f): self
+    public function checked(Fields $f): self
     {
-        $by = $f->oneOf('by', array_keys(self::BY));
-        $days = array_values(array_unique(array_map(intval(...), $f->numbers('days', 1, 7))));
+        if ($this->by === self::CLOCK && $this->minutes < 0) {
+            throw $f->invalid('minutes', 'A time of day is counted from midnight.');
+        }
+        $days = array_values(array_unique($this->days));
         sort($days);
 
-        return new self(
-            id: $f->string('id', 40),
-            by: $by,
-            plays: $f->string('plays', 40),
-            on: trim($f->string('on', 40)),
-            days: $days,
-            minutes: $f->whole('minutes', $by === self::CLOCK ? 0 : 1 - self::DAY, self::DAY - 1),
-            priority: $f->whole('priority', 1, self::LEAST),
-            after: $f->number('after', 0, Show::LONGEST),
-        );
+        return $this->withChanged(on: trim($this->on), days: $days);
     }
 
     public function called(string $id): self
     {
         return $this->withChanged(id: $id);
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return [
-            'id' => $this->id,
-            'by' => $this->by,
-            'on' => $this->on,
-            'days' => $this->days,
-            'minutes' => $this->minutes,
-            'plays' => $this->plays,
-            'priority' => $this->priority,
-            'after' => $this->after,
-        ];
     }
 
     public function timed(): bool

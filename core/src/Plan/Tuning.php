@@ -4,13 +4,17 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Fields;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
 
 /**
  * Settings of a light: dimming curve and power-on behaviour. Empty means factory setting. The id is the controller's or the board's.
  */
-final readonly class Tuning
+final readonly class Tuning implements Recorded
 {
+    use Record;
+
     /** Curve as text: turns an app's level into a duty. */
     public const CURVES = [
         'linear' => 'as sent',
@@ -33,28 +37,11 @@ final readonly class Tuning
 
     /** @param  float  $level  share of full light at which it comes up, where its state is set level */
     public function __construct(
-        public string $id,
-        public string $curve = '',
-        public string $powerOn = '',
-        public float $level = 1.0,
+        #[Field(longest: 40)] public string $id,
+        #[Field(oneOf: self::CURVES, orEmpty: true)] public string $curve = '',
+        #[Field(oneOf: self::POWER, orEmpty: true)] public string $powerOn = '',
+        #[Field(0, 1)] public float $level = 1.0,
     ) {}
-
-    /** @throws \EmberDusk\Values\Refusal at what cannot be */
-    public static function read(Fields $f): self
-    {
-        return new self(
-            $f->string('id', 40),
-            $f->oneOf('curve', ['', ...array_keys(self::CURVES)]),
-            $f->oneOf('powerOn', ['', ...array_keys(self::POWER)]),
-            $f->number('level', 0, 1),
-        );
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return ['id' => $this->id, 'curve' => $this->curve, 'powerOn' => $this->powerOn, 'level' => $this->level];
-    }
 
     /** Planned power-on behaviour as text; empty if not set. */
     public function returns(): string

@@ -45,7 +45,7 @@ final class AbilitiesTest extends TestCase
         return $plan->with(
             hubs: ['h1' => new \EmberDusk\Plan\Device('h1', $hub->entry->id())],
             lights: ['c1' => new Light('c1', 'Cove', 'Hall')],
-            scenes: ['talk' => new Scene('talk', 'Talk', ['c1' => [1.0, 0.2]])],
+            scenes: ['talk' => new Scene('talk', 'Talk', levels: ['c1' => [1.0, 0.2]])],
             kit: $plan->kit + [$hub->entry->id() => $hub],
         );
     }

@@ -129,8 +129,11 @@ final class ControlMatrixTest extends TestCase
     public function test_buttons_wires_fixtures_and_segments_have_their_cells(): void
     {
         $plan = self::house(2, 4)->with(
-            scenes: ['e1' => new Scene('e1', 'Evening', ['c1' => [1.0]])],
-            triggers: ['t1' => new Trigger('t1', 'brake', 'e1'), 't2' => new Trigger('t2', Trigger::CLOCK, 'e1')],
+            scenes: ['e1' => new Scene('e1', 'Evening', levels: ['c1' => [1.0]])],
+            triggers: [
+                't1' => new Trigger('t1', 'brake', plays: 'e1'),
+                't2' => new Trigger('t2', Trigger::CLOCK, plays: 'e1'),
+            ],
         );
         $extras = BoardExtras::of($plan, ControlMatrix::of($plan, []));
         self::assertSame(

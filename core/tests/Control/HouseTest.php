@@ -113,7 +113,7 @@ final class HouseTest extends TestCase
                             ['Supper', 'Film', 'Guests', 'Morning', 'Late', 'Reading', 'Cooking', 'Away', 'Party'][
                                 $n - 1
                             ],
-                            ['c1' => [$n / 10]],
+                            levels: ['c1' => [$n / 10]],
                         ),
                         range(1, 9),
                     ),

@@ -35,7 +35,7 @@ final class LimitsTest extends TestCase
             for ($m = 1; $m <= $n; $m++) {
                 $levels["c{$m}"] = [1.0];
             }
-            $played["s{$n}"] = new Scene("s{$n}", "Scene {$n}", $levels);
+            $played["s{$n}"] = new Scene("s{$n}", "Scene {$n}", levels: $levels);
         }
         $speaks = ['speaks' => ['zigbee'], 'sets' => ['single']];
 

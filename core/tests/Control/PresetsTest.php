@@ -52,7 +52,7 @@ final class PresetsTest extends TestCase
         }
         $played = [];
         foreach ($scenes as $n => $lights) {
-            $played["e{$n}"] = new Scene("e{$n}", "Scene {$n}", array_fill_keys($lights, [1.0]));
+            $played["e{$n}"] = new Scene("e{$n}", "Scene {$n}", levels: array_fill_keys($lights, [1.0]));
         }
 
         return $circuit->plan()->with(answers: $answers, scenes: $played);

@@ -50,10 +50,10 @@ final class PrioritiesTest extends TestCase
     public function test_the_truth_table_of_three_inputs(): void
     {
         $plan = self::plan([
-            new Trigger('t1', 'brake', 'stop', priority: 1),
-            new Trigger('t2', 'left', 'turn', priority: 2),
-            new Trigger('t3', 'key', 'glow', priority: 3),
-            new Trigger('t4', Trigger::CLOCK, 'glow'),
+            new Trigger('t1', 'brake', plays: 'stop', priority: 1),
+            new Trigger('t2', 'left', plays: 'turn', priority: 2),
+            new Trigger('t3', 'key', plays: 'glow', priority: 3),
+            new Trigger('t4', Trigger::CLOCK, plays: 'glow'),
         ]);
         self::assertSame(
             [
@@ -73,8 +73,8 @@ final class PrioritiesTest extends TestCase
     public function test_two_with_the_same_number_fight_for_the_lights_that_both_want(): void
     {
         $plan = self::plan([
-            new Trigger('t1', Trigger::PUSH, 'stop', 'door', priority: 4),
-            new Trigger('t2', Trigger::PRESENCE, 'turn', 'stairs', priority: 4),
+            new Trigger('t1', Trigger::PUSH, plays: 'stop', on: 'door', priority: 4),
+            new Trigger('t2', Trigger::PRESENCE, plays: 'turn', on: 'stairs', priority: 4),
         ]);
         $fights = (new Priorities($plan))->fights();
         self::assertCount(1, $fights);
@@ -82,12 +82,12 @@ final class PrioritiesTest extends TestCase
         self::assertContains('push presence: c1 stop/turn, c2 stop', self::table($plan));
         // Both set the same light: no conflict.
         $same = self::plan([
-            new Trigger('t1', Trigger::PUSH, 'stop', priority: 4),
-            new Trigger('t2', Trigger::PRESENCE, 'stop', priority: 4),
+            new Trigger('t1', Trigger::PUSH, plays: 'stop', priority: 4),
+            new Trigger('t2', Trigger::PRESENCE, plays: 'stop', priority: 4),
         ]);
         self::assertSame([], (new Priorities($same))->fights());
         // Switching everything off affects every light.
-        $out = self::plan([new Trigger('t1', 'key', Trigger::NOTHING)]);
+        $out = self::plan([new Trigger('t1', 'key', plays: Trigger::NOTHING)]);
         self::assertSame(['c1', 'c2'], (new Priorities($out))->lights($out->triggers['t1']));
     }
 

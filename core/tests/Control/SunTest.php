@@ -107,7 +107,7 @@ final class SunTest extends TestCase
         return Circuits::simple()
             ->plan()
             ->with(
-                scenes: ['e1' => new Scene('e1', 'Evening', ['c1' => [1.0]])],
+                scenes: ['e1' => new Scene('e1', 'Evening', levels: ['c1' => [1.0]])],
                 triggers: array_combine(array_map(static fn(Trigger $t): string => $t->id, $triggers), $triggers),
                 position: $position,
             );
@@ -116,10 +116,10 @@ final class SunTest extends TestCase
     public function test_a_day_in_its_order_and_what_does_not_start_on_it(): void
     {
         $plan = self::plan(new Position(54.0, 0.0, 'UTC'), [
-            new Trigger('t1', Trigger::SUNSET, 'e1', minutes: -30),
-            new Trigger('t2', Trigger::CLOCK, Trigger::NOTHING, minutes: 60 * 23 + 15),
-            new Trigger('t3', Trigger::CLOCK, 'e1', days: [6, 7], minutes: 60 * 7),
-            new Trigger('t4', Trigger::PRESENCE, 'e1'),
+            new Trigger('t1', Trigger::SUNSET, plays: 'e1', minutes: -30),
+            new Trigger('t2', Trigger::CLOCK, plays: Trigger::NOTHING, minutes: 60 * 23 + 15),
+            new Trigger('t3', Trigger::CLOCK, plays: 'e1', days: [6, 7], minutes: 60 * 7),
+            new Trigger('t4', Trigger::PRESENCE, plays: 'e1'),
         ]);
         $said = static fn(string $day): array => array_map(
             static fn(array $e): string => Agenda::clock($e['minutes']) . ' ' . $e['trigger']->words(),
@@ -130,7 +130,7 @@ final class SunTest extends TestCase
         self::assertMatchesRegularExpression('/^17:4\d 30 minutes before sunset$/', $said('2026-03-20')[0]);
         self::assertSame('23:15 at 23:15', $said('2026-03-20')[1]);
         self::assertSame('07:00 at 07:00', $said('2026-03-21')[0]);
-        $nowhere = self::plan(null, [new Trigger('t1', Trigger::SUNSET, 'e1')]);
+        $nowhere = self::plan(null, [new Trigger('t1', Trigger::SUNSET, plays: 'e1')]);
         self::assertSame(
             'the location of the job is not set',
             Agenda::of($nowhere, '2026-03-20', 'UTC')->not[0]['why'],
@@ -142,8 +142,8 @@ final class SunTest extends TestCase
     public function test_a_year_in_which_the_sun_sets_after_the_lights_go_out(): void
     {
         $triggers = [
-            new Trigger('t1', Trigger::SUNSET, 'e1'),
-            new Trigger('t2', Trigger::CLOCK, Trigger::NOTHING, minutes: 60 * 22),
+            new Trigger('t1', Trigger::SUNSET, plays: 'e1'),
+            new Trigger('t2', Trigger::CLOCK, plays: Trigger::NOTHING, minutes: 60 * 22),
         ];
         $year = Year::of(self::plan(new Position(60.0, 15.0, self::middle()), $triggers), 2026, 'UTC');
         self::assertCount(1, $year->crossed);

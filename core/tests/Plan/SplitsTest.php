@@ -163,6 +163,20 @@ final class SplitsTest extends TestCase
         self::assertSame(JobFile::write(self::job()), JobFile::write($back));
     }
 
+    public function test_a_split_keeps_the_fade_of_a_scene(): void
+    {
+        $scene = [
+            'kind' => 'SetScene',
+            'name' => 'Supper',
+            'fade' => 12.0,
+            'levels' => [['of' => 'c1', 'duties' => [0.5, 0.5, 0.5, 0.5]]],
+        ];
+        $plan = self::applied(self::job(), $scene);
+        $split = self::applied($plan, ['kind' => 'SplitController', 'run' => 'cove']);
+        $after = array_values($split->scenes)[0];
+        self::assertSame([12.0, ['c1', 'c2']], [$after->fade, array_keys($after->levels)]);
+    }
+
     /** 10 m of strip, supply, controller, cable. */
     private static function job(): Plan
     {

@@ -150,7 +150,7 @@ final readonly class ControlCases
                 self::triggered([], new Show('w1', 'Drift', Show::RANDOM, [], ['c1'], 0.17)),
             ],
         ];
-        $starts = [new Trigger('t1', Trigger::CLOCK, 'w1', minutes: 1080)];
+        $starts = [new Trigger('t1', Trigger::CLOCK, plays: 'w1', minutes: 1080)];
         yield 'show-endless' => [
             'show-endless',
             static fn(): array => [$list(9.0, 0, ...$starts), $list(9.0, 5, ...$starts)],
@@ -159,15 +159,20 @@ final readonly class ControlCases
             'show-endless',
             static fn(): array => [
                 $list(9.0, 0, ...$starts),
-                $list(9.0, 0, ...$starts, ...[new Trigger('t2', Trigger::CLOCK, Trigger::NOTHING, minutes: 1380)]),
+                $list(
+                    9.0,
+                    0,
+                    ...$starts,
+                    ...[new Trigger('t2', Trigger::CLOCK, plays: Trigger::NOTHING, minutes: 1380)],
+                ),
             ],
         ];
         yield 'show-empty' => ['show-empty', static fn(): array => [$list(0.0), $list(9.0)]];
         yield 'road-light' => [
             'road-light',
             static fn(): array => [
-                self::triggered([new Trigger('t1', 'brake', 'full')]),
-                self::triggered([new Trigger('t1', Trigger::PUSH, 'full')]),
+                self::triggered([new Trigger('t1', 'brake', plays: 'full')]),
+                self::triggered([new Trigger('t1', Trigger::PUSH, plays: 'full')]),
             ],
         ];
         yield 'road-light of a place that travels' => [
@@ -199,11 +204,11 @@ final readonly class ControlCases
     private static function triggers(): iterable
     {
         $two = static fn(int $second): JobState => self::triggered([
-            new Trigger('t1', Trigger::PRESENCE, 'dim', 'stairs', priority: 4),
-            new Trigger('t2', Trigger::PUSH, 'full', 'door', priority: $second),
+            new Trigger('t1', Trigger::PRESENCE, plays: 'dim', on: 'stairs', priority: 4),
+            new Trigger('t2', Trigger::PUSH, plays: 'full', on: 'door', priority: $second),
         ]);
         yield 'trigger-fight' => ['trigger-fight', static fn(): array => [$two(4), $two(3)]];
-        $evening = [new Trigger('t1', Trigger::CLOCK, 'full', minutes: 1200)];
+        $evening = [new Trigger('t1', Trigger::CLOCK, plays: 'full', minutes: 1200)];
         yield 'trigger-kit keeps the time' => [
             'trigger-kit',
             static fn(): array => [
@@ -211,7 +216,7 @@ final readonly class ControlCases
                 self::triggered($evening),
             ],
         ];
-        $brake = [new Trigger('t1', 'brake', 'full'), new Trigger('t2', 'left', 'dim')];
+        $brake = [new Trigger('t1', 'brake', plays: 'full'), new Trigger('t2', 'left', plays: 'dim')];
         yield 'trigger-kit has the wires' => [
             'trigger-kit',
             static fn(): array => [
@@ -219,7 +224,7 @@ final readonly class ControlCases
                 self::triggered($brake, on: self::circuit([], ['inputs' => 2])),
             ],
         ];
-        $sunset = [new Trigger('t1', Trigger::SUNSET, 'full')];
+        $sunset = [new Trigger('t1', Trigger::SUNSET, plays: 'full')];
         yield 'trigger-place' => [
             'trigger-place',
             static fn(): array => [
@@ -235,7 +240,7 @@ final readonly class ControlCases
                 self::triggered($sunset, null, new Position(64.0, 25.0, 'UTC')),
             ],
         ];
-        $out = [...$sunset, new Trigger('t2', Trigger::CLOCK, Trigger::NOTHING, minutes: 1260)];
+        $out = [...$sunset, new Trigger('t2', Trigger::CLOCK, plays: Trigger::NOTHING, minutes: 1260)];
         yield 'trigger-sun after the clock' => [
             'trigger-sun',
             static fn(): array => [

@@ -100,8 +100,8 @@ final readonly class ItemCases
         $keeps = static fn(int $presets): JobState => new JobState(
             $two(2, true, ['presets' => $presets])->plan->with(
                 scenes: [
-                    'talk' => new Scene('talk', 'Talk', ['c1' => [1.0]]),
-                    'tidy' => new Scene('tidy', 'Tidy', ['c1' => [0.5], 'c2' => [1.0]]),
+                    'talk' => new Scene('talk', 'Talk', levels: ['c1' => [1.0]]),
+                    'tidy' => new Scene('tidy', 'Tidy', levels: ['c1' => [0.5], 'c2' => [1.0]]),
                 ],
             ),
             [],

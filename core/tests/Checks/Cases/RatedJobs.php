@@ -75,11 +75,11 @@ final readonly class RatedJobs
 
         return self::state(
             $circuit->plan()->with(
-                scenes: ['full' => new Scene('full', 'Full', ['c1' => [1.0], 'i1' => [1.0]])],
+                scenes: ['full' => new Scene('full', 'Full', levels: ['c1' => [1.0], 'i1' => [1.0]])],
                 triggers: [
-                    't1' => new Trigger('t1', 'brake', 'full'),
-                    't2' => new Trigger('t2', 'left', 'full', priority: 2),
-                    't3' => new Trigger('t3', 'right', 'full', priority: 3),
+                    't1' => new Trigger('t1', 'brake', plays: 'full'),
+                    't2' => new Trigger('t2', 'left', plays: 'full', priority: 2),
+                    't3' => new Trigger('t3', 'right', plays: 'full', priority: 3),
                 ],
             ),
         );
@@ -127,9 +127,9 @@ final readonly class RatedJobs
                         'c3' => new Light('c3', 'Larder bench', 'Larder'),
                     ],
                     scenes: [
-                        'talk' => new Scene('talk', 'Talk', ['c1' => [1.0]]),
-                        'tidy' => new Scene('tidy', 'Tidy', ['c2' => [1.0]]),
-                        'late' => new Scene('late', 'Late', ['c1' => [0.2], 'c3' => [0.2]]),
+                        'talk' => new Scene('talk', 'Talk', levels: ['c1' => [1.0]]),
+                        'tidy' => new Scene('tidy', 'Tidy', levels: ['c2' => [1.0]]),
+                        'late' => new Scene('late', 'Late', levels: ['c1' => [0.2], 'c3' => [0.2]]),
                     ],
                     shows: [
                         'w1' => new Show('w1', 'Drift', Show::RANDOM, [], $lights, 20.0),

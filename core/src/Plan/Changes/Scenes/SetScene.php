@@ -67,7 +67,7 @@ final readonly class SetScene implements Change
         return $plan->with(
             scenes: $lit === []
                 ? array_diff_key($plan->scenes, [$id => true])
-                : [$id => new Scene($id, $this->name, $lit, $this->fade ?? ($plan->scenes[$id]->fade ?? 0.0))] +
+                : [$id => new Scene($id, $this->name, $this->fade ?? ($plan->scenes[$id]->fade ?? 0.0), $lit)] +
                     $plan->scenes,
         );
     }

@@ -87,11 +87,7 @@ final readonly class Parting
         $scenes = $plan->scenes;
         foreach ($scenes as $id => $scene) {
             if (isset($scene->levels[$as])) {
-                $scenes[$id] = new \EmberDusk\Plan\Scene(
-                    $scene->id,
-                    $scene->name,
-                    $scene->levels + [$new => $scene->levels[$as]],
-                );
+                $scenes[$id] = $scene->lit($scene->levels + [$new => $scene->levels[$as]]);
             }
         }
 

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Formats\Record;
+
+use EmberDusk\Formats\Fields;
+
+/** A value that is read from JSON and written to it. */
+interface Recorded
+{
+    /** @throws \EmberDusk\Values\Refusal with a JSON Pointer to the first value that is not allowed */
+    public static function read(Fields $f): self;
+
+    /** @return array<string, mixed> */
+    public function write(): array;
+}
