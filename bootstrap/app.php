@@ -44,7 +44,7 @@ return Application::configure(basePath: dirname(__DIR__))
                 ),
         );
         $exceptions->render(static function (Throwable $e, Request $request): ?Response {
-            $trouble = Trouble::of($e);
+            $trouble = Trouble::from($e);
             if ($trouble === null) {
                 return null;
             }

@@ -61,7 +61,7 @@ for ($n = 1; $n < 100; $n++) {
 }
 $row(
     'Reach of 100 devices',
-    static fn() => RadioReach::of(new Roster($units, [])),
+    static fn() => RadioReach::for(new Roster($units, [])),
     'links, hops, cut nodes, one more node, median of 10, warm',
 );
 

@@ -41,7 +41,7 @@ $forty = JobFile::read($fixture('forty-runs'));
 $took = [];
 for ($n = 0; $n < 3; $n++) {
     $at = hrtime(true);
-    $proposal = Planner::of($forty, array_map(strval(...), array_keys($forty->runs)), new Basis($shelf));
+    $proposal = Planner::propose($forty, array_map(strval(...), array_keys($forty->runs)), new Basis($shelf));
     $took[] = (hrtime(true) - $at) / 1e9;
 }
 $row(
@@ -63,13 +63,13 @@ foreach (Island::all($whole) as $island) {
 }
 $row(
     'All checks of the 40-run job',
-    sprintf('%.1f ms', $timed(static fn() => Findings::of(new JobState($whole, $solved, $shelf)))),
+    sprintf('%.1f ms', $timed(static fn() => Findings::for(new JobState($whole, $solved, $shelf)))),
     'median of 20, in the core, solved already, fixes that need no solve; at most 25 ms',
 );
 $many = JobFile::read($fixture('two-hundred-runs'));
 $row(
     'Kit of 200 runs',
-    sprintf('%.0f ms', $timed(static fn() => Screen::of('kit', new JobState($many, [], $shelf, [])))),
+    sprintf('%.0f ms', $timed(static fn() => Screen::for('kit', new JobState($many, [], $shelf, [])))),
     'median of 20, in the core; the most runs that a job takes',
 );
 // Parts and the plan of work.
@@ -78,13 +78,13 @@ $cuts = json_decode($fixture('pieces'), true);
 ['whole' => $pieces, 'parted' => $parted] = $cuts;
 $row(
     'Cut list of 200 pieces',
-    sprintf('%.2f s', $timed(static fn() => CutList::of($pieces, 2000)) / 1000),
+    sprintf('%.2f s', $timed(static fn() => CutList::for($pieces, 2000)) / 1000),
     'median of 20, warm, lengths in steps of 50 mm; at most 1 s',
 );
 $whole = JobFile::read($file);
 $row(
     'Parts of the 40-run job',
-    sprintf('%.0f ms', $timed(static fn() => PartsList::of($whole, $shelf))),
+    sprintf('%.0f ms', $timed(static fn() => PartsList::for($whole, $shelf))),
     'median of 20, warm; at most 150 ms',
 );
 $basis = new Basis($shelf);
@@ -102,15 +102,15 @@ $row(
     sprintf('%.1f ms', $timed(static fn(int $n) => Costing::moving($moved($n), $basis, ['a0'])->cost())),
     'median of 20, warm, a feed moved each time, the change with it; at most 2 ms',
 );
-$steps = array_slice(Steps::of($whole, PartsList::of($whole, $shelf), Productivity::of([])), 0, 300);
+$steps = array_slice(Steps::for($whole, PartsList::for($whole, $shelf), Productivity::from([])), 0, 300);
 $arrangement = new Arrangement([new Visit('2026-11-30', 0, 2)]);
-$remaining = RemainingWork::of(steps: $steps, arrangement: $arrangement, ticks: [], arrivals: [], now: '2026-11-30');
+$remaining = RemainingWork::for(steps: $steps, arrangement: $arrangement, ticks: [], arrivals: [], now: '2026-11-30');
 $row(
     'Schedule of ' . count($steps) . ' steps',
     sprintf(
         '%.2f s',
         $timed(
-            static fn() => RemainingWork::of(
+            static fn() => RemainingWork::for(
                 steps: $steps,
                 arrangement: $arrangement,
                 ticks: [],
@@ -124,12 +124,12 @@ $row(
 $last = array_key_last($remaining->left);
 $row(
     'What moving a step of them costs',
-    sprintf('%.2f s', $timed(static fn() => Move::of($remaining, new Pin((string) $last, '2026-12-21', 0))) / 1000),
+    sprintf('%.2f s', $timed(static fn() => Move::for($remaining, new Pin((string) $last, '2026-12-21', 0))) / 1000),
     'median of 20, warm, both schedules and the soonest',
 );
 $row(
     'Cut list of 24 pieces, 12 may be parted',
-    sprintf('%.2f s', $timed(static fn() => Jointed::of(array_slice($pieces, 0, 12), $parted, 2000, [700])) / 1000),
+    sprintf('%.2f s', $timed(static fn() => Jointed::for(array_slice($pieces, 0, 12), $parted, 2000, [700])) / 1000),
     'median of 20, warm, fewest joints too',
 );
 

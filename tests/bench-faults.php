@@ -36,13 +36,13 @@ $sums = [];
 foreach (['observatory', 'narrowboat', 'hide'] as $job) {
     $plan = JobFile::read(Demo::shipped($job));
     foreach (array_filter(Island::all($plan), static fn(Island $i): bool => $i->parts !== []) as $island) {
-        $predictions = Predictions::of($plan, $island, array_values($island->parts)[0]->run);
+        $predictions = Predictions::for($plan, $island, array_values($island->parts)[0]->run);
         $cells = [];
         foreach ([new NextReading(), new EndToEnd(), new Halving()] as $n => $way) {
             $right = $wrong = $readings = 0;
             for ($seed = 1; $seed <= $seeds; $seed++) {
-                $fault = FaultDraw::of($predictions, $seed);
-                $run = BenchRun::of(
+                $fault = FaultDraw::for($predictions, $seed);
+                $run = BenchRun::for(
                     plan: $plan,
                     island: $island,
                     predictions: $predictions,
@@ -76,18 +76,18 @@ $islands = [];
 foreach (['observatory', 'narrowboat', 'hide'] as $job) {
     $plan = JobFile::read(Demo::shipped($job));
     foreach (array_filter(Island::all($plan), static fn(Island $i): bool => $i->parts !== []) as $island) {
-        $islands[] = [$plan, $island, Predictions::of($plan, $island, array_values($island->parts)[0]->run)];
+        $islands[] = [$plan, $island, Predictions::for($plan, $island, array_values($island->parts)[0]->run)];
     }
 }
 for ($case = 0; $case < 500; $case++) {
     [$plan, $island, $predictions] = $islands[intdiv($case, 2) % count($islands)];
     $faults = [];
     for ($seed = 200_000 + 50 * $case; count($faults) < 1 + ($case % 2); $seed++) {
-        $fault = FaultDraw::of($predictions, $seed);
+        $fault = FaultDraw::for($predictions, $seed);
         $faults[$fault?->class()] = $fault;
     }
     try {
-        $run = BenchRun::of($plan, $island, $predictions, array_values(array_filter($faults)), $case);
+        $run = BenchRun::for($plan, $island, $predictions, array_values(array_filter($faults)), $case);
     } catch (Refusal) {
         // Two faults so large that the circuit has no volts.
         continue;
@@ -114,7 +114,7 @@ foreach ($islands as [$plan, $island, $predictions]) {
     foreach ($predictions->spots as $spot) {
         for ($value = -60.0; $value <= 60.0; $value += 20.0) {
             $readings = [new Reading($spot, Command::full(), $value)];
-            (new NextReading())->next(Belief::of($predictions, $readings), $readings);
+            (new NextReading())->next(Belief::from($predictions, $readings), $readings);
             $answered++;
         }
     }
@@ -141,7 +141,7 @@ foreach (
         as $island
     ) {
         $began = microtime(true);
-        $predictions = Predictions::of($plan, $island, array_values($island->parts)[0]->run);
+        $predictions = Predictions::for($plan, $island, array_values($island->parts)[0]->run);
         $cold = max($cold, 1000 * (microtime(true) - $began));
         $meter = new StandInMeter($plan, $island, [], 1);
         $readings = [];
@@ -151,7 +151,7 @@ foreach (
         $times = [];
         for ($n = 0; $n < 20; $n++) {
             $began = microtime(true);
-            (new NextReading())->next(Belief::of($predictions, $readings), $readings);
+            (new NextReading())->next(Belief::from($predictions, $readings), $readings);
             $times[] = 1000 * (microtime(true) - $began);
         }
         $worst = max($worst, $median($times));
@@ -201,7 +201,7 @@ foreach (array_chunk(range(1, 10_000), 500) as $chunk) {
 $times = [];
 for ($n = 0; $n < 20; $n++) {
     $began = microtime(true);
-    LogPage::of($job, JobFile::read(Demo::shipped('hide')), 'pads ' . (100 + $n), 'reading', 'cove', 1);
+    LogPage::for($job, JobFile::read(Demo::shipped('hide')), 'pads ' . (100 + $n), 'reading', 'cove', 1);
     $times[] = 1000 * (microtime(true) - $began);
 }
 $row(

@@ -65,7 +65,7 @@ $table = [];
 for ($seed = 1; $seed <= 120; $seed++) {
     $roster = SeededRoster::of($seed);
     $taken = [];
-    foreach (Flaws::of($roster) as $key => $flaw) {
+    foreach (Flaws::for($roster) as $key => $flaw) {
         if (isset($taken[$flaw->code]) || ($table[$flaw->code][0] ?? 0) >= 20) {
             continue;
         }
@@ -109,7 +109,7 @@ foreach ($table as $code => [$n, $works, $named, $steps, $random, $randomSteps, 
 $two = $both = 0;
 for ($seed = 1; $seed <= 120; $seed++) {
     $roster = SeededRoster::of($seed);
-    $flaws = array_values(Flaws::of($roster));
+    $flaws = array_values(Flaws::for($roster));
     foreach (range(1, 3) as $n) {
         $drawn = [$flaws[($seed * 7 + $n * 13) % count($flaws)], $flaws[($seed * 11 + $n * 29) % count($flaws)]];
         if ($drawn[0]->key() !== $drawn[1]->key()) {
@@ -128,5 +128,5 @@ foreach (range(1, 58) as $n) {
 }
 $large = Bench::roster($units, $wants);
 $from = hrtime(true);
-Order::of($large);
+Order::for($large);
 printf("order of 60 devices: %.0f ms\n", (hrtime(true) - $from) / 1e6);

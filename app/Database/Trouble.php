@@ -18,7 +18,7 @@ enum Trouble: int
 
     private const LOCKED = [5, 6];
 
-    public static function of(Throwable $e): ?self
+    public static function for(Throwable $e): ?self
     {
         for ($of = $e; $of !== null; $of = $of->getPrevious()) {
             $code = $of instanceof PDOException ? (int) ($of->errorInfo[1] ?? 0) : 0;

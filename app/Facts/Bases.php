@@ -13,11 +13,11 @@ use EmberDusk\Schedule\Arrangement;
 /** Price inputs of a job besides its plan. */
 final readonly class Bases
 {
-    public static function of(Job $job): Basis
+    public static function for(Job $job): Basis
     {
         return new Basis(
             Shelves::ofCrew($job->crew),
-            Offcut::byKit(Offcuts::of($job)),
+            Offcut::byKit(Offcuts::for($job)),
             Ticks::productivity($job),
             $job->arrangement()->first()?->read() ?? new Arrangement(),
         );

@@ -58,7 +58,7 @@ final readonly class LogBook
                 'command' => $entry->command,
                 'value' => $entry->value,
                 'text' => $entry->text,
-                'words' => LogWords::of($plan, $entry),
+                'words' => LogWords::for($plan, $entry),
                 'by' => $entry->by,
                 'sure' => $entry->sure,
                 'at' => $entry->at,

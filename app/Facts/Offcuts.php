@@ -15,7 +15,7 @@ use Illuminate\Database\Eloquent\Builder;
 final readonly class Offcuts
 {
     /** @return list<InVan> */
-    public static function of(Job $job): array
+    public static function for(Job $job): array
     {
         return array_values(
             self::free($job)

@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Builder;
 final readonly class Ticks
 {
     /** @return array<string, Done> by step and by test */
-    public static function of(Job $job, Plan $plan): array
+    public static function for(Job $job, Plan $plan): array
     {
         $presses = Tick::query()
             ->where('job_id', $job->id)
@@ -40,7 +40,7 @@ final readonly class Ticks
             return [];
         }
 
-        return TestTicks::of(array_values($presses), Tests::of($plan));
+        return TestTicks::from(array_values($presses), Tests::for($plan));
     }
 
     /** From the crew's other jobs, so that an estimate does not move under the hand while the job is done. */
@@ -53,7 +53,7 @@ final readonly class Ticks
             $timed[] = ['kind' => $tick->kind, 'table' => $tick->table_minutes, 'taken' => $tick->minutes];
         }
 
-        return Productivity::of($timed);
+        return Productivity::from($timed);
     }
 
     /**

@@ -19,7 +19,7 @@ final readonly class OwnChanges
      */
     private function __construct(private array $undo, private array $redo) {}
 
-    public static function of(Job $job, User $user): self
+    public static function for(Job $job, User $user): self
     {
         $undo = $redo = [];
         foreach (

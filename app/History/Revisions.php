@@ -99,7 +99,7 @@ final readonly class Revisions
     {
         return DB::transaction(function () use ($job, $user, $kind): Revision {
             $number =
-                OwnChanges::of($job, $user)->top($kind) ??
+                OwnChanges::for($job, $user)->top($kind) ??
                 throw new OutOfTurn($kind === 'undo' ? 'You have no change left to undo.' : 'No change to redo.');
             $change = $this->numbered($job, $number);
             $newest = $job->newest();
@@ -145,7 +145,7 @@ final readonly class Revisions
     public function stepOver(Job $job, User $user, string $kind, int $number): Revision
     {
         return DB::transaction(function () use ($job, $user, $kind, $number): Revision {
-            if (OwnChanges::of($job, $user)->top($kind) !== $number) {
+            if (OwnChanges::for($job, $user)->top($kind) !== $number) {
                 throw new InvalidInput(
                     'That change is no longer the next one. Check what Undo and Redo show now.',
                     '/over',

@@ -36,7 +36,7 @@ final class Propose implements ShouldQueue
         $proposal = Proposal::query()->findOrFail($this->proposal);
         self::keep($proposal, ['state' => 'running']);
         $plan = $proposal->job->newest()->plan();
-        $basis = Bases::of($proposal->job);
+        $basis = Bases::for($proposal->job);
         $begun = $looked = microtime(true);
         $watch = new Progress(static function (int $solved, string $about) use ($proposal, $begun, &$looked): bool {
             $now = microtime(true);
@@ -49,7 +49,7 @@ final class Propose implements ShouldQueue
             return $proposal->refresh()->stop || $now - $begun > self::PATIENCE;
         });
         try {
-            $found = Planner::of(
+            $found = Planner::propose(
                 plan: $plan,
                 runs: $proposal->runs,
                 basis: $basis,

@@ -70,7 +70,7 @@ final readonly class NewRun
                 'school' => $timing,
                 'trusts_new' => $trustsNew,
                 'flaws' => $flaws,
-                'tasks' => array_map(static fn(Task $t): array => $t->write(), Order::of($roster)),
+                'tasks' => array_map(static fn(Task $t): array => $t->write(), Order::for($roster)),
                 'revision' => $newest->number,
                 'seed' => $seed,
                 'clock_seconds' => 0,
@@ -83,7 +83,7 @@ final readonly class NewRun
     /** @throws IncompletePlan where there is nothing to join */
     public static function roster(Plan $plan, TimingMethod $school): Roster
     {
-        $joinable = Joinable::of($plan, $school);
+        $joinable = Joinable::for($plan, $school);
         if (!$joinable->any()) {
             throw IncompletePlan::at('/kit', $joinable->lacking());
         }

@@ -56,7 +56,7 @@ final readonly class Practices
     {
         return DB::transaction(function () use ($run, $at): array {
             $run->refresh();
-            $lesson = Lessons::of($run->lesson);
+            $lesson = Lessons::get($run->lesson);
             if ($run->ended_at !== null || $at !== null) {
                 return $this->replayed($run, $lesson, min($at ?? INF, $run->ended_at ?? $this->now($run)));
             }
@@ -87,14 +87,14 @@ final readonly class Practices
     {
         return DB::transaction(function () use ($run, $acts): array {
             $run->refresh();
-            $lesson = Lessons::of($run->lesson);
+            $lesson = Lessons::get($run->lesson);
             $live = $lesson->run(self::log($run));
             $refused = [];
             foreach ($acts as $act) {
                 try {
                     $this->one($run, $live, $act);
                 } catch (Refusal $refusal) {
-                    $refused[] = Refused::of($act, $refusal);
+                    $refused[] = Refused::for($act, $refusal);
                     $live = $lesson->run(self::log($run));
                 }
             }
@@ -148,14 +148,14 @@ final readonly class Practices
                 return;
             }
             $now = $this->now($run);
-            $lesson = Lessons::of($run->lesson);
+            $lesson = Lessons::get($run->lesson);
             $this->keep($run, $lesson->run(self::log($run))->settle($now));
             $attempt = new Attempt($lesson, self::log($run), $now);
             $run->update([
                 'ended_at' => $now,
                 'speed' => 0,
                 'clock_seconds' => $now,
-                'score' => PracticePicture::score($attempt, Score::of($attempt), Turning::of($attempt)),
+                'score' => PracticePicture::score($attempt, Score::for($attempt), Turning::for($attempt)),
             ]);
         });
 
@@ -182,7 +182,7 @@ final readonly class Practices
         DB::transaction(function () use ($run): void {
             $run->refresh();
             $now = $this->now($run);
-            $live = Lessons::of($run->lesson)->run(self::log($run));
+            $live = Lessons::get($run->lesson)->run(self::log($run));
             $this->keep($run, $live->settle($now));
             $next = JoinPicture::nextAt($live, $now);
             if ($next !== null && $run->ended_at === null) {
@@ -239,7 +239,7 @@ final readonly class Practices
             'ended' => $run->ended_at,
             'score' => $run->score,
             'lesson' => PracticePicture::lesson($lesson),
-            'picture' => JoinPicture::of($live, $now, null, windows: $run->ended_at !== null),
+            'picture' => JoinPicture::for($live, $now, null, windows: $run->ended_at !== null),
             'keys' => PracticePicture::keys($lesson),
             'lines' => PracticePicture::lines($live),
             'leaflets' => PracticePicture::leaflets($lesson),

@@ -10,7 +10,7 @@ use EmberDusk\Values\Refusal;
 final readonly class Refused
 {
     /** @return array{client: string|null, message: string, pointer: string} as in app/Screens/Join/join.json, $defs/joinRefused */
-    public static function of(GivenAct $act, Refusal $refusal): array
+    public static function for(GivenAct $act, Refusal $refusal): array
     {
         return ['client' => $act->client, 'message' => $refusal->getMessage(), 'pointer' => $refusal->pointer];
     }

@@ -67,7 +67,7 @@ final readonly class Runs
                 try {
                     DB::transaction(fn() => $this->one($job, $run, $user, $live, $act));
                 } catch (Refusal $refusal) {
-                    $refused[] = Refused::of($act, $refusal);
+                    $refused[] = Refused::for($act, $refusal);
                     // A refused action may have changed its state.
                     $live = $this->live($job, $run);
                 }
@@ -151,9 +151,9 @@ final readonly class Runs
         if ($live === null || !$run->site) {
             return ['ahead' => null];
         }
-        $ahead = Ahead::of($live->roster, self::tasks($run), $live->log(), $run->clockAt($this->wall()));
+        $ahead = Ahead::for($live->roster, self::tasks($run), $live->log(), $run->clockAt($this->wall()));
 
-        return ['ahead' => JoinAhead::of($ahead, $live->roster, $job->newest()->plan())];
+        return ['ahead' => JoinAhead::for($ahead, $live->roster, $job->newest()->plan())];
     }
 
     /** @return array<string, mixed> */
@@ -227,7 +227,7 @@ final readonly class Runs
     private function answer(Job $job, JoinRun $run, ?LiveRun $live, float $now): array
     {
         $hidden = $run->flaws !== '' ? count(explode(' ', $run->flaws)) : 0;
-        $picture = $live !== null ? JoinPicture::of($live, $now, $job->newest()->plan()) : null;
+        $picture = $live !== null ? JoinPicture::for($live, $now, $job->newest()->plan()) : null;
 
         return [
             'run' => $run->id,

@@ -60,7 +60,7 @@ final readonly class ShelfUses
         $shelf = Shelves::ofCrew($job->crew);
         $plan = $job->newest()->plan();
 
-        return Shift::of(
+        return Shift::for(
             $this->loader->load($job, $plan, $shelf),
             $this->loader->load($job, Catalogue::make(RefreshKit::payload(kit: $entry), $shelf)->apply($plan), $shelf),
         );

@@ -40,7 +40,7 @@ final class KitEntry extends Model
             'name' => $text('name'),
             'facts' => $facts,
             'search' => Str::lower(
-                implode(' ', [$text('name'), $text('id'), Kinds::of($kind)->name ?? $kind, $facts, $text('note')]),
+                implode(' ', [$text('name'), $text('id'), Kinds::get($kind)->name ?? $kind, $facts, $text('note')]),
             ),
         ];
     }

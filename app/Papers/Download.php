@@ -13,7 +13,7 @@ final readonly class Download
 
     public const JSON = 'application/json';
 
-    public static function of(string $text, string $name, string $type): Response
+    public static function with(string $text, string $name, string $type): Response
     {
         return new Response($text, 200, [
             'Content-Type' => $type,

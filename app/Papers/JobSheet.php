@@ -54,7 +54,7 @@ final readonly class JobSheet
             $roster = $this->runs->live($job, $run)?->roster;
             $by = trim((string) $run->user?->name . ($run->hand === '' ? '' : ', with ' . $run->hand));
         }
-        $accepted = $run !== null && $roster !== null ? AcceptanceRecord::of($roster, $this->log->timed($run)) : [];
+        $accepted = $run !== null && $roster !== null ? AcceptanceRecord::from($roster, $this->log->timed($run)) : [];
         $joined = $run?->created_at !== null ? Clock::local($run->created_at)->format('Y-m-d H:i') : null;
 
         return [
@@ -67,12 +67,12 @@ final readonly class JobSheet
             'kits' => self::kits($plan),
             'joined' => $joined,
         ] +
-            Sheet::of(
-                job: JudgedJob::of($state),
+            Sheet::for(
+                job: JudgedJob::for($state),
                 joinLog: $log,
-                findings: Findings::of($state),
+                findings: Findings::for($state),
                 revision: $revision->number,
-                tested: TestRecord::of($state),
+                tested: TestRecord::for($state),
                 joined: $run === null ? [] : $this->log->of($run),
                 worked: $state->worked,
                 tried: self::tried($job),

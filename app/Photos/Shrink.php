@@ -24,7 +24,7 @@ final readonly class Shrink
     private function __construct(public string $jpeg, public int $width, public int $height) {}
 
     /** @throws Refusal when it is no photo, or too large a one */
-    public static function of(string $bytes): self
+    public static function from(string $bytes): self
     {
         $size = @getimagesizefromstring($bytes);
         if (

@@ -33,7 +33,7 @@ final readonly class BenchCache implements BenchSolver
         if ($kept instanceof Expected) {
             return $kept;
         }
-        $expected = Expected::of($plan, $island, $spots, $commands);
+        $expected = Expected::for($plan, $island, $spots, $commands);
         $this->store->put($key, $expected);
 
         return $expected;
@@ -46,7 +46,7 @@ final readonly class BenchCache implements BenchSolver
         if ($kept instanceof Predictions) {
             return $kept;
         }
-        $predictions = Predictions::of($plan, $island, $run);
+        $predictions = Predictions::for($plan, $island, $run);
         $this->store->put($key, $predictions);
 
         return $predictions;
@@ -60,7 +60,7 @@ final readonly class BenchCache implements BenchSolver
         return "bench.{$what}." .
             self::VERSION .
             '.' .
-            Fingerprint::of($plan, $island) .
+            Fingerprint::for($plan, $island) .
             hash('xxh64', implode(' ', $names));
     }
 }

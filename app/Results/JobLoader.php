@@ -55,9 +55,9 @@ final readonly class JobLoader
                 ->all(),
             today: Clock::day(),
             arrangement: $job->arrangement()->first()?->read() ?? new Arrangement(),
-            ticks: Ticks::of($job, $plan),
+            ticks: Ticks::for($job, $plan),
             productivity: Ticks::productivity($job),
-            offcuts: Offcuts::of($job),
+            offcuts: Offcuts::for($job),
             time: Clock::hour(),
             bench: new BenchFacts(LogBook::entries($job)),
             solver: $this->bench,
@@ -80,7 +80,7 @@ final readonly class JobLoader
         ?string $scene = null,
         array $open = [],
     ): array {
-        $stack = OwnChanges::of($job, $user);
+        $stack = OwnChanges::for($job, $user);
 
         return [
             'job' => $job->id,
@@ -88,7 +88,7 @@ final readonly class JobLoader
             'keptAt' => $revision->created_at->toIso8601String(),
             'undo' => $stack->words('undo'),
             'redo' => $stack->words('redo'),
-            'desk' => Screen::of(
+            'desk' => Screen::for(
                 $stage,
                 $this->load(
                     job: $job,

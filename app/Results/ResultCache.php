@@ -63,7 +63,7 @@ final readonly class ResultCache
             if ($even !== [] && array_diff_key($island->parts, $even) === []) {
                 continue;
             }
-            $key = 'solved.' . Fingerprint::of($plan, $island, $scene);
+            $key = 'solved.' . Fingerprint::for($plan, $island, $scene);
             $kept = $this->cache->get($key);
             if (
                 is_array($kept) &&

@@ -25,7 +25,7 @@ final readonly class SolvedFixes
     public function of(Job $job, JobState $state): array
     {
         $found = [];
-        foreach (Findings::of($state) as $finding) {
+        foreach (Findings::for($state) as $finding) {
             if ($finding->asks) {
                 $found[] = [
                     'code' => $finding->code,
@@ -43,7 +43,7 @@ final readonly class SolvedFixes
     private function kept(Job $job, JobState $state, Finding $finding): array
     {
         $run = $state->plan->runs[$finding->place->id] ?? null;
-        $island = $run !== null ? Island::of($state->plan, $run) : null;
+        $island = $run !== null ? Island::for($state->plan, $run) : null;
         if ($island === null) {
             return [];
         }
@@ -52,7 +52,7 @@ final readonly class SolvedFixes
             hash(
                 'sha256',
                 Json::compact([
-                    Fingerprint::of($state->plan, $island),
+                    Fingerprint::for($state->plan, $island),
                     Document::write($state->plan)['limits'],
                     $job->crew->shelf_version,
                     $finding->code,
@@ -64,7 +64,7 @@ final readonly class SolvedFixes
         if (!is_array($kept) || !array_is_list($kept)) {
             $kept = array_map(
                 static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change->toArray()],
-                Registry::mend(JudgedJob::of($state), $finding),
+                Registry::mend(JudgedJob::for($state), $finding),
             );
             $this->store->put($key, $kept);
         }

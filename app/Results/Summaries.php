@@ -58,13 +58,21 @@ final readonly class Summaries
     /** @return array<string, mixed> */
     private static function told(JobState $state): array
     {
-        $findings = Findings::of($state);
+        $findings = Findings::for($state);
         $next = $findings[0] ?? null;
 
         return [
             'stages' => Stages::lamps($state, $findings),
-            'waits' => Waiting::of($state),
-            'next' => $next === null ? null : ['title' => $next->title, 'stage' => $next->place->stage],
+            'waits' => Waiting::for($state),
+            'next' =>
+                $next === null
+                    ? null
+                    : [
+                        'code' => $next->code,
+                        'title' => $next->title,
+                        'stage' => $next->place->stage,
+                        'place' => $next->place->id,
+                    ],
         ];
     }
 
@@ -116,7 +124,7 @@ final readonly class Summaries
         $keys = [];
         foreach ($jobs as $job) {
             $keys[$job] =
-                'summary.' .
+                'summary.2.' .
                 hash(
                     'xxh128',
                     (string) json_encode([

@@ -20,10 +20,10 @@ final readonly class Screen
      *
      * @throws Refusal when there is no such stage
      */
-    public static function of(string $stage, JobState $state): array
+    public static function for(string $stage, JobState $state): array
     {
-        $shown = Stages::of($stage);
-        $findings = Findings::of($state);
+        $shown = Stages::get($stage);
+        $findings = Findings::for($state);
         $pictures = [];
         foreach (Stages::shown() as $key) {
             $pictures[$key] = $key === $stage ? $shown->picture($state) : null;
@@ -36,7 +36,10 @@ final readonly class Screen
             'limits' => Document::write($state->plan)['limits'],
             'stages' => Stages::lamps($state, $findings),
             'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
-            'slate' => array_map(static fn(GroupedFindings $s): array => $s->toArray(), GroupedFindings::of($findings)),
+            'slate' => array_map(
+                static fn(GroupedFindings $s): array => $s->toArray(),
+                GroupedFindings::from($findings),
+            ),
             'ledger' => array_map(static fn(Figure $f): array => $f->toArray(), $shown->ledger($state)),
             ...$pictures,
         ];

@@ -53,7 +53,7 @@ final readonly class Stages
     }
 
     /** @throws Refusal when there is no such stage */
-    public static function of(string $key): Stage
+    public static function get(string $key): Stage
     {
         foreach (self::all() as $stage) {
             if ($stage->key() === $key) {

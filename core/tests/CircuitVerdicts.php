@@ -74,7 +74,7 @@ trait CircuitVerdicts
     /** @return list<Finding> of kit and circuit */
     public function judged(): array
     {
-        return Registry::check(JudgedJob::of($this->state()), Registry::circuit());
+        return Registry::check(JudgedJob::for($this->state()), Registry::circuit());
     }
 
     /** @return list<string> severity and code of every stop and warning, without those about light */
@@ -94,7 +94,7 @@ trait CircuitVerdicts
         $plan = JobFile::own($turn(JobFile::write($this->plan())));
         $back = array_map(
             static fn(string $said): string => trim($turn('"' . strtr($said, [' ' => '" "']) . '"'), '"'),
-            self::said(Registry::check(JudgedJob::of(self::solved($plan)), Registry::circuit())),
+            self::said(Registry::check(JudgedJob::for(self::solved($plan)), Registry::circuit())),
         );
         $back = array_map(static fn(string $said): string => strtr($said, ['" "' => ' ']), $back);
         sort($back);

@@ -61,7 +61,7 @@ final class DatabaseSeeder extends Seeder
             return $at->modify("+{$minutes} minutes")->format('Y-m-d\TH:i:s.v\Z');
         };
         $minute = 0;
-        foreach (Tests::of($plan) as $test) {
+        foreach (Tests::for($plan) as $test) {
             if (str_starts_with($test->step, 'loose-')) {
                 $job->ticks()->create([
                     'uuid' => (string) Str::uuid(),

@@ -210,12 +210,22 @@ abstract class BrowserTestCase extends TestCase
 
     protected function see(string $text): void
     {
-        $this->eventually(fn(): bool => str_contains($this->text(), $text), "“{$text}” is not shown");
+        $this->eventually(fn(): bool => $this->shows($text), "“{$text}” is not shown");
     }
 
     protected function dontSee(string $text): void
     {
-        $this->eventually(fn(): bool => !str_contains($this->text(), $text), "“{$text}” is still shown");
+        $this->eventually(fn(): bool => !$this->shows($text), "“{$text}” is still shown");
+    }
+
+    /** Whether a text is on the page. What is not even in the document needs no layout: a test asks this many times a second. */
+    private function shows(string $text): bool
+    {
+        return $this->browser()->driver->executeScript(
+            'const bare = (text) => text.replace(/\s+/g, "").toLowerCase(); return bare(document.body.textContent).includes(' .
+                'bare(arguments[0])) && document.body.innerText.includes(arguments[0])',
+            [$text],
+        ) === true;
     }
 
     protected function text(): string

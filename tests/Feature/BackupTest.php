@@ -201,7 +201,7 @@ final class BackupTest extends TestCase
             'change' => ['kind' => 'DescribeJob', 'name' => 'Observatory', 'client' => 'Trust'],
         ])->assertOk();
         app(NewRun::class)->begin($job, $user, 1);
-        app(Practices::class)->begin($user, Lessons::of('first-join'));
+        app(Practices::class)->begin($user, Lessons::get('first-join'));
         $this->postJson("/jobs/{$job->id}/quotes")->assertOk();
         $this->postJson("/jobs/{$job->id}/parts", ['part' => 'cable-3x15', 'state' => 'here'])->assertOk();
         ob_start();

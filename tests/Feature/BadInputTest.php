@@ -373,7 +373,7 @@ final class BadInputTest extends TestCase
         $shrink =
             'require "vendor/autoload.php"; $app = require "bootstrap/app.php"; ' .
             '$app->make(Illuminate\Contracts\Console\Kernel::class)->bootstrap(); $small = ' .
-            'App\Photos\Shrink::of(file_get_contents($argv[1])); preg_match("/VmHWM:\s+(\d+)/", ' .
+            'App\Photos\Shrink::from(file_get_contents($argv[1])); preg_match("/VmHWM:\s+(\d+)/", ' .
             'file_get_contents("/proc/self/status"), $most); echo json_encode([$small->width, $small->height, ' .
             '(int) $most[1]]);';
         $run = new Process(['php', '-r', $shrink, $file], dirname(__DIR__, 2));

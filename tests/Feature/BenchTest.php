@@ -58,9 +58,9 @@ final class BenchTest extends TestCase
     {
         $plan = $this->job->newest()->plan();
         $tail = BenchJob::tail($plan, 'cove');
-        $island = Island::of($plan, $plan->run('cove')) ?? self::fail();
+        $island = Island::for($plan, $plan->run('cove')) ?? self::fail();
         $fault =
-            FaultDraw::named(Predictions::of($plan, $island, $plan->run('cove')), "joint@{$tail}:to:1", 3) ??
+            FaultDraw::named(Predictions::for($plan, $island, $plan->run('cove')), "joint@{$tail}:to:1", 3) ??
             self::fail();
         $meter = new StandInMeter($plan, $island, [$fault], 3);
         $reads = fn(string $spot): float => $meter->read(Spots::named($plan, $island, $spot), Command::full())->value;

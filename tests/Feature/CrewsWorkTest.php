@@ -132,16 +132,16 @@ final class CrewsWorkTest extends TestCase
         $this->crew('Crew B')
             ->offcuts()
             ->create(['kit' => 'strip-tunable-24', 'mm' => 4000]);
-        self::assertSame([], Offcuts::of($this->job));
+        self::assertSame([], Offcuts::for($this->job));
         $own = $this->job->crew->offcuts()->create(['kit' => 'strip-tunable-24', 'mm' => 4000]);
         $other = $this->other($this->job->crew);
-        self::assertCount(1, Offcuts::of($other));
+        self::assertCount(1, Offcuts::for($other));
         $own->update(['kept_for' => $this->job->id]);
-        self::assertSame([1, 0], [count(Offcuts::of($this->job)), count(Offcuts::of($other))]);
+        self::assertSame([1, 0], [count(Offcuts::for($this->job)), count(Offcuts::for($other))]);
         $own->update(['kept_for' => null, 'left_by' => $this->job->id]);
         self::assertSame(
             [0, 1],
-            [count(Offcuts::of($this->job)), count(Offcuts::of($other))],
+            [count(Offcuts::for($this->job)), count(Offcuts::for($other))],
             'what a job leaves over is for others',
         );
     }

@@ -126,7 +126,7 @@ final class PracticeRunTest extends TestCase
         $this->pass(20);
         $score = $this->answer($this->postJson("{$this->url}/end"), 'practiceAnswer')['score'];
         self::assertFalse($score['passed']);
-        self::assertSame(Lessons::of('first-join')->mistake, $score['mistake']);
+        self::assertSame(Lessons::get('first-join')->mistake, $score['mistake']);
         self::assertStringContainsString('did not meet the search', $score['turning']['says']);
         self::assertGreaterThan(22.0, $score['turning']['at']);
         self::assertSame(1, $score['missed']);

@@ -68,7 +68,7 @@ final class SurveyTest extends TestCase
     {
         $photo = self::jpeg(3200, 1600, self::exif(6));
         self::assertStringContainsString('secret place', $photo);
-        $small = Shrink::of($photo);
+        $small = Shrink::from($photo);
         self::assertSame([800, 1600], [$small->width, $small->height]);
         self::assertStringNotContainsString('secret place', $small->jpeg);
         self::assertStringNotContainsString('Exif', $small->jpeg);
@@ -79,7 +79,7 @@ final class SurveyTest extends TestCase
         self::assertGreaterThan(200, imagecolorat($image, 100, 800) & 255, 'blue is at the left');
         self::assertSame(
             [300, 200],
-            [Shrink::of(self::jpeg(300, 200))->width, Shrink::of(self::jpeg(300, 200))->height],
+            [Shrink::from(self::jpeg(300, 200))->width, Shrink::from(self::jpeg(300, 200))->height],
         );
     }
 
@@ -119,7 +119,7 @@ final class SurveyTest extends TestCase
         $png = "\x89PNG\r\n\x1a\n" . pack('N', 13) . 'IHDR' . $header . pack('N', crc32('IHDR' . $header));
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('60000 x 60000 pixels');
-        Shrink::of($png);
+        Shrink::from($png);
     }
 
     public function test_a_trace_goes_on_where_it_was_left_and_is_written_into_the_notes(): void

@@ -55,7 +55,7 @@ final class WireTest extends TestCase
         )['ways'];
         $ways = array_column($ask('cove'), null, 'how');
         self::assertSame(['now', 'parts', 'second', 'repeater'], array_keys($ways));
-        $total = fn(): float => Costing::price($this->job->newest()->plan(), Bases::of($this->job))->total / 100;
+        $total = fn(): float => Costing::price($this->job->newest()->plan(), Bases::for($this->job))->total / 100;
         $before = $total();
         foreach (['parts', 'second', 'repeater'] as $n => $how) {
             $this->changed(2 * $n + 1, $ways[$how]['take']);

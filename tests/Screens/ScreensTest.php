@@ -37,7 +37,7 @@ final class ScreensTest extends TestCase
     {
         $results = [];
         foreach ($plan->runs as $id => $run) {
-            if (WiredRun::of($plan, $run) !== null) {
+            if (WiredRun::for($plan, $run) !== null) {
                 $results[$id] = Engine::solve($plan, $run);
             }
         }
@@ -64,7 +64,7 @@ final class ScreensTest extends TestCase
     /** @return array<string, string> */
     private static function lamps(JobState $state): array
     {
-        return array_column(Stages::lamps($state, Findings::of($state)), 'state', 'id');
+        return array_column(Stages::lamps($state, Findings::for($state)), 'state', 'id');
     }
 
     public function test_the_lamps_go_from_unlit_by_glowing_to_lit(): void
@@ -134,7 +134,7 @@ final class ScreensTest extends TestCase
         );
         $steps = array_map(
             static fn(Step $s): string => $s->id,
-            Steps::of(self::good(), PartsList::of(self::good(), Demo::shelf()), Productivity::of([])),
+            Steps::for(self::good(), PartsList::for(self::good(), Demo::shelf()), Productivity::from([])),
         );
         self::assertSame(
             ['parts' => 'glowing', 'build' => 'glowing', 'handover' => 'unlit'],
@@ -148,7 +148,7 @@ final class ScreensTest extends TestCase
                     array_flip(
                         array_map(
                             static fn(Part $p): string => $p->key,
-                            PartsList::of(self::good(), Demo::shelf())->parts,
+                            PartsList::for(self::good(), Demo::shelf())->parts,
                         ),
                     ),
                 ),
@@ -164,7 +164,7 @@ final class ScreensTest extends TestCase
 
     public function test_a_finished_job_has_no_open_points(): void
     {
-        self::assertSame([], Findings::of(self::work(self::good(), ['c1'])));
+        self::assertSame([], Findings::for(self::work(self::good(), ['c1'])));
     }
 
     public function test_an_error_is_an_open_point_with_its_fix(): void
@@ -174,7 +174,7 @@ final class ScreensTest extends TestCase
             'place' => 'lecture',
             'text' => "start door\n5.2O cove",
         ]);
-        $slip = Findings::of(self::work($plan))[0];
+        $slip = Findings::for(self::work($plan))[0];
         self::assertSame(['slip', 'survey', 'lecture:2'], [$slip->code, $slip->place->stage, $slip->place->id]);
         self::assertSame("start door\n5.20 cove", Demo::with($plan, $slip->fixes[0]->change)->places['lecture']->notes);
     }
@@ -187,7 +187,7 @@ final class ScreensTest extends TestCase
             'text' => "start door\n5 shelf",
         ]);
         $lost = array_values(
-            array_filter(Findings::of(self::work($plan)), static fn(Finding $f): bool => $f->code === 'run-lost'),
+            array_filter(Findings::for(self::work($plan)), static fn(Finding $f): bool => $f->code === 'run-lost'),
         );
         self::assertCount(1, $lost);
         self::assertSame(['shelf'], array_keys(Demo::with($plan, $lost[0]->fixes[0]->change)->runs));
@@ -207,7 +207,7 @@ final class ScreensTest extends TestCase
         ];
         foreach ($plans as $plan) {
             foreach (Stages::keys() as $stage) {
-                Responses::check(Screen::of($stage, self::work($plan)), 'desk');
+                Responses::check(Screen::for($stage, self::work($plan)), 'desk');
             }
             $sheet =
                 [
@@ -220,12 +220,12 @@ final class ScreensTest extends TestCase
                     'notes' => [],
                     'kits' => [],
                 ] +
-                Sheet::of(
-                    job: JudgedJob::of(self::work($plan)),
+                Sheet::for(
+                    job: JudgedJob::for(self::work($plan)),
                     joinLog: ['0:01  C1 switched on'],
-                    findings: Findings::of(self::work($plan)),
+                    findings: Findings::for(self::work($plan)),
                     revision: 7,
-                    tested: TestRecord::of(self::work($plan)),
+                    tested: TestRecord::for(self::work($plan)),
                 );
             Responses::check($sheet, 'sheetPicture');
         }
@@ -235,7 +235,7 @@ final class ScreensTest extends TestCase
     /** @return array<string, string|null> verdict by entry, of one slot */
     private static function verdicts(Plan $plan, string $slot): array
     {
-        $desk = json_decode(Json::compact(Screen::of('kit', self::work($plan))), true);
+        $desk = json_decode(Json::compact(Screen::for('kit', self::work($plan))), true);
         self::assertIsArray($desk);
         $slots = array_column($desk['kit']['runs'][0]['slots'], null, 'slot');
 
@@ -259,7 +259,7 @@ final class ScreensTest extends TestCase
     public function test_a_gauge_compares_capability_and_demand(): void
     {
         $plan = Demo::plan();
-        $gauge = static fn(string $id): ?Gauge => Gauge::of(
+        $gauge = static fn(string $id): ?Gauge => Gauge::for(
             $plan,
             $plan->run('cove'),
             Demo::shelf()->find($id)->entry ?? self::fail($id),
@@ -284,7 +284,7 @@ final class ScreensTest extends TestCase
         ]);
         $sheet = json_decode(
             Json::compact(
-                Sheet::of(job: JudgedJob::of(self::work($plan)), joinLog: [], findings: [], revision: 12, tested: []),
+                Sheet::for(job: JudgedJob::for(self::work($plan)), joinLog: [], findings: [], revision: 12, tested: []),
             ),
             true,
         );

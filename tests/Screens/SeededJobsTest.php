@@ -35,7 +35,7 @@ final class SeededJobsTest extends TestCase
         $plan = SeededJobs::of($seed);
         $state = new JobState($plan, self::solved($plan), Demo::shelf(), [], today: '2026-12-01', time: '09:00');
         foreach (Stages::keys() as $stage) {
-            Responses::check(Screen::of($stage, $state), 'desk');
+            Responses::check(Screen::for($stage, $state), 'desk');
         }
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
     }

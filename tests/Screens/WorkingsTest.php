@@ -31,7 +31,7 @@ final class WorkingsTest extends TestCase
         $picture = json_decode(json_encode(WireScreen::picture($state), JSON_THROW_ON_ERROR), true);
         self::assertIsArray($picture);
         $proposal = json_decode(
-            json_encode(Planner::of($plan, ['cove'], Demo::basis(), ['kit'])->toArray(), JSON_THROW_ON_ERROR),
+            json_encode(Planner::propose($plan, ['cove'], Demo::basis(), ['kit'])->toArray(), JSON_THROW_ON_ERROR),
             true,
         );
         self::assertIsArray($proposal);

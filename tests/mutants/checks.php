@@ -44,7 +44,7 @@ return [
     ['Control/Luminance.php', ['RED = 0.8;', 'RED = 1.1;'], ['$rgb[0] / $sum', '$rgb[2] / $sum']],
     [
         'Checks/Bench/ReadingFindings.php',
-        ['Verdict::of($row) === Verdict::Outside', 'Verdict::of($row) === Verdict::Doubtful'],
+        ['Verdict::for($row) === Verdict::Outside', 'Verdict::for($row) === Verdict::Doubtful'],
         ['if ($row->against !== null)', 'if ($row->against === $row->entry)'],
         ['foreach ($facts->gone($ids) as $entry)', 'foreach ([] as $entry)'],
         ['if ($row->doubt !== null)', 'if ($row->doubt === $row->against)'],

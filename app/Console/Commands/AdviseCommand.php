@@ -31,7 +31,7 @@ final class AdviseCommand extends Command
             if (array_diff($keep, Run::PINS) !== []) {
                 throw new InvalidInput('--keep is one of ' . implode(', ', Run::PINS) . '.');
             }
-            $proposal = Planner::of($plan, array_keys($plan->runs), new Basis($this->demoShelf()), $keep);
+            $proposal = Planner::propose($plan, array_keys($plan->runs), new Basis($this->demoShelf()), $keep);
             $answer = $proposal->toArray();
             if ($this->option('job')) {
                 $this->output->write(\EmberDusk\Plan\JobFile::write($proposal->built($proposal->parts)));

@@ -35,7 +35,7 @@ final class BenchCommand extends Command
                 return $this->listed($plan);
             }
             [$island, $predictions, $fault] = $this->found($plan, $name, (int) $this->option('seed'));
-            $run = BenchRun::of(
+            $run = BenchRun::for(
                 $plan,
                 $island,
                 $predictions,
@@ -99,9 +99,9 @@ final class BenchCommand extends Command
         foreach (Island::all($plan) as $island) {
             $before = null;
             foreach ($island->parts as $parts) {
-                $near = RunParts::of($plan, $island, $parts->run);
+                $near = RunParts::for($plan, $island, $parts->run);
                 if ($near != $before) {
-                    yield [$island, Predictions::of($plan, $island, $parts->run)];
+                    yield [$island, Predictions::for($plan, $island, $parts->run)];
                 }
                 $before = $near;
             }

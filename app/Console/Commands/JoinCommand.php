@@ -25,7 +25,7 @@ final class JoinCommand extends Command
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $joinable = Joinable::of($this->plan(), $this->timing());
+            $joinable = Joinable::for($this->plan(), $this->timing());
             $steps = $joinable->any() ? Rehearsal::run($joinable->roster, 1)->trail : [];
             if ($this->option('json')) {
                 $this->output->write(

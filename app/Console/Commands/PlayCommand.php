@@ -57,7 +57,7 @@ final class PlayCommand extends Command
     private static function told(Plan $plan, string $day): array
     {
         $sun = $plan->position === null ? null : (new Sun($plan->position, Clock::zone()))->on($day);
-        $agenda = Agenda::of($plan, $day, Clock::zone());
+        $agenda = Agenda::for($plan, $day, Clock::zone());
 
         return [
             'day' => $day,
@@ -107,7 +107,7 @@ final class PlayCommand extends Command
                     : "{$day}: sunrise " . Agenda::clock($sun->rise) . ', sunset ' . Agenda::clock($sun->set),
             );
         }
-        $agenda = Agenda::of($plan, $day, Clock::zone());
+        $agenda = Agenda::for($plan, $day, Clock::zone());
         foreach ($agenda->entries as $entry) {
             $this->line(
                 '  ' .

@@ -25,11 +25,11 @@ final class ReachCommand extends Command
     {
         return $this->answering(function (): int {
             $plan = $this->plan();
-            $roster = RosterOfPlan::of($plan, new TimingMethod());
-            $all = RadioReach::of($roster);
+            $roster = RosterOfPlan::for($plan, new TimingMethod());
+            $all = RadioReach::for($roster);
             $lost = array_sum(array_map(static fn(RadioReach $r): int => count($r->lost), $all));
             $wifi = array_values(array_map(intval(...), (array) $this->option('wifi')));
-            $advice = WifiAdvice::of($plan, $wifi);
+            $advice = WifiAdvice::for($plan, $wifi);
             if ($this->option('json')) {
                 $this->output->write(
                     Json::pretty([

@@ -32,13 +32,13 @@ final class RehearseCommand extends Command
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $joinable = Joinable::of($this->plan(), $this->timing());
+            $joinable = Joinable::for($this->plan(), $this->timing());
             if (!$joinable->any()) {
                 throw IncompletePlan::at('/kit', $joinable->lacking());
             }
             $faults = array_values(array_filter((array) $this->option('fault'), is_string(...)));
             if (in_array('list', $faults, true)) {
-                foreach (array_keys(Flaws::of($joinable->roster)) as $key) {
+                foreach (array_keys(Flaws::for($joinable->roster)) as $key) {
                     $this->line($key);
                 }
 
@@ -52,7 +52,7 @@ final class RehearseCommand extends Command
     /** @param  list<string>  $faults */
     private function rehearse(Roster $roster, array $faults): int
     {
-        $known = Flaws::of($roster);
+        $known = Flaws::for($roster);
         $flaws = [];
         foreach ($faults as $text) {
             $flaw = Flaw::read($text);

@@ -41,7 +41,7 @@ final class SolveCommand extends Command
             $scene = $this->scene($plan);
             $state = new JobState($plan, self::results($plan, $scene), $this->demoShelf(), []);
             $findings = array_values(
-                array_filter(Findings::of($state), static fn(Finding $f): bool => $f->place->stage !== 'join'),
+                array_filter(Findings::for($state), static fn(Finding $f): bool => $f->place->stage !== 'join'),
             );
             $figures = WireScreen::ledger($state);
             if ($this->option('json')) {

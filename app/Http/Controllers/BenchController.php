@@ -96,7 +96,7 @@ final readonly class BenchController
             'colour' => $standIn->colour($run->id, $request->integer('number')),
             'count' => $standIn->count($run->id, $request->integer('number')),
             default => $standIn->read(
-                Island::of($plan, $run) ?? throw InvalidInput::at('/run', "{$run->name()} is not wired yet."),
+                Island::for($plan, $run) ?? throw InvalidInput::at('/run', "{$run->name()} is not wired yet."),
                 $request->string('spot')->toString(),
                 Command::read($request->string('command')->toString()),
             ),
@@ -112,7 +112,7 @@ final readonly class BenchController
         $facts = $practice === null ? $state->bench : $this->facts($job, $practice);
 
         return [
-            'bench' => BenchScreen::of($state, $facts, $run),
+            'bench' => BenchScreen::for($state, $facts, $run),
             'practice' =>
                 $practice === null
                     ? null
@@ -136,7 +136,7 @@ final readonly class BenchController
 
     private function standIn(Job $job, BenchPractice $practice): Practice
     {
-        return Practice::of(
+        return Practice::for(
             plan: $job->newest()->plan(),
             facts: $this->facts($job, $practice),
             solver: $this->solver,

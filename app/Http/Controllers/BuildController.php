@@ -81,7 +81,7 @@ final readonly class BuildController
                 $request->boolean('on'),
             );
             // Refused at the place when steps would wait for each other in a circle.
-            CriticalPath::of($arrangement->order($schedule->steps));
+            CriticalPath::from($arrangement->order($schedule->steps));
 
             return $arrangement;
         });
@@ -94,7 +94,7 @@ final readonly class BuildController
             return $this->arrange($job, $user, static fn(Arrangement $a): Arrangement => $a->moved($step, null));
         }
         $pin = $request->pin();
-        $cost = MoveCost::of($this->state($job), $pin);
+        $cost = MoveCost::for($this->state($job), $pin);
         if (!$request->boolean('keep')) {
             return new JsonResponse($cost);
         }
@@ -107,7 +107,7 @@ final readonly class BuildController
 
     public function calendar(Job $job): Response
     {
-        return Download::of(
+        return Download::with(
             StepCalendar::calendar(
                 $this->state($job),
                 "job{$job->id}@" . parse_url((string) config('app.url'), PHP_URL_HOST),

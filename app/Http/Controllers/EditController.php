@@ -55,7 +55,7 @@ final readonly class EditController
         );
 
         return new JsonResponse([
-            'desk' => KnownRows::without(Screen::of($request->stage(), $state), $request->known()),
+            'desk' => KnownRows::without(Screen::for($request->stage(), $state), $request->known()),
         ]);
     }
 
@@ -75,7 +75,7 @@ final readonly class EditController
 
         return new JsonResponse([
             'words' => $revision->words,
-            'desk' => Screen::of(
+            'desk' => Screen::for(
                 $request->stage(),
                 $this->loader->load(
                     job: $job,

@@ -111,7 +111,7 @@ final readonly class JobController
         }
         // Stated lengths are enough to choose kit; the walls can be measured later.
         if ($notes !== '') {
-            $plan = ReviseNotes::of('place1', $notes)->apply($plan);
+            $plan = ReviseNotes::for('place1', $notes)->apply($plan);
         }
 
         return redirect()->route('jobs.stage', [
@@ -129,7 +129,7 @@ final readonly class JobController
 
     public function stage(StageRequest $request, Job $job, string $stage, #[CurrentUser] User $user): Page
     {
-        return Inertia::render((string) Stages::of($stage)->page(), [
+        return Inertia::render((string) Stages::get($stage)->page(), [
             'answer' => $this->loader->answer(
                 job: $job,
                 user: $user,
@@ -142,7 +142,7 @@ final readonly class JobController
 
     public function export(Job $job): Response
     {
-        return Download::of(
+        return Download::with(
             JobFile::write($job->newest()->plan()),
             Str::slug($job->name) . '.emberdusk.json',
             Download::JSON,
@@ -153,7 +153,7 @@ final readonly class JobController
     {
         $plan = $job->newest()->plan();
 
-        return Download::of(
+        return Download::with(
             Netlist::write($plan->name, Engine::networks($plan)),
             Str::slug($job->name) . '.cir',
             'text/plain; charset=utf-8',

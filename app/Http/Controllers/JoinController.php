@@ -53,7 +53,7 @@ final readonly class JoinController
     {
         $plan = $job->newest()->plan();
 
-        return JoinStart::of(
+        return JoinStart::for(
             $plan,
             array_values(array_map(static fn(JoinNeed $n): string => $n->key, $job->joinNeeds()->get()->all())),
         ) + ['notes' => $this->notes->of($job->crew, $plan)];

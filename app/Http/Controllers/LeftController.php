@@ -64,7 +64,7 @@ final readonly class LeftController
         $plan = $job->newest()->plan();
         abort_unless(isset($plan->runs[$run]), 404);
 
-        return Download::of(Wiring::svg($plan, $plan->runs[$run]), "wiring-{$run}.svg", 'image/svg+xml');
+        return Download::with(Wiring::svg($plan, $plan->runs[$run]), "wiring-{$run}.svg", 'image/svg+xml');
     }
 
     private function said(Job $job): JsonResponse

@@ -48,7 +48,7 @@ final readonly class LogController
             $rows[] = array_map(static fn(mixed $v): string => is_scalar($v) ? (string) $v : '', (array) $row);
         }
 
-        return Download::of(LogCsv::write(array_reverse($rows)), Str::slug($job->name) . '-log.csv', Download::CSV);
+        return Download::with(LogCsv::write(array_reverse($rows)), Str::slug($job->name) . '-log.csv', Download::CSV);
     }
 
     public function import(LogFileRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
@@ -74,7 +74,7 @@ final readonly class LogController
     /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/logPage */
     private function page(LogSearchRequest $request, Job $job): array
     {
-        return LogPage::of(
+        return LogPage::for(
             job: $job,
             plan: $job->newest()->plan(),
             words: $request->string('q')->toString(),

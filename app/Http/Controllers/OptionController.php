@@ -25,7 +25,7 @@ final readonly class OptionController
             'run' => $of->id,
             'name' => ucfirst($of->word),
             'asked' => Questions::all(),
-            'options' => Options::of($plan, $of, Bases::of($job)),
+            'options' => Options::for($plan, $of, Bases::for($job)),
         ]);
     }
 
@@ -38,7 +38,7 @@ final readonly class OptionController
             'run' => $of->id,
             'name' => ucfirst($of->word),
             'most' => SplitParts::MOST,
-            'ways' => Splits::of($plan, $of, $request->parts(), Bases::of($job)),
+            'ways' => Splits::for($plan, $of, $request->parts(), Bases::for($job)),
         ]);
     }
 }

@@ -56,7 +56,7 @@ final readonly class PartController
         return Inertia::render('Labels', [
             'job' => $job->id,
             'name' => $job->name,
-            'labels' => Labels::of($job->newest()->plan()),
+            'labels' => Labels::for($job->newest()->plan()),
         ]);
     }
 
@@ -73,6 +73,6 @@ final readonly class PartController
     /** @param  list<list<string>>  $rows */
     private static function csvOf(array $rows, Job $job, string $of): Response
     {
-        return Download::of(Csv::write($rows), Str::slug($job->name) . "-{$of}.csv", Download::CSV);
+        return Download::with(Csv::write($rows), Str::slug($job->name) . "-{$of}.csv", Download::CSV);
     }
 }

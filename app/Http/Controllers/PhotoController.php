@@ -53,7 +53,7 @@ final class PhotoController
             ->newest()
             ->plan()
             ->place($request->string('place')->toString());
-        $small = Shrink::of($request->bytes());
+        $small = Shrink::from($request->bytes());
         DB::transaction(static function () use ($job, $user, $place, $small, $request): void {
             if ($job->photos()->count() >= self::MOST) {
                 throw new OutOfTurn('This job has ' . self::MOST . ' photos already. Remove some first.', '/photo');

@@ -25,12 +25,12 @@ final readonly class PracticeController
 
     public function index(#[CurrentUser] User $user): Page
     {
-        return Inertia::render('Practice', ['home' => PracticeHome::of($this->practices->done($user))]);
+        return Inertia::render('Practice', ['home' => PracticeHome::for($this->practices->done($user))]);
     }
 
     public function begin(string $lesson, #[CurrentUser] User $user): RedirectResponse
     {
-        $run = $this->practices->begin($user, Lessons::of($lesson));
+        $run = $this->practices->begin($user, Lessons::get($lesson));
 
         return redirect()->route('practice.show', $run);
     }

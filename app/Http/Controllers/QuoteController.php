@@ -35,7 +35,7 @@ final readonly class QuoteController
         $plan = $revision->plan();
 
         return view('quote', [
-            'quote' => QuoteRows::of($this->quote($job), $plan->terms),
+            'quote' => QuoteRows::for($this->quote($job), $plan->terms),
             'job' => $plan->name,
             'client' => $plan->client,
             'revision' => $revision->number,
@@ -71,7 +71,7 @@ final readonly class QuoteController
         $plan = $job->newest()->plan();
         $after = $revisions->preview($job, Shelves::ofCrew($job->crew), $plan, $request->change());
 
-        return new JsonResponse(QuoteRows::moved((new Promise($plan, Bases::of($job)))->of($after)));
+        return new JsonResponse(QuoteRows::moved((new Promise($plan, Bases::for($job)))->of($after)));
     }
 
     /** The quote as it would be now beside the last that was given. */
@@ -82,7 +82,7 @@ final readonly class QuoteController
         $given = $job->quotes()->latest('id')->first();
 
         return new JsonResponse([
-            ...QuoteRows::of($quote, $state->plan->terms),
+            ...QuoteRows::for($quote, $state->plan->terms),
             'given' =>
                 $given === null
                     ? null

@@ -23,7 +23,7 @@ final class ReelController
         if (!($kit instanceof KitSnapshot) || !($kit->entry instanceof Strip)) {
             throw InvalidInput::at('/kit', 'Choose a strip that is on the shelf.');
         }
-        $reel = MeasuredReel::of(
+        $reel = MeasuredReel::from(
             written: $kit->written,
             length: $request->float('length'),
             amps: $request->float('amps'),

@@ -17,7 +17,7 @@ final readonly class SceneController
     public function mix(MixRequest $request, Job $job): JsonResponse
     {
         $of = $request->string('of')->toString();
-        $mixing = Mixing::of($job->newest()->plan(), $of);
+        $mixing = Mixing::for($job->newest()->plan(), $of);
         abort_if($mixing === null, 404);
         $level = $request->float('level');
         $mixed = match (true) {
@@ -43,6 +43,6 @@ final readonly class SceneController
         $plan = $job->newest()->plan();
         abort_unless(isset($plan->shows[$show]), 404);
 
-        return new JsonResponse(ShowFrames::of($plan, $plan->shows[$show]));
+        return new JsonResponse(ShowFrames::for($plan, $plan->shows[$show]));
     }
 }

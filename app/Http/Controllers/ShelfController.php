@@ -53,7 +53,7 @@ final readonly class ShelfController
         $written = self::entry($user->crew, $entry)->document;
 
         return new JsonResponse([
-            'cells' => EntryCells::of($written),
+            'cells' => EntryCells::from($written),
             'uses' => $uses->of($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry)),
         ]);
     }
@@ -134,7 +134,7 @@ final readonly class ShelfController
         );
         $name = 'shelf' . ($request->kind() === '' ? '' : '-' . $request->kind()) . '.' . $format;
 
-        return Download::of(
+        return Download::with(
             $format === 'csv' ? ShelfCsv::write($entries) : Shelf::write($entries),
             $name,
             $format === 'csv' ? Download::CSV : Download::JSON,

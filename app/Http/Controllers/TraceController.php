@@ -106,7 +106,7 @@ final readonly class TraceController
                 'place' => $trace->place,
                 'near' => $trace->near,
                 'recorded' => $trace->recorded_at !== null,
-            ] + TraceScreen::of(self::legs($trace), $trace->heard()),
+            ] + TraceScreen::for(self::legs($trace), $trace->heard()),
         );
     }
 

@@ -26,7 +26,7 @@ final class NewJobRequest extends FormRequest
     public function notes(): string
     {
         if ($this->filled('length')) {
-            return SaidNotes::of(
+            return SaidNotes::from(
                 trim($this->string('run')->toString()),
                 $this->float('length'),
                 $this->boolean('meets'),

@@ -19,9 +19,9 @@ use EmberDusk\Values\Input;
 final readonly class BenchLedger
 {
     /** @return list<Figure> */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
-        $tests = Tests::of($state->plan);
+        $tests = Tests::for($state->plan);
         if ($tests === []) {
             return [];
         }
@@ -49,12 +49,12 @@ final readonly class BenchLedger
     {
         $verdicts = [];
         foreach (Island::all($state->plan) as $island) {
-            if ($state->bench->readings($island, IslandIds::of($state->plan, $island)) === []) {
+            if ($state->bench->readings($island, IslandIds::for($state->plan, $island)) === []) {
                 continue;
             }
-            foreach (Evidence::of($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
+            foreach (Evidence::from($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
                 if (self::counts($row)) {
-                    $verdict = Verdict::of($row)->value;
+                    $verdict = Verdict::for($row)->value;
                     $verdicts[$verdict] = ($verdicts[$verdict] ?? 0) + 1;
                 }
             }

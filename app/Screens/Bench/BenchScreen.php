@@ -23,9 +23,9 @@ final readonly class BenchScreen
      * @param  BenchFacts  $facts  of the job, or of a practice
      * @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchPicture
      */
-    public static function of(JobState $state, BenchFacts $facts, string $chosen): array
+    public static function for(JobState $state, BenchFacts $facts, string $chosen): array
     {
-        $tests = Tests::of($state->plan);
+        $tests = Tests::for($state->plan);
         $runs = array_filter(
             $state->plan->runs,
             static fn(Run $r): bool => array_filter($tests, static fn(BenchTest $t): bool => $t->of === $r->id) !== [],
@@ -35,9 +35,9 @@ final readonly class BenchScreen
         $tried = [];
         $commander = '';
         if ($run !== null) {
-            $seen = BenchObservation::of($state->plan, $run, $facts, true);
+            $seen = BenchObservation::for($state->plan, $run, $facts, true);
             $tried = self::tests($state, $run);
-            $commander = Commander::of($state->plan, $run)->value;
+            $commander = Commander::for($state->plan, $run)->value;
         }
         $colours = null;
         $count = null;
@@ -73,7 +73,7 @@ final readonly class BenchScreen
             $tests,
             static fn(BenchTest $t): bool => $t->of === $run->id || $t->of === $run->controller,
         );
-        $seen = BenchObservation::of($state->plan, $run, $facts);
+        $seen = BenchObservation::for($state->plan, $run, $facts);
         $found = $seen->finder?->found();
 
         return [
@@ -96,7 +96,7 @@ final readonly class BenchScreen
     private static function tests(JobState $state, Run $run): array
     {
         $tests = Tests::ofRun($state->plan, $run);
-        $open = OpenAtTest::of($state, $run);
+        $open = OpenAtTest::for($state, $run);
         $steps = [];
         foreach ($state->schedule()->steps as $step) {
             $steps[$step->id] = $step;
@@ -151,7 +151,7 @@ final readonly class BenchScreen
         }
         foreach (Island::all($state->plan) as $island) {
             if (isset($island->parts[$run->id])) {
-                return MeterPicture::of($state, $facts, $island, $run);
+                return MeterPicture::for($state, $facts, $island, $run);
             }
         }
 

@@ -39,7 +39,7 @@ final readonly class BenchStage implements Stage
 
     public function ledger(JobState $state): array
     {
-        return BenchLedger::of($state);
+        return BenchLedger::for($state);
     }
 
     public function begun(JobState $state): bool
@@ -54,7 +54,7 @@ final readonly class BenchStage implements Stage
         }
 
         return count(
-            array_filter(Tests::of($state->plan), static fn(BenchTest $t): bool => !isset($state->ticks[$t->id])),
+            array_filter(Tests::for($state->plan), static fn(BenchTest $t): bool => !isset($state->ticks[$t->id])),
         );
     }
 

@@ -16,7 +16,7 @@ final readonly class LogPage
     public const LINES = 60;
 
     /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/logPage */
-    public static function of(Job $job, Plan $plan, string $words, string $kind, string $part, int $page): array
+    public static function for(Job $job, Plan $plan, string $words, string $kind, string $part, int $page): array
     {
         $query = LogBook::lines($job, $words, $kind, $part);
         $arrangement = $job->arrangement()->first()?->read() ?? new Arrangement();

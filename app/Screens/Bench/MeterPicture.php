@@ -45,12 +45,12 @@ final readonly class MeterPicture
     private const OPEN = 4;
 
     /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchMeter */
-    public static function of(JobState $state, BenchFacts $facts, Island $island, Run $run): array
+    public static function for(JobState $state, BenchFacts $facts, Island $island, Run $run): array
     {
         $plan = $state->plan;
-        $evidence = Evidence::of($plan, $island, $facts, $state->solver);
+        $evidence = Evidence::from($plan, $island, $facts, $state->solver);
         $readings = $evidence->readings();
-        $calibration = $evidence->expected !== null ? Calibration::of($evidence->expected, $readings) : null;
+        $calibration = $evidence->expected !== null ? Calibration::from($evidence->expected, $readings) : null;
         $said = [
             'belief' => [],
             'pairs' => [],
@@ -87,8 +87,8 @@ final readonly class MeterPicture
         }
 
         return [
-            'wiring' => WiringRows::of($plan, $island, $run),
-            'spots' => array_map(self::spot(...), Spots::of($plan, $island)),
+            'wiring' => WiringRows::for($plan, $island, $run),
+            'spots' => array_map(self::spot(...), Spots::for($plan, $island)),
             'commands' => self::commands($plan, $island),
             'rows' => array_map(static fn(Row $r): array => self::row($r, $calibration), $evidence->rows),
             'tolerances' => Expected::tolerances(),
@@ -112,7 +112,7 @@ final readonly class MeterPicture
     private static function belief(Plan $plan, Predictions $predictions, array $readings): array
     {
         $told = Belief::telling($readings);
-        $belief = Belief::of($predictions, $told);
+        $belief = Belief::from($predictions, $told);
         $words = new FaultWords($plan);
         $sure = BenchRun::enough($belief, $told);
         $rows = [];
@@ -278,7 +278,7 @@ final readonly class MeterPicture
             'newLow' => $new?->low,
             'newHigh' => $new?->high,
             'meter' => Multimeter::tolerance((float) $e->value),
-            'verdict' => Verdict::of($row)->value,
+            'verdict' => Verdict::for($row)->value,
             'stands' => $row->stands,
             'asks' => $row->doubt->asks ?? '',
             'meant' => $row->doubt?->meant,

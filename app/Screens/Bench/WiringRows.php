@@ -14,7 +14,7 @@ use EmberDusk\Plan\Run;
 final readonly class WiringRows
 {
     /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchWiring */
-    public static function of(Plan $plan, Island $island, Run $run): array
+    public static function for(Plan $plan, Island $island, Run $run): array
     {
         return [
             'devices' => [

@@ -39,12 +39,14 @@ final readonly class BuildScreen
                 static fn(string $day): array => self::day($remaining->days, $day),
                 $remaining->timetable->worked(),
             ),
-            'slots' => array_map(static fn(Slot $s): array => SlotRow::of($state, $s), $remaining->timetable->slots),
+            'slots' => array_map(static fn(Slot $s): array => SlotRow::for($state, $s), $remaining->timetable->slots),
             'order' => array_values(array_map(static fn(Step $s): string => $s->id, $remaining->steps)),
-            'steps' => array_values(array_map(static fn(Step $s): array => StepRow::of($state, $s), $remaining->steps)),
+            'steps' => array_values(
+                array_map(static fn(Step $s): array => StepRow::for($state, $s), $remaining->steps),
+            ),
             'waits' => array_map(
                 static fn(array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($state, $w['part'])] + $w,
-                Waits::of($remaining),
+                Waits::for($remaining),
             ),
             'visits' => array_map(static fn(Visit $v): array => $v->write(), $schedule->arrangement()->visits),
             'weekends' => $arrangement->weekends,

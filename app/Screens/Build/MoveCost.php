@@ -17,9 +17,9 @@ final readonly class MoveCost
      *
      * @throws \EmberDusk\Values\Refusal when the step is not there or done
      */
-    public static function of(JobState $state, Pin $pin): array
+    public static function for(JobState $state, Pin $pin): array
     {
-        $move = Move::of($state->schedule()->remaining(), $pin);
+        $move = Move::for($state->schedule()->remaining(), $pin);
         $rows = [];
         foreach (
             [

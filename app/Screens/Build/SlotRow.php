@@ -11,7 +11,7 @@ use EmberDusk\Schedule\Slot;
 final readonly class SlotRow
 {
     /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildSlot */
-    public static function of(JobState $state, Slot $slot): array
+    public static function for(JobState $state, Slot $slot): array
     {
         $waits = [];
         foreach ($slot->step->needs as $part) {

@@ -16,7 +16,7 @@ use EmberDusk\Values\Range;
 final readonly class StepRow
 {
     /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildStep */
-    public static function of(JobState $state, Step $step): array
+    public static function for(JobState $state, Step $step): array
     {
         $tick = $state->ticks[$step->id] ?? null;
 

@@ -13,7 +13,7 @@ use EmberDusk\Schedule\Visit;
 final readonly class Waiting
 {
     /** @return list<string> */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $waits = [];
         foreach ($state->marks as $part => $mark) {

@@ -12,13 +12,13 @@ use EmberDusk\Plan\Plan;
 final readonly class JoinAhead
 {
     /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAhead */
-    public static function of(Ahead $ahead, Roster $roster, Plan $plan): array
+    public static function for(Ahead $ahead, Roster $roster, Plan $plan): array
     {
         return [
             'step' => JoinPicture::step($ahead->step, $roster, $plan),
             'at' => $ahead->at,
             // An empty list would be no map.
-            'next' => (object) array_map(static fn(Ahead $a): array => self::of($a, $roster, $plan), $ahead->next),
+            'next' => (object) array_map(static fn(Ahead $a): array => self::for($a, $roster, $plan), $ahead->next),
         ];
     }
 }

@@ -19,7 +19,7 @@ final readonly class JoinLanes
      * @param  bool  $all the simulated devices' own windows; else those known to the guide
      * @return list<array<string, mixed>> as in app/Screens/Join/join.json, $defs/joinLane
      */
-    public static function of(LiveRun $run, bool $all = false): array
+    public static function for(LiveRun $run, bool $all = false): array
     {
         $site = $all ? $run->site() : null;
         $bars = array_merge_recursive(self::searches($run), $site === null ? self::guided($run) : self::windows($site));

@@ -37,7 +37,7 @@ final readonly class JoinPicture
      * @param  bool  $windows windows of the simulated devices, as in a replay; else those known to the guide
      * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinPicture
      */
-    public static function of(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): array
+    public static function for(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): array
     {
         $step = $run->next($now);
         $progress = $run->progress();
@@ -46,7 +46,7 @@ final readonly class JoinPicture
         return [
             'now' => $now,
             'step' => self::step($step, $run->roster, $plan),
-            'lanes' => JoinLanes::of($run, $windows),
+            'lanes' => JoinLanes::for($run, $windows),
             'devices' => $run->site() === null ? [] : self::devices($run->site(), $run),
             'apps' => self::apps($run),
             'log' => Words::lines($log, $run->roster),

@@ -19,9 +19,9 @@ final readonly class JoinStart
      * @param  list<string>  $there keys of ticked preparations
      * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart
      */
-    public static function of(Plan $plan, array $there): array
+    public static function for(Plan $plan, array $there): array
     {
-        $joinable = Joinable::of($plan);
+        $joinable = Joinable::for($plan);
         $needs = [];
         $steps = 0;
         $minutes = 0.0;
@@ -33,7 +33,7 @@ final readonly class JoinStart
                     'detail' => $n->detail,
                     'there' => in_array($n->key, $there, true),
                 ],
-                Needs::of($joinable->roster, $plan),
+                Needs::for($joinable->roster, $plan),
             );
             $run = Rehearsal::run($joinable->roster, 1);
             $steps = count($run->trail);

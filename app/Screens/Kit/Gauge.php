@@ -20,7 +20,7 @@ final readonly class Gauge
     private function __construct(public float $offers, public float $asks, public string $unit, public string $of) {}
 
     /** Null where there is nothing to hold it against yet. */
-    public static function of(Plan $plan, Run $run, Entry $entry): ?self
+    public static function for(Plan $plan, Run $run, Entry $entry): ?self
     {
         $strip = $plan->strip($run->strip);
         $metres = $plan->cutMarks($run)?->length() ?? $run->length();

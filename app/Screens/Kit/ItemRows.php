@@ -13,7 +13,7 @@ use EmberDusk\Plan\Plan;
 final readonly class ItemRows
 {
     /** @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/itemsPicture */
-    public static function of(Plan $plan): array
+    public static function for(Plan $plan): array
     {
         $goes = [];
         foreach (Item::KINDS as $kind) {

@@ -40,7 +40,7 @@ final readonly class KitOptions
         $plan = $run === null ? $state->plan : self::alone($state->plan, $run);
         $ranked = [];
         foreach (array_merge(...array_map($state->shelf->ofKind(...), $kinds)) as $n => $snapshot) {
-            $gauge = $run !== null ? Gauge::of($state->plan, $run, $snapshot->entry) : null;
+            $gauge = $run !== null ? Gauge::for($state->plan, $run, $snapshot->entry) : null;
             $ranked[] = [
                 (int) ($snapshot->entry->id() !== $chosen),
                 ...$gauge?->rank() ?? [0, 0.0],
@@ -57,7 +57,7 @@ final readonly class KitOptions
             $options[] = [
                 'id' => $id,
                 'name' => $snapshot->entry->name(),
-                'facts' => Facts::of($snapshot->entry),
+                'facts' => Facts::for($snapshot->entry),
                 'chosen' => $id === $chosen,
                 'moved' => $id === $chosen && ($state->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
                 'gauge' => $gauge?->toArray(),
@@ -93,7 +93,7 @@ final readonly class KitOptions
         // The run without its strip is the base for comparing strips; other existing kit has no such plan.
         $there = $now === $snapshot->entry->id() && !($snapshot->entry instanceof Strip);
         $new = array_filter(
-            self::findings(ChooseKit::of($run->id, $snapshot)->apply($plan), $run),
+            self::findings(ChooseKit::for($run->id, $snapshot)->apply($plan), $run),
             static fn(Finding $f): bool => $there || !isset($said[$f->code . $f->title]),
         );
 

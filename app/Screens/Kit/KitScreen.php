@@ -34,13 +34,13 @@ final readonly class KitScreen
                     'length' => $state->plan->terms->say($run->length()),
                     'slots' => array_map(
                         static fn(string $slot): array => self::slot($state, $run, $slot, $run->id === $hand),
-                        KitSlots::of($state->plan, $run),
+                        KitSlots::for($state->plan, $run),
                     ),
                 ],
                 array_values($state->plan->runs),
             ),
             'notes' => $state->notes,
-            'beside' => ItemRows::of($state->plan),
+            'beside' => ItemRows::for($state->plan),
             'owned' => array_map(
                 static fn(Owned $o): array => [
                     'kit' => $o->id,
@@ -257,6 +257,6 @@ final readonly class KitScreen
             return [];
         }
 
-        return Facts::of($entry);
+        return Facts::for($entry);
     }
 }

@@ -21,7 +21,7 @@ final readonly class KitSlots
     private const LABELS = ['bank' => 'Bank', 'switch' => 'In-line switch'];
 
     /** @return list<string> */
-    public static function of(Plan $plan, Run $run): array
+    public static function for(Plan $plan, Run $run): array
     {
         if (self::battery($plan, $run)) {
             return self::BATTERY;
@@ -104,7 +104,7 @@ final readonly class KitSlots
     {
         return self::bank($plan, $run) !== null ||
             $plan->converter($run->supply) !== null ||
-            SurveyedBanks::of($plan, $run) !== [];
+            SurveyedBanks::for($plan, $run) !== [];
     }
 
     private static function outlets(Plan $plan): bool

@@ -24,7 +24,7 @@ final readonly class AssemblyRows
     private const CUTS = ['after' => 'after fixing, at the end without a feed', 'before' => 'to measure, before'];
 
     /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/makingRow */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $uses = new Uses($state->shelf);
 

@@ -19,7 +19,7 @@ use EmberDusk\Values\Input;
 final readonly class PartRows
 {
     /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/partRow */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $schedule = $state->schedule();
         $soonest = $schedule->arrivals === [] ? $schedule->remaining() : $schedule->unhindered();

@@ -30,8 +30,8 @@ final readonly class PartsScreen
 
         return [
             'cuts' => array_map(static fn(StockCut $c): array => self::cut($state, $c), $list->cuts),
-            'parts' => PartRows::of($state),
-            'makings' => AssemblyRows::of($state),
+            'parts' => PartRows::for($state),
+            'makings' => AssemblyRows::for($state),
             'offcuts' => array_map(
                 static fn(Offcut $o): array => [
                     'id' => $o->id,
@@ -150,7 +150,7 @@ final readonly class PartsScreen
     {
         $list = $state->schedule()->parts;
         $part = $list->part($cut->kit);
-        $found = Shortening::of($list->lengths, $cut, $part, $state->basis()->offcuts[$cut->kit] ?? []);
+        $found = Shortening::for($list->lengths, $cut, $part, $state->basis()->offcuts[$cut->kit] ?? []);
         if ($found === null) {
             return '';
         }

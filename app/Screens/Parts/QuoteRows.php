@@ -13,7 +13,7 @@ use EmberDusk\Plan\Terms;
 final readonly class QuoteRows
 {
     /** @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/quoteState, without the sent quote */
-    public static function of(Quote $quote, Terms $terms): array
+    public static function for(Quote $quote, Terms $terms): array
     {
         $rows = static fn(bool $work): array => array_values(
             array_map(

@@ -15,7 +15,7 @@ final readonly class PracticeHome
      * @param  array<string, list<PracticeRun>>  $runs of one person, by lesson, oldest first
      * @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceHome
      */
-    public static function of(array $runs): array
+    public static function for(array $runs): array
     {
         return [
             'lessons' => array_map(

@@ -63,7 +63,7 @@ final readonly class PracticePicture
                 'text' => $key[0]->text,
                 'label' => $key[1],
             ],
-            AppKeys::of($lesson->roster),
+            AppKeys::for($lesson->roster),
         );
     }
 

@@ -17,9 +17,9 @@ use EmberDusk\Plan\Trigger;
 final readonly class BoardPicture
 {
     /** @return array<string, mixed> lights, controls and cells as in app/Screens/Scenes/scenes.json, $defs/scenesPicture */
-    public static function of(Plan $plan, ControlMatrix $board): array
+    public static function for(Plan $plan, ControlMatrix $board): array
     {
-        $extras = BoardExtras::of($plan, $board);
+        $extras = BoardExtras::for($plan, $board);
 
         return [
             'lights' => [

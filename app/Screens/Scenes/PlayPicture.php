@@ -50,7 +50,7 @@ final readonly class PlayPicture
     public static function starts(JobState $state): array
     {
         $plan = $state->plan;
-        $agenda = Agenda::of($plan, $state->today, $state->zone);
+        $agenda = Agenda::for($plan, $state->today, $state->zone);
         $sun = $plan->position !== null ? (new Sun($plan->position, $state->zone))->on($state->today) : null;
         $priorities = new Priorities($plan);
 
@@ -104,7 +104,7 @@ final readonly class PlayPicture
      */
     public static function power(Plan $plan, array $lights): array
     {
-        $cuts = PowerCuts::of($plan, array_combine(array_column($lights, 'id'), $lights));
+        $cuts = PowerCuts::for($plan, array_combine(array_column($lights, 'id'), $lights));
 
         return [
             'curves' => self::options(['' => 'factory setting'] + Tuning::CURVES),

@@ -32,11 +32,11 @@ final class ReachPicture
     private function __construct(private readonly Plan $plan, private readonly Roster $roster) {}
 
     /** @return list<array<string, mixed>> as in app/Screens/Scenes/scenes.json, $defs/reachPicture */
-    public static function of(Plan $plan, Roster $roster): array
+    public static function for(Plan $plan, Roster $roster): array
     {
         return array_map(
             static fn(RadioReach $reach): array => (new self($plan, $roster))->picture($reach),
-            RadioReach::of($roster),
+            RadioReach::for($roster),
         );
     }
 

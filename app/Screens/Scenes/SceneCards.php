@@ -22,7 +22,7 @@ final readonly class SceneCards
     private const STOPS = 24;
 
     /** @return list<array<string, mixed>> as in app/Screens/Scenes/scenes.json, $defs/scenePicture */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         return array_values(array_map(static fn(Scene $s): array => self::scene($s, $state), $state->plan->scenes));
     }
@@ -31,7 +31,7 @@ final readonly class SceneCards
     public static function dims(JobState $state): array
     {
         return array_map(static function (array $row) use ($state): array {
-            $mixing = Mixing::of($state->plan, $row['id']);
+            $mixing = Mixing::for($state->plan, $row['id']);
 
             return [
                 'id' => $row['id'],
@@ -47,7 +47,7 @@ final readonly class SceneCards
     public static function presets(JobState $state): array
     {
         $plan = $state->plan;
-        $packed = Presets::of($plan);
+        $packed = Presets::for($plan);
         $names = static fn(array $ids): array => array_map(
             static fn(mixed $id): string => is_string($id) ? $plan->scenes[$id]->name : '',
             $ids,
@@ -116,7 +116,7 @@ final readonly class SceneCards
      */
     private static function light(JobState $state, string $of, array $duties): array
     {
-        $mixing = Mixing::of($state->plan, $of);
+        $mixing = Mixing::for($state->plan, $of);
 
         return [
             'of' => $of,
@@ -133,7 +133,7 @@ final readonly class SceneCards
         $strip = $state->plan->strip($run->strip);
         $of = $strip?->switched() === false ? $run->id : (string) $run->controller;
         $duties = $scene->levels[$of] ?? [];
-        $mixing = Mixing::of($state->plan, $of);
+        $mixing = Mixing::for($state->plan, $of);
 
         $level = $duties !== [] ? $mixing?->level($duties) ?? max($duties) : 0.0;
         $seen = $strip !== null && array_sum($duties) > 0.0 ? self::seen($result, $strip, $duties, $mixing) : [];

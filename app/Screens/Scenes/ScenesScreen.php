@@ -18,10 +18,10 @@ final readonly class ScenesScreen
     public static function picture(JobState $state): array
     {
         $plan = $state->plan;
-        $board = ControlMatrix::of($plan, $state->worked);
+        $board = ControlMatrix::for($plan, $state->worked);
 
         return [
-            ...BoardPicture::of($plan, $board),
+            ...BoardPicture::for($plan, $board),
             'names' => array_map(
                 static fn(NameClash $c): array => [
                     'light' => $c->light,
@@ -29,11 +29,11 @@ final readonly class ScenesScreen
                     'detail' => $c->detail,
                     'instead' => $c->instead,
                 ],
-                Names::of($plan)->clashes(),
+                Names::for($plan)->clashes(),
             ),
-            'reach' => ReachPicture::of($plan, $board->roster),
-            'wifi' => WifiAdvice::of($plan)->words(),
-            'scenes' => SceneCards::of($state),
+            'reach' => ReachPicture::for($plan, $board->roster),
+            'wifi' => WifiAdvice::for($plan)->words(),
+            'scenes' => SceneCards::for($state),
             'dims' => SceneCards::dims($state),
             'presets' => SceneCards::presets($state),
             'shows' => PlayPicture::shows($plan),

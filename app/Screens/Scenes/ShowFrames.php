@@ -19,7 +19,7 @@ final readonly class ShowFrames
     private const SHOWN = 60.0;
 
     /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/frames */
-    public static function of(Plan $plan, Show $show): array
+    public static function for(Plan $plan, Show $show): array
     {
         $running = new Running($plan, $show);
         $lights = $running->lights();
@@ -31,7 +31,7 @@ final readonly class ShowFrames
             $frames[] = [
                 'at' => round($at, 3),
                 'colours' => array_map(
-                    static fn(string $l): string => self::colour(Mixing::of($plan, $l), $now[$l] ?? []),
+                    static fn(string $l): string => self::colour(Mixing::for($plan, $l), $now[$l] ?? []),
                     $lights,
                 ),
             ];

@@ -10,7 +10,7 @@ use EmberDusk\Control\CommandResult;
 final readonly class SpokenPicture
 {
     /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/spoken */
-    public static function of(CommandResult $spoken): array
+    public static function for(CommandResult $spoken): array
     {
         return [
             'words' => $spoken->words,

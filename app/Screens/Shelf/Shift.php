@@ -15,7 +15,7 @@ use EmberDusk\Values\Finding;
 final readonly class Shift
 {
     /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/shift */
-    public static function of(JobState $before, JobState $after): array
+    public static function for(JobState $before, JobState $after): array
     {
         $old = self::figures($before);
         $new = self::figures($after);
@@ -33,7 +33,7 @@ final readonly class Shift
         }
         $titles = static fn(JobState $w): array => array_map(
             static fn(Finding $f): string => $f->title,
-            Findings::of($w),
+            Findings::for($w),
         );
 
         return [

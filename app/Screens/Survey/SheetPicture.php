@@ -24,7 +24,7 @@ final readonly class SheetPicture
     private const STUB = 0.8;
 
     /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/sheet */
-    public static function of(TapeSheet $sheet, string $system): array
+    public static function for(TapeSheet $sheet, string $system): array
     {
         $at = self::places($sheet);
         $walls = array_filter($sheet->legs, static fn(Leg $l): bool => !$l->climbs);

@@ -35,7 +35,7 @@ final readonly class StandingRows
     public static function boxes(Plan $plan, Place $place, TapeSheet $sheet): array
     {
         return array_map(static function (Box $box) use ($plan, $place): array {
-            $room = BoxRoom::of($plan, $place->id, $box);
+            $room = BoxRoom::for($plan, $place->id, $box);
             $share = $room->share();
             $still = [];
             foreach ($plan->devices() as $device) {

@@ -162,7 +162,7 @@ final readonly class SurveyScreen
                 $sheet->slips === [] => 'read',
                 default => 'slips',
             },
-            'sheet' => SheetPicture::of($sheet, $sheet->system),
+            'sheet' => SheetPicture::for($sheet, $sheet->system),
             'runs' => array_map(
                 static fn(Run $r): array => [
                     'id' => $r->id,

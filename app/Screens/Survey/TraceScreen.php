@@ -58,7 +58,7 @@ final readonly class TraceScreen
      * @param  list<array{Probe, bool}>  $answers
      * @return array<string, mixed> step, ends and found of app/Screens/Survey/survey.json, $defs/traceAnswer
      */
-    public static function of(array $legs, array $answers): array
+    public static function for(array $legs, array $answers): array
     {
         $next = Tracer::next($legs, $answers);
         $last = end($answers);

@@ -14,7 +14,7 @@ use EmberDusk\Plan\Changes\Kit\HangFixture;
 final readonly class FixtureRows
 {
     /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/fixtureRow */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $plan = $state->plan;
         $rows = [];

@@ -31,7 +31,7 @@ final readonly class Ribbons
     private const SMALL = 24;
 
     /** @return array<string, mixed> with a content hash, so that a page that has it need not receive it again */
-    public static function of(JobState $state, Run $run): array
+    public static function for(JobState $state, Run $run): array
     {
         return KnownRows::hashed(self::run($state, $run));
     }
@@ -68,7 +68,7 @@ final readonly class Ribbons
             'supply' => self::device(
                 $plan->supply($run->supply)?->name(),
                 $run->supply,
-                $result === null ? null : JudgedJob::of($state)->supply((string) $run->supply)->figure(),
+                $result === null ? null : JudgedJob::for($state)->supply((string) $run->supply)->figure(),
                 $plan->supplies[$run->supply ?? ''] ?? null,
             ),
             'controller' => self::device(
@@ -82,7 +82,7 @@ final readonly class Ribbons
             'pins' => $run->pins,
             'split' => $run->parts > 1 || $run->zones !== [],
             'cables' => self::ways($state, $run, $result),
-            'taps' => Taps::of($state, $run),
+            'taps' => Taps::for($state, $run),
             'load' => $load,
             'evenness' => $evenness,
             'feeds' => self::feeds($state, $run, $result),
@@ -203,7 +203,7 @@ final readonly class Ribbons
         }
         $kit = $state->plan->cable($cable->kit);
         $input = isset($state->plan->supplies[$cable->to]);
-        $of = $input ? JudgedJob::of($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
+        $of = $input ? JudgedJob::for($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
 
         $label = $kit !== null ? $kit->cores . ' x ' . $kit->conductor->label() : '';
         $drop = null;

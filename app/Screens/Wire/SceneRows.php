@@ -10,7 +10,7 @@ use EmberDusk\Job\JobState;
 final readonly class SceneRows
 {
     /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/sceneRow */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $rows = [];
         foreach ($state->plan->scenes as $id => $scene) {

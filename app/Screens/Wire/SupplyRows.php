@@ -20,7 +20,7 @@ use EmberDusk\Values\Refusal;
 final readonly class SupplyRows
 {
     /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/supplyRow */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $rows = [];
         foreach ($state->plan->supplies as $id => $unit) {
@@ -107,7 +107,7 @@ final readonly class SupplyRows
                     'amps' => $row['amps']?->toArray(),
                     'darkest' => $row['darkest']?->toArray(),
                 ],
-                BankStates::of($state->plan, $id),
+                BankStates::for($state->plan, $id),
             );
         } catch (Refusal) {
             // Unsolved circuits are among the open points.
@@ -118,7 +118,7 @@ final readonly class SupplyRows
     private static function draw(JobState $state, string $id): ?Figure
     {
         $bank = $state->plan->supply($state->plan->supplies[$id]->bank);
-        $draw = $bank !== null ? BankDraw::of($state->plan, $id, JudgedJob::of($state)->supply($id)->watts()) : null;
+        $draw = $bank !== null ? BankDraw::for($state->plan, $id, JudgedJob::for($state)->supply($id)->watts()) : null;
 
         if ($bank === null) {
             return null;

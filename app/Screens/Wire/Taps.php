@@ -15,7 +15,7 @@ use EmberDusk\Plan\Run;
 final readonly class Taps
 {
     /** @return list<array{label: string, change: array<string, mixed>}> */
-    public static function of(JobState $state, Run $run): array
+    public static function for(JobState $state, Run $run): array
     {
         $strip = $state->plan->strip($run->strip);
         if ($strip === null || $state->plan->origin($run) === null) {
@@ -42,7 +42,7 @@ final readonly class Taps
                 'change' => TapLeg::payload(run: $run->id, leg: $heavy->id(), drop: $drop->id())->toArray(),
             ];
         }
-        foreach (ExistingLegs::of($state->plan, $run, $state->shelf) as $name => $leg) {
+        foreach (ExistingLegs::for($state->plan, $run, $state->shelf) as $name => $leg) {
             $taps[] = [
                 'label' => "Feed it by leg {$name}, {$state->plan->terms->say(
                     $leg->length,

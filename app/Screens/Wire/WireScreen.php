@@ -30,7 +30,7 @@ final readonly class WireScreen
     public static function picture(JobState $state): array
     {
         return [
-            'runs' => array_map(static fn(Run $r): array => Ribbons::of($state, $r), array_values($state->plan->runs)),
+            'runs' => array_map(static fn(Run $r): array => Ribbons::for($state, $r), array_values($state->plan->runs)),
             // Of all runs, whichever of them are sent.
             'order' => array_map(strval(...), array_keys($state->plan->runs)),
             'cables' => array_map(
@@ -45,15 +45,15 @@ final readonly class WireScreen
             'joints' => self::options($state, 'connector'),
             'fuses' => self::options($state, 'fuse'),
             'switches' => self::options($state, 'switch'),
-            'supplies' => SupplyRows::of($state),
-            'fixtures' => FixtureRows::of($state),
+            'supplies' => SupplyRows::for($state),
+            'fixtures' => FixtureRows::for($state),
             'fixtureKit' => self::options($state, 'fixture'),
             'places' => array_map(
                 static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name, 'label' => ''],
                 array_values($state->plan->places),
             ),
             'scene' => $state->scene,
-            'scenes' => SceneRows::of($state),
+            'scenes' => SceneRows::for($state),
             'dimmed' => SceneRows::dimmed($state),
         ];
     }
@@ -105,7 +105,7 @@ final readonly class WireScreen
         if ($result === null || $supply === null) {
             return $figures;
         }
-        $figures[self::SHARE] = JudgedJob::of($state)->supply((string) $run->supply)->figure();
+        $figures[self::SHARE] = JudgedJob::for($state)->supply((string) $run->supply)->figure();
         $figures['darkest'] = RunFigures::darkest($result);
         $figures['evenness'] = RunFigures::evenness($result);
         if (Seam::applies($state->plan, $run)) {

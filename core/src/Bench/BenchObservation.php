@@ -35,7 +35,7 @@ final readonly class BenchObservation
     ) {}
 
     /** @param  bool  $ask  whether it is asked what to command, also where nothing was commanded yet */
-    public static function of(Plan $plan, Run $run, BenchFacts $facts, bool $ask = false): self
+    public static function for(Plan $plan, Run $run, BenchFacts $facts, bool $ask = false): self
     {
         $strip = $plan->strip($run->strip);
         $pixels = $strip?->pixels;
@@ -60,9 +60,9 @@ final readonly class BenchObservation
         $counts = $facts->counts($run->id);
         $sections = $pixels !== null ? PixelCount::sections($plan, $run) : null;
 
-        $finder = $space !== [] ? ChannelFinder::of($space, self::known($answers, count($names))) : null;
+        $finder = $space !== [] ? ChannelFinder::from($space, self::known($answers, count($names))) : null;
         $words = $names !== [] ? new LeadWords($names, $kind) : null;
-        $count = $sections !== null ? CountFinder::of($sections, $four, $counts) : null;
+        $count = $sections !== null ? CountFinder::from($sections, $four, $counts) : null;
 
         return new self(
             colours: $names,

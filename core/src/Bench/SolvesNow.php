@@ -15,11 +15,11 @@ final readonly class SolvesNow implements BenchSolver
 {
     public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected
     {
-        return Expected::of($plan, $island, $spots, $commands);
+        return Expected::for($plan, $island, $spots, $commands);
     }
 
     public function predictions(Plan $plan, Island $island, Run $run): Predictions
     {
-        return Predictions::of($plan, $island, $run);
+        return Predictions::for($plan, $island, $run);
     }
 }

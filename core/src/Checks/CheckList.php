@@ -36,7 +36,7 @@ final readonly class CheckList
      * @param  list<Finding>  $findings
      * @return list<array{subject: string, rules: list<array{says: string, source: string, found: int, open: int}>}>
      */
-    public static function of(Plan $plan, array $findings): array
+    public static function from(Plan $plan, array $findings): array
     {
         $checked = [];
         foreach (self::SUBJECTS as $subject => $name) {

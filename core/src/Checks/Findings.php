@@ -12,9 +12,9 @@ use EmberDusk\Values\Finding;
 final readonly class Findings
 {
     /** @return list<Finding> */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
-        return Registry::check(JudgedJob::of($state), Registry::all());
+        return Registry::check(JudgedJob::for($state), Registry::all());
     }
 
     /**
@@ -24,11 +24,11 @@ final readonly class Findings
      */
     public static function mended(JobState $state): array
     {
-        $job = JudgedJob::of($state);
+        $job = JudgedJob::for($state);
 
         return array_map(
             static fn(Finding $f): Finding => $f->asks ? $f->mended(Registry::mend($job, $f)) : $f,
-            self::of($state),
+            self::for($state),
         );
     }
 

@@ -146,7 +146,7 @@ final readonly class GroupedFindings
      * @param  list<Finding>  $findings  worst first
      * @return list<self> worst first
      */
-    public static function of(array $findings): array
+    public static function from(array $findings): array
     {
         $alike = [];
         foreach ($findings as $n => $finding) {

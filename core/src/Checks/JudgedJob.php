@@ -56,7 +56,7 @@ final class JudgedJob
     ) {}
 
     /** Cached per job state, so that currents are summed once. */
-    public static function of(JobState $state): self
+    public static function for(JobState $state): self
     {
         return $state->once(self::class, static fn(): self => new self($state, $state->plan, $state->shelf));
     }
@@ -133,7 +133,7 @@ final class JudgedJob
             }
         }
 
-        return SupplyLoad::of(
+        return SupplyLoad::for(
             $this->plan,
             $id,
             $this->supplies[$id] ?? null,
@@ -185,7 +185,7 @@ final class JudgedJob
         $inputs = [];
         foreach ($this->plan->supplies as $id => $unit) {
             $bank = $this->plan->supply($unit->bank);
-            $draw = $bank !== null ? BankDraw::of($this->plan, $id, $this->supply($id)->watts()) : null;
+            $draw = $bank !== null ? BankDraw::for($this->plan, $id, $this->supply($id)->watts()) : null;
             if ($bank !== null && $draw !== null) {
                 $inputs[$draw->cable->id] = $draw->result($bank->lowest ?? $bank->emf);
             }
@@ -208,7 +208,7 @@ final class JudgedJob
             }
         }
 
-        return ControllerLoad::of($this->plan, $id, $this->controllers[$id] ?? null);
+        return ControllerLoad::for($this->plan, $id, $this->controllers[$id] ?? null);
     }
 
     /**

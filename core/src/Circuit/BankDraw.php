@@ -30,7 +30,7 @@ final readonly class BankDraw
      *
      * @param  float  $given  watts at its output
      */
-    public static function of(Plan $plan, string $converter, float $given): ?self
+    public static function for(Plan $plan, string $converter, float $given): ?self
     {
         $entry = $plan->converter($converter);
         $bank = $plan->supplies[$converter]->bank ?? null;

@@ -27,7 +27,7 @@ final readonly class BankStates
      *
      * @throws Refusal when what depends on it has no solution then
      */
-    public static function of(Plan $plan, string $bank): array
+    public static function for(Plan $plan, string $bank): array
     {
         $rows = [];
         foreach (self::STATES as $state => $word) {
@@ -239,7 +239,7 @@ final readonly class BankStates
             if ($unit->bank !== $bank) {
                 continue;
             }
-            $draw = BankDraw::of($plan, $id, $share * SupplyLoad::of($plan, $id)->watts());
+            $draw = BankDraw::for($plan, $id, $share * SupplyLoad::for($plan, $id)->watts());
             if ($draw !== null) {
                 $draws[$id] = $draw;
             }

@@ -18,7 +18,7 @@ final readonly class ControllerLoad
         public float $amps,
     ) {}
 
-    public static function of(Plan $plan, string $id, ?ControllerResult $flows = null): self
+    public static function for(Plan $plan, string $id, ?ControllerResult $flows = null): self
     {
         $channels = [];
         foreach ($plan->runs as $run) {

@@ -34,9 +34,9 @@ final readonly class Engine
     {
         $open = States::opened($plan, $island);
         $spread = [];
-        $phased = count(Phases::of($plan, $island, null)) > 1;
+        $phased = count(Phases::for($plan, $island, null)) > 1;
         foreach (States::extremes() as $state => $conditions) {
-            $other = Wiring::of($plan, $island, $conditions);
+            $other = Wiring::for($plan, $island, $conditions);
             $solved = Newton::solve($other);
             $spread[] = $phased
                 ? self::lights(self::scene($plan, $island, null, $conditions))
@@ -57,9 +57,9 @@ final readonly class Engine
 
             return $results;
         }
-        $network = Wiring::of($plan, $island);
+        $network = Wiring::for($plan, $island);
 
-        return Readings::of(
+        return Readings::for(
             plan: $plan,
             island: $island,
             network: $network,
@@ -82,14 +82,14 @@ final readonly class Engine
         ?Scene $scene,
         Conditions $conditions = new Conditions(),
     ): array {
-        $phases = Phases::of($plan, $island, $scene);
+        $phases = Phases::for($plan, $island, $scene);
         $of = [];
         foreach ($phases as $phase) {
-            $network = Wiring::of($plan, $island, $conditions, $phase);
+            $network = Wiring::for($plan, $island, $conditions, $phase);
             $solution = Newton::solve($network);
             $light = Readings::light($network, $solution);
             foreach (
-                Readings::of(
+                Readings::for(
                     plan: $plan,
                     island: $island,
                     network: $network,
@@ -130,14 +130,14 @@ final readonly class Engine
      */
     public static function planned(Plan $plan, Island $island): array
     {
-        if (count(Phases::of($plan, $island, null)) > 1) {
+        if (count(Phases::for($plan, $island, null)) > 1) {
             return self::scene($plan, $island, null);
         }
-        $network = Wiring::of($plan, $island);
+        $network = Wiring::for($plan, $island);
         $solution = Newton::solve($network);
         $light = Readings::light($network, $solution);
 
-        return Readings::of(
+        return Readings::for(
             plan: $plan,
             island: $island,
             network: $network,
@@ -156,7 +156,7 @@ final readonly class Engine
      */
     public static function poorest(Plan $plan, Run $run): array
     {
-        $network = Wiring::of($plan, self::islandOf($plan, $run), Conditions::poor());
+        $network = Wiring::for($plan, self::islandOf($plan, $run), Conditions::poor());
 
         return Readings::light($network, Newton::solve($network))[$run->id] ?? [];
     }
@@ -189,7 +189,7 @@ final readonly class Engine
     /** @throws Refusal when parts are missing */
     public static function network(Plan $plan, Run $run): Network
     {
-        return Wiring::of($plan, self::islandOf($plan, $run));
+        return Wiring::for($plan, self::islandOf($plan, $run));
     }
 
     /**
@@ -203,9 +203,9 @@ final readonly class Engine
         $networks = [];
         $islands = Island::all($plan);
         foreach ($islands as $island) {
-            foreach (Phases::of($plan, $island, $scene) as $one) {
+            foreach (Phases::for($plan, $island, $scene) as $one) {
                 if ($one->number === $phase) {
-                    $networks[] = Wiring::of($plan, $island, new Conditions(), $one);
+                    $networks[] = Wiring::for($plan, $island, new Conditions(), $one);
                 }
             }
         }
@@ -225,7 +225,7 @@ final readonly class Engine
             array_keys(WiredRun::short($plan, $run)),
         );
 
-        return Island::of($plan, $run) ??
+        return Island::for($plan, $run) ??
             throw IncompletePlan::at(
                 $run->id,
                 $run->name() . ' cannot be calculated yet. It lacks ' . implode(', ', [...$lacking, ...$short]) . '.',

@@ -14,7 +14,7 @@ use EmberDusk\Plan\Scene;
 final readonly class Fingerprint
 {
     /** Same circuit, same engine, same fingerprint: names, notes and other islands play no part. */
-    public static function of(Plan $plan, Island $island, ?Scene $scene = null): string
+    public static function for(Plan $plan, Island $island, ?Scene $scene = null): string
     {
         $feeds = array_filter($plan->feeds, static fn($f): bool => isset($island->parts[$f->run]));
         $cables = $island->cables($plan);

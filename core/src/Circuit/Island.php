@@ -26,7 +26,7 @@ final readonly class Island
     ) {}
 
     /** The island of a run; null while the run lacks parts. */
-    public static function of(Plan $plan, Run $run): ?self
+    public static function for(Plan $plan, Run $run): ?self
     {
         foreach (self::all($plan) as $island) {
             if (isset($island->parts[$run->id])) {
@@ -42,7 +42,7 @@ final readonly class Island
     {
         $islands = [];
         foreach ($plan->runs as $id => $run) {
-            $parts = WiredRun::of($plan, $run);
+            $parts = WiredRun::for($plan, $run);
             if ($parts !== null) {
                 $islands = self::join($islands, [
                     'parts' => [$id => $parts],

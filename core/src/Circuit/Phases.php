@@ -24,7 +24,7 @@ final readonly class Phases
      *
      * @throws Refusal when there are too many duties
      */
-    public static function of(Plan $plan, Island $island, ?Scene $scene): array
+    public static function for(Plan $plan, Island $island, ?Scene $scene): array
     {
         $duties = self::duties($plan, $island, $scene);
         $distinct = array_values(

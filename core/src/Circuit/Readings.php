@@ -15,7 +15,7 @@ final readonly class Readings
      * @param  array<string, array<string, float>>  $open  amps by cable in other states, by what they are: {@see CableResult}
      * @return array<string, RunResult|FixtureResult> by run and by fitting
      */
-    public static function of(
+    public static function for(
         Plan $plan,
         Island $island,
         Network $network,

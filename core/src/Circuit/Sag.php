@@ -57,7 +57,10 @@ final readonly class Sag
                 $square = max($square, ($at[$n] - $at[$n - 1]) ** 2 / 8);
             }
         }
-        $loads = array_map(static fn(Channel $channel): Load => GroupLoad::of($strip, $channel, 1.0), $strip->channels);
+        $loads = array_map(
+            static fn(Channel $channel): Load => GroupLoad::for($strip, $channel, 1.0),
+            $strip->channels,
+        );
         $each = array_map(static fn(Load $l): float => $l->evaluate([$strip->volts])[0][0], $loads);
         $least = 1.0;
         foreach ($loads as $n => $load) {

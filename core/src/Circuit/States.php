@@ -22,8 +22,8 @@ final readonly class States
     public static function opened(Plan $plan, Island $island): array
     {
         $open = [];
-        foreach (self::openable($plan, $island, Wiring::of($plan, $island)) as $feed) {
-            $without = Wiring::of($plan, $island, new Conditions(openFeed: $feed));
+        foreach (self::openable($plan, $island, Wiring::for($plan, $island)) as $feed) {
+            $without = Wiring::for($plan, $island, new Conditions(openFeed: $feed));
             $open[$feed] = Readings::cableAmps($without, Newton::solve($without));
         }
 
@@ -42,7 +42,7 @@ final readonly class States
         $states = self::opened($plan, $island);
         if (self::swings($plan, $island)) {
             foreach (self::extremes() as $state => $conditions) {
-                $other = Wiring::of($plan, $island, $conditions);
+                $other = Wiring::for($plan, $island, $conditions);
                 $states[$state] = Readings::cableAmps($other, Newton::solve($other));
             }
         }

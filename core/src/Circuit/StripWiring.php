@@ -97,7 +97,11 @@ final class StripWiring
         // A limit in the controller of pixels scales what they take; channels that are switched carry their full current in the on-time.
         foreach ($strip->channels as $n => $channel) {
             if (isset($start[$n + 1])) {
-                $loads[] = GroupLoad::of($strip, $channel, min($this->plan->run($run)->cap, $this->phase->level($run)));
+                $loads[] = GroupLoad::for(
+                    $strip,
+                    $channel,
+                    min($this->plan->run($run)->cap, $this->phase->level($run)),
+                );
                 $numbers[] = $n + 1;
             }
         }

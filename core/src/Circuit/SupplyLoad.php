@@ -30,7 +30,7 @@ final readonly class SupplyLoad
     }
 
     /** @param  array<string, array<string, float>>|null  $parts  as {@see parts()} says, where that is known */
-    public static function of(Plan $plan, string $id, ?SupplyResult $flows = null, ?array $parts = null): self
+    public static function for(Plan $plan, string $id, ?SupplyResult $flows = null, ?array $parts = null): self
     {
         return new self($id, $plan->supply($id), ($parts ?? self::parts($plan))[$id] ?? [], $flows);
     }

@@ -30,7 +30,7 @@ final readonly class WiredRun
     ) {}
 
     /** The parts; null while one is lacking or short of cores. */
-    public static function of(Plan $plan, Run $run): ?self
+    public static function for(Plan $plan, Run $run): ?self
     {
         $strip = $plan->strip($run->strip);
         $marks = $plan->cutMarks($run);

@@ -34,7 +34,7 @@ final class Wiring
         $this->strips = new StripWiring($plan, $conditions, $phase, $network);
     }
 
-    public static function of(
+    public static function for(
         Plan $plan,
         Island $island,
         Conditions $conditions = new Conditions(),

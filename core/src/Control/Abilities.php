@@ -29,7 +29,7 @@ final readonly class Abilities
      * @param  list<string>  $lights  that it works
      * @return list<LimitClash>
      */
-    public static function of(Plan $plan, Roster $roster, Unit $unit, array $lights): array
+    public static function for(Plan $plan, Roster $roster, Unit $unit, array $lights): array
     {
         return [
             ...self::lacks($plan, $roster, $unit, $lights),

@@ -21,7 +21,7 @@ final readonly class Agenda
      * @param  string  $day  YYYY-MM-DD
      * @param  string  $zone  of the clock where the job names none
      */
-    public static function of(Plan $plan, string $day, string $zone): self
+    public static function for(Plan $plan, string $day, string $zone): self
     {
         $sun = $plan->position !== null ? (new Sun($plan->position, $zone))->on($day) : null;
         $weekday = (int) (new DateTimeImmutable($day))->format('N');

@@ -22,11 +22,11 @@ final readonly class Assistants
 {
     public static function say(Plan $plan, string $said): CommandResult
     {
-        $roster = RosterOfPlan::of($plan, new TimingMethod());
+        $roster = RosterOfPlan::for($plan, new TimingMethod());
         $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
-        $vocabulary = Vocabulary::of($plan, $lights);
+        $vocabulary = Vocabulary::for($plan, $lights);
         $heard = (new Speech($vocabulary))->hear($said);
-        $joinable = Joinable::of($plan, new TimingMethod(proves: false));
+        $joinable = Joinable::for($plan, new TimingMethod(proves: false));
         $hearing = array_filter(
             $joinable->roster->units,
             static fn(Unit $u): bool => $u->role === Unit::ASSISTANT ||
@@ -77,7 +77,7 @@ final readonly class Assistants
         $duties = $show === null ? $plan->scenes[$id]->levels ?? [] : (new Running($plan, $show))->at(0.5);
         $levels = [];
         foreach ($duties as $light => $of) {
-            $levels[$light] = Mixing::of($plan, (string) $light)?->level($of) ?? max([0.0, ...$of]);
+            $levels[$light] = Mixing::for($plan, (string) $light)?->level($of) ?? max([0.0, ...$of]);
         }
 
         return $levels;

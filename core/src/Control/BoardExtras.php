@@ -20,7 +20,7 @@ final readonly class BoardExtras
      */
     private function __construct(public array $rows, public array $starts, public array $cells) {}
 
-    public static function of(Plan $plan, ControlMatrix $board): self
+    public static function for(Plan $plan, ControlMatrix $board): self
     {
         $rows = [...self::segments($plan, $board->roster), ...self::fixtures($plan)];
         $starts = (new Priorities($plan))->inputs;

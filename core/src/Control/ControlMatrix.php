@@ -30,13 +30,13 @@ final readonly class ControlMatrix
     ) {}
 
     /** @param  list<string>  $worked controls tested on site that worked, by control and light */
-    public static function of(Plan $plan, array $worked): self
+    public static function for(Plan $plan, array $worked): self
     {
-        $roster = RosterOfPlan::of($plan, new TimingMethod());
+        $roster = RosterOfPlan::for($plan, new TimingMethod());
         $lights = array_values(array_filter($roster->units, static fn(Unit $u): bool => $u->lights()));
         $controls = array_values(array_filter($roster->units, static fn(Unit $u): bool => !$u->lights()));
         $wanted = new PlannedControls($plan, $roster->units);
-        $room = self::keyed(Joinable::of($plan)->roster->wants);
+        $room = self::keyed(Joinable::for($plan)->roster->wants);
         $wants = self::keyed($roster->wants);
         $cells = [];
         foreach ($controls as $control) {

@@ -59,7 +59,7 @@ final readonly class Curve
         };
     }
 
-    public static function of(?Tuning $tuning): string
+    public static function for(?Tuning $tuning): string
     {
         return $tuning->curve ?? '';
     }

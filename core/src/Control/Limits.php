@@ -14,9 +14,9 @@ use EmberDusk\Plan\Plan;
 final readonly class Limits
 {
     /** @return list<LimitClash> */
-    public static function of(Plan $plan): array
+    public static function for(Plan $plan): array
     {
-        $roster = RosterOfPlan::of($plan, new TimingMethod());
+        $roster = RosterOfPlan::for($plan, new TimingMethod());
         $clashes = [];
         foreach ($roster->units as $unit) {
             $lights = array_map(static fn($w): string => $w->light, $roster->wantsOf($unit->id));
@@ -25,7 +25,7 @@ final readonly class Limits
                     ...$clashes,
                     ...self::rooms($plan, $roster, $unit, $lights),
                     ...self::presets($plan, $unit, $lights),
-                    ...Abilities::of($plan, $roster, $unit, $lights),
+                    ...Abilities::for($plan, $roster, $unit, $lights),
                 ];
             }
         }
@@ -79,7 +79,7 @@ final readonly class Limits
         if ($most === null || count($mine) <= $most) {
             return [];
         }
-        $packed = Presets::of($plan);
+        $packed = Presets::for($plan);
         $kept = $packed->kept[$unit->id] ?? [];
         $elsewhere = array_values(
             array_filter(array_keys($mine), static fn(string $s): bool => !in_array($s, $kept, true)),

@@ -20,7 +20,7 @@ final readonly class Luminance
      * @param  list<string>  $channels  colours, #rrggbb
      * @param  list<float>  $duties  of the channels
      */
-    public static function of(array $channels, array $duties): self
+    public static function from(array $channels, array $duties): self
     {
         $rgb = [0.0, 0.0, 0.0];
         foreach ($channels as $n => $colour) {

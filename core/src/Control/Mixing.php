@@ -38,7 +38,7 @@ final readonly class Mixing
     private function __construct(private array $channels, private bool $shared, private string $curve) {}
 
     /** For a controller or a pixel run; null if its channels are unknown. */
-    public static function of(Plan $plan, string $light): ?self
+    public static function for(Plan $plan, string $light): ?self
     {
         $strip = self::strip($plan, $light);
         if ($strip === null) {
@@ -48,7 +48,7 @@ final readonly class Mixing
         return new self(
             $strip->channels,
             $plan->controller($light)?->sharesChannels === true,
-            Curve::of($plan->tunings[$light] ?? null),
+            Curve::for($plan->tunings[$light] ?? null),
         );
     }
 

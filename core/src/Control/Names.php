@@ -73,15 +73,15 @@ final readonly class Names
      */
     public function __construct(private array $lights, private array $scenes = [], private int $letters = self::LETTERS)
     {
-        $this->sounds = array_map(static fn(array $l): Sound => Sound::of($l[0]), $lights);
+        $this->sounds = array_map(static fn(array $l): Sound => Sound::for($l[0]), $lights);
         $this->rooms = array_map(
-            Sound::of(...),
+            Sound::for(...),
             array_values(array_unique(array_map(static fn(array $l): string => $l[1], $lights))),
         );
-        $this->played = array_map(Sound::of(...), $scenes);
+        $this->played = array_map(Sound::for(...), $scenes);
     }
 
-    public static function of(Plan $plan): self
+    public static function for(Plan $plan): self
     {
         $lights = [];
         foreach ($plan->lights as $id => $light) {
@@ -89,7 +89,7 @@ final readonly class Names
         }
         $letters = self::LETTERS;
         // Every app that lights are named in: the shortest decides, as a light has one name everywhere.
-        foreach (RosterOfPlan::of($plan, new TimingMethod())->units as $unit) {
+        foreach (RosterOfPlan::for($plan, new TimingMethod())->units as $unit) {
             $letters = min($letters, (int) ($unit->leaflet->figure('letters') ?? self::LETTERS));
         }
 
@@ -270,7 +270,7 @@ final readonly class Names
         ) {
             return false;
         }
-        $sound = Sound::of($name);
+        $sound = Sound::for($name);
         foreach ($this->sounds as $other => $taken) {
             if ((string) $other !== $id && $sound->like($taken)) {
                 return false;

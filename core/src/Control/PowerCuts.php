@@ -15,7 +15,7 @@ final readonly class PowerCuts
      * @param  array<string, Unit>  $lights  by id
      * @return array<string, string> by the light's id in words
      */
-    public static function of(Plan $plan, array $lights): array
+    public static function for(Plan $plan, array $lights): array
     {
         $cuts = [];
         foreach ($lights as $id => $light) {

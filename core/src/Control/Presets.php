@@ -28,9 +28,9 @@ final readonly class Presets
      */
     private function __construct(public array $kept, public array $left, public array $room, public Roster $roster) {}
 
-    public static function of(Plan $plan): self
+    public static function for(Plan $plan): self
     {
-        $roster = RosterOfPlan::of($plan, new TimingMethod());
+        $roster = RosterOfPlan::for($plan, new TimingMethod());
         $room = $can = [];
         foreach ($roster->units as $unit) {
             $presets = $unit->leaflet->figure('presets');

@@ -36,7 +36,7 @@ final readonly class RadioReach
     ) {}
 
     /** @return list<self> one for each way that forms a mesh or a star here */
-    public static function of(Roster $roster): array
+    public static function for(Roster $roster): array
     {
         $all = [];
         foreach (['zigbee', 'mesh', 'rf'] as $way) {

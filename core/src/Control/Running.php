@@ -177,8 +177,8 @@ final readonly class Running
         }
         foreach ($this->lights() as $light) {
             $channels = $this->channels($light);
-            $before = Luminance::of($channels, $this->levels($from)[$light] ?? []);
-            $after = Luminance::of($channels, $this->levels($to)[$light] ?? []);
+            $before = Luminance::from($channels, $this->levels($from)[$light] ?? []);
+            $after = Luminance::from($channels, $this->levels($to)[$light] ?? []);
             if (
                 abs($before->relative - $after->relative) >= self::CHANGE ||
                 ($before->saturatedRed !== $after->saturatedRed && $before->apart($after) >= self::CHANGE)
@@ -318,7 +318,7 @@ final readonly class Running
         $level = self::STILL + (1 - self::STILL) * abs(sin((M_PI * $at) / max(0.01, $this->show->every)));
         $duties = [];
         foreach ($this->show->lights as $light) {
-            $duties[$light] = Mixing::of($this->plan, $light)?->plain($level)->duties ?? [$level];
+            $duties[$light] = Mixing::for($this->plan, $light)?->plain($level)->duties ?? [$level];
         }
 
         return $duties;
@@ -327,6 +327,6 @@ final readonly class Running
     /** @return list<float> */
     private function coloured(string $light, string $hex): array
     {
-        return Mixing::of($this->plan, $light)?->colour(1.0, Colour::ofHex($hex))->duties ?? [1.0];
+        return Mixing::for($this->plan, $light)?->colour(1.0, Colour::ofHex($hex))->duties ?? [1.0];
     }
 }

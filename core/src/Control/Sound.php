@@ -23,7 +23,7 @@ final readonly class Sound
         private string $spelt,
     ) {}
 
-    public static function of(string $name): self
+    public static function for(string $name): self
     {
         $plain = iconv('UTF-8', 'ASCII//TRANSLIT//IGNORE', mb_strtolower($name));
         $plain = trim((string) preg_replace('/[^a-z0-9]+/', ' ', $plain === false ? '' : $plain));
@@ -63,7 +63,7 @@ final readonly class Sound
     /** Whether a listener takes one for the other. */
     public static function same(string $one, string $other): bool
     {
-        return self::of($one)->like(self::of($other));
+        return self::for($one)->like(self::for($other));
     }
 
     public function like(self $other): bool

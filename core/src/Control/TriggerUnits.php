@@ -16,7 +16,7 @@ final readonly class TriggerUnits
     /** Why nothing of the job can start it; null where something can. */
     public static function none(Plan $plan, Trigger $trigger): ?string
     {
-        $units = RosterOfPlan::of($plan, new TimingMethod())->units;
+        $units = RosterOfPlan::for($plan, new TimingMethod())->units;
         $function = $trigger->timed() ? 'schedule' : 'presence';
         $apps = array_filter(
             $units,

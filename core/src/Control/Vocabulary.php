@@ -26,7 +26,7 @@ final readonly class Vocabulary
     ) {}
 
     /** @param  array<string, Unit>  $lights  by id */
-    public static function of(Plan $plan, array $lights): self
+    public static function for(Plan $plan, array $lights): self
     {
         $names = $rooms = $kinds = [];
         foreach ($lights as $id => $unit) {

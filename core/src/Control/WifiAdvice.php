@@ -20,7 +20,7 @@ final readonly class WifiAdvice
     private function __construct(public array $wifi, public array $hubs, public array $free) {}
 
     /** @param  list<int>  $more  Wi-Fi channels beside those of the notes */
-    public static function of(Plan $plan, array $more = []): self
+    public static function for(Plan $plan, array $more = []): self
     {
         $found = [Radio::WIFI => $more, Radio::HUB => []];
         foreach ($plan->places as $place) {

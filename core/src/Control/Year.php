@@ -18,7 +18,7 @@ final readonly class Year
     private function __construct(public array $missed, public array $crossed) {}
 
     /** @param  string  $zone  of the clock where the job names none */
-    public static function of(Plan $plan, int $year, string $zone): self
+    public static function for(Plan $plan, int $year, string $zone): self
     {
         $timed = array_filter($plan->triggers, static fn(Trigger $t): bool => $t->timed());
         if (
@@ -30,7 +30,7 @@ final readonly class Year
         $missed = $crossed = [];
         if (!self::quiet($plan, $year, $zone)) {
             foreach (self::days($year, 1) as $date) {
-                $agenda = Agenda::of($plan, $date, $zone);
+                $agenda = Agenda::for($plan, $date, $zone);
                 foreach ($agenda->not as $not) {
                     $key = "{$not['trigger']->id} {$not['why']}";
                     $missed[$key] ??= $not + ['days' => 0, 'first' => $date, 'last' => $date];
@@ -63,7 +63,7 @@ final readonly class Year
         ];
         $seen = [];
         foreach ($looked as $date) {
-            $agenda = Agenda::of($plan, $date, $zone);
+            $agenda = Agenda::for($plan, $date, $zone);
             if ($agenda->not !== []) {
                 return false;
             }

@@ -14,9 +14,9 @@ final readonly class Costing
     /** The quote: full reels and bags, spares, every minute of Build, travel, the follow-up visit, mark-up, tax. */
     public static function price(Plan $plan, Basis $basis): Quote
     {
-        $parts = PartsList::of($plan, $basis->shelf, $basis->offcuts);
+        $parts = PartsList::for($plan, $basis->shelf, $basis->offcuts);
 
-        return Quote::of($parts, Steps::of($plan, $parts, $basis->crew), $plan->terms, $basis);
+        return Quote::for($parts, Steps::for($plan, $parts, $basis->crew), $plan->terms, $basis);
     }
 
     /**
@@ -26,6 +26,6 @@ final readonly class Costing
      */
     public static function moving(Plan $plan, Basis $basis, array $runs): Moving
     {
-        return Moving::of($plan, $basis, $runs);
+        return Moving::for($plan, $basis, $runs);
     }
 }

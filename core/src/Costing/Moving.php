@@ -40,7 +40,7 @@ final class Moving
     }
 
     /** @param  list<string>  $runs  ids */
-    public static function of(Plan $plan, Basis $basis, array $runs): self
+    public static function for(Plan $plan, Basis $basis, array $runs): self
     {
         $moving = new self($plan, $basis);
         $units = $cables = [];
@@ -49,7 +49,7 @@ final class Moving
             $units += $moving->hangsOn($run);
             $cables += $plan->waysOf($run);
             $moving->jointed(Joints::ofRun($plan, $run, 0), null);
-            foreach (array_intersect_key(RunUnits::of($plan, $run), array_flip(RunUnits::MOVED)) as $kind => $count) {
+            foreach (array_intersect_key(RunUnits::for($plan, $run), array_flip(RunUnits::MOVED)) as $kind => $count) {
                 $moving->works($kind, $count);
             }
         }

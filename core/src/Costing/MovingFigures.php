@@ -60,7 +60,7 @@ final readonly class MovingFigures
     }
 
     /** A sum as a figure. */
-    public static function of(Plan $plan, int $cost): Figure
+    public static function for(Plan $plan, int $cost): Figure
     {
         return self::sum($plan, $cost, [
             new Input(

@@ -38,7 +38,7 @@ final readonly class Quote
     ) {}
 
     /** @param  list<Step>  $steps  of Build */
-    public static function of(PartsList $parts, array $steps, Terms $terms, Basis $basis): self
+    public static function for(PartsList $parts, array $steps, Terms $terms, Basis $basis): self
     {
         $lines = $unpriced = [];
         foreach ($parts->parts as $part) {
@@ -53,7 +53,7 @@ final readonly class Quote
                 );
             }
         }
-        $labour = Labour::of($steps, $basis->arrangement, $basis->crew, $terms);
+        $labour = Labour::for($steps, $basis->arrangement, $basis->crew, $terms);
         foreach ($labour->minutes as $kind => $minutes) {
             $lines[self::WORK . $kind] = new QuoteLine(
                 ucfirst(StepMinutes::WORDS[$kind]),

@@ -16,7 +16,7 @@ final readonly class AcceptanceRecord
      * @param  list<array{Event, string}>  $log  of the run on site, each with its day and time
      * @return list<array{control: string, light: string, at: string, says: string}>
      */
-    public static function of(Roster $roster, array $log): array
+    public static function from(Roster $roster, array $log): array
     {
         $name = static fn(string $id): string => $roster->has($id) ? $roster->unit($id)->called() : strtoupper($id);
         $rows = [];

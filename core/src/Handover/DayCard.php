@@ -44,7 +44,7 @@ final readonly class DayCard
     {
         $says = [];
         foreach ($scene->levels as $of => $duties) {
-            $level = Mixing::of($plan, (string) $of)?->level($duties) ?? max([0.0, ...$duties]);
+            $level = Mixing::for($plan, (string) $of)?->level($duties) ?? max([0.0, ...$duties]);
             $says[] = sprintf('%s %d %%', $plan->lightName((string) $of), (int) round(100 * $level));
         }
 

@@ -96,8 +96,8 @@ final readonly class HandoverFacts
      */
     public static function board(Plan $plan, array $worked, array $tried = []): array
     {
-        $board = ControlMatrix::of($plan, $worked);
-        $extras = BoardExtras::of($plan, $board);
+        $board = ControlMatrix::for($plan, $worked);
+        $extras = BoardExtras::for($plan, $board);
         $cells = [];
         foreach ([...array_values($board->cells), ...$extras->cells] as $cell) {
             $cells["{$cell->control} {$cell->light}"] = self::mark(

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Plan;
 final readonly class Lesson
 {
     /** @return array<string, string> topics by key */
-    public static function of(Plan $plan, Roster $roster): array
+    public static function for(Plan $plan, Roster $roster): array
     {
         $used = array_filter($roster->units, static fn(Unit $u): bool => $roster->wantsOf($u->id) !== []);
         $has = static fn(string ...$roles): bool => array_filter(

@@ -42,7 +42,7 @@ final readonly class Sheet
      * @param  array<string, string>  $tried  on which day and by whom that was, by control and light
      * @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture
      */
-    public static function of(
+    public static function for(
         JudgedJob $job,
         array $joinLog,
         array $findings,
@@ -53,7 +53,7 @@ final readonly class Sheet
         array $tried = [],
     ): array {
         $plan = $job->plan;
-        $roster = Joinable::of($plan, new TimingMethod(proves: false))->roster;
+        $roster = Joinable::for($plan, new TimingMethod(proves: false))->roster;
         $recovery = self::recovery($roster);
 
         return [
@@ -85,13 +85,13 @@ final readonly class Sheet
             'cards' => HandoverFacts::cards($roster),
             'lesson' => array_map(
                 static fn(string $key, string $says): array => ['key' => $key, 'says' => $says],
-                array_keys(Lesson::of($plan, $roster)),
-                array_values(Lesson::of($plan, $roster)),
+                array_keys(Lesson::for($plan, $roster)),
+                array_values(Lesson::for($plan, $roster)),
             ),
             'recovery' => $recovery,
             'losses' => self::losses($recovery),
             'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
-            'checked' => CheckList::of($plan, $findings),
+            'checked' => CheckList::from($plan, $findings),
             'caution' => sprintf(self::CAUTION, $plan->onMains() ? self::MAINS : self::BATTERY),
         ];
     }

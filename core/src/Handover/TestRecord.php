@@ -21,7 +21,7 @@ use EmberDusk\Values\Figure;
 final readonly class TestRecord
 {
     /** @return list<array<string, mixed>> as in app/Screens/Handover/handover.json, $defs/sheetTested */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $readings = self::readings($state);
         $rows = [];
@@ -62,7 +62,7 @@ final readonly class TestRecord
     /** Results for colours and count; empty if not tested. */
     private static function seen(JobState $state, Run $run): string
     {
-        $seen = BenchObservation::of($state->plan, $run, $state->bench);
+        $seen = BenchObservation::for($state->plan, $run, $state->bench);
         $found = $seen->finder?->found();
         $said = [];
         if ($found !== null && $seen->answers !== []) {
@@ -80,11 +80,11 @@ final readonly class TestRecord
     {
         $by = [];
         foreach (Island::all($state->plan) as $island) {
-            if ($state->bench->readings($island, IslandIds::of($state->plan, $island)) === []) {
+            if ($state->bench->readings($island, IslandIds::for($state->plan, $island)) === []) {
                 continue;
             }
             $first = (string) array_key_first($island->parts);
-            foreach (Evidence::of($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
+            foreach (Evidence::from($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
                 if ($row->stands && $row->spot !== null && $row->range !== null) {
                     $of = isset($island->parts[$row->spot->of]) ? $row->spot->of : $first;
                     $by[$of][] = self::reading(
@@ -118,7 +118,7 @@ final readonly class TestRecord
             'where' => ucfirst($words) . ', ' . ($row->reading?->command->words() ?? ''),
             'read' => Multimeter::print((float) $row->entry->value, $unit),
             'expected' => self::band($low, $unit) . ' to ' . self::band($high, $unit),
-            'verdict' => Verdict::of($row)->value,
+            'verdict' => Verdict::for($row)->value,
         ];
     }
 }

@@ -76,7 +76,7 @@ final class JobState
         return new Basis(
             $this->shelf,
             Offcut::byKit($this->offcuts),
-            $this->productivity ?? Productivity::of([]),
+            $this->productivity ?? Productivity::from([]),
             $this->arrangement,
         );
     }

@@ -40,8 +40,8 @@ final class Schedule
     public function __construct(private readonly JobState $state)
     {
         $basis = $state->basis();
-        $this->parts = PartsList::of($state->plan, $basis->shelf, $basis->offcuts);
-        $this->steps = Steps::of($state->plan, $this->parts, $basis->crew);
+        $this->parts = PartsList::for($state->plan, $basis->shelf, $basis->offcuts);
+        $this->steps = Steps::for($state->plan, $this->parts, $basis->crew);
         $arrivals = [];
         foreach ($this->parts->parts as $part) {
             $day = $this->arrival($part);
@@ -105,7 +105,7 @@ final class Schedule
     public function tickable(string $id): Tickable
     {
         $of = explode('/', $id)[0];
-        $tests = $of === $id ? [] : array_column(Tests::of($this->state->plan), 'title', 'id');
+        $tests = $of === $id ? [] : array_column(Tests::for($this->state->plan), 'title', 'id');
         foreach ($this->steps as $step) {
             if ($step->id === $of && ($of === $id || isset($tests[$id]))) {
                 return new Tickable($step, $tests[$id] ?? "{$step->place}: {$step->title}");
@@ -123,12 +123,12 @@ final class Schedule
     {
         $basis = $this->state->basis();
 
-        return Labour::of($this->steps, $basis->arrangement, $basis->crew, $this->state->plan->terms);
+        return Labour::for($this->steps, $basis->arrangement, $basis->crew, $this->state->plan->terms);
     }
 
     public function quote(): Quote
     {
-        return Quote::of($this->parts, $this->steps, $this->state->plan->terms, $this->state->basis());
+        return Quote::for($this->parts, $this->steps, $this->state->plan->terms, $this->state->basis());
     }
 
     public function mark(Part $part): Mark
@@ -156,7 +156,7 @@ final class Schedule
     {
         $state = $this->state;
         try {
-            return RemainingWork::of(
+            return RemainingWork::for(
                 steps: $this->steps,
                 arrangement: $this->arrangement(),
                 ticks: $state->ticks,
@@ -167,7 +167,7 @@ final class Schedule
             // The plan may have changed under waits that were added: the order of the trade alone never goes in a circle.
             $this->circle = $refusal->getMessage();
 
-            return RemainingWork::of(
+            return RemainingWork::for(
                 steps: $this->steps,
                 arrangement: new Arrangement(
                     $this->arrangement()->visits,

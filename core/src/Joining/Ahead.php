@@ -30,7 +30,7 @@ final readonly class Ahead
      * @param  list<Task>  $tasks
      * @param  list<Event>  $log
      */
-    public static function of(Roster $roster, array $tasks, array $log, float $now): self
+    public static function for(Roster $roster, array $tasks, array $log, float $now): self
     {
         return self::node($roster, $tasks, $log, $now, self::DEEP);
     }

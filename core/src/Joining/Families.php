@@ -45,7 +45,7 @@ final readonly class Families
     }
 
     /** @throws InvalidInput */
-    public static function of(string $key): Family
+    public static function get(string $key): Family
     {
         foreach (self::all() as $family) {
             if ($family->key() === $key) {
@@ -83,7 +83,7 @@ final readonly class Families
             without: $without,
             make: static fn(Unit $unit, Site $site): Device => $unit->role === Unit::PHONE
                 ? new Phone($unit, $site)
-                : self::of($unit->family)->standIn($unit, $site),
+                : self::get($unit->family)->standIn($unit, $site),
         );
     }
 }

@@ -18,10 +18,10 @@ final readonly class Flaws
     private const CAN_MISS = ['zigbee', 'receiver', 'bluetooth', 'mesh', 'cloud'];
 
     /** @return array<string, Flaw> by KIND@DEVICE */
-    public static function of(Roster $roster): array
+    public static function for(Roster $roster): array
     {
         $flaws = array_map(static fn(Suspect $s): Flaw => new Flaw($s->code, $s->device), self::suspects($roster));
-        foreach (Order::of($roster) as $task) {
+        foreach (Order::for($roster) as $task) {
             if (
                 $task->what === Task::JOIN &&
                 $roster->unit($task->device)->lights() &&
@@ -40,11 +40,11 @@ final readonly class Flaws
     public static function suspects(Roster $roster): array
     {
         $suspects = [];
-        foreach (Order::of($roster) as $task) {
+        foreach (Order::for($roster) as $task) {
             if ($task->tries()) {
                 continue;
             }
-            foreach (Families::of($task->family)->suspects($task, $roster) as $suspect) {
+            foreach (Families::get($task->family)->suspects($task, $roster) as $suspect) {
                 $suspects[$suspect->key()] ??= $suspect;
             }
         }
@@ -59,7 +59,7 @@ final readonly class Flaws
      */
     public static function drawn(Roster $roster, int $seed, int $count): array
     {
-        $left = self::of($roster);
+        $left = self::for($roster);
         $dice = new Dice($seed);
         $drawn = [];
         for ($n = 0; $n < $count && $left !== []; $n++) {

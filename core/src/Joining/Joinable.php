@@ -13,9 +13,9 @@ final readonly class Joinable
     /** @param  list<JoinBlock>  $blocked */
     private function __construct(public Roster $roster, public array $blocked) {}
 
-    public static function of(Plan $plan, TimingMethod $school = new TimingMethod()): self
+    public static function for(Plan $plan, TimingMethod $school = new TimingMethod()): self
     {
-        $roster = RosterOfPlan::of($plan, $school);
+        $roster = RosterOfPlan::for($plan, $school);
         $blocked = [];
         $wants = $roster->wants;
         foreach ($roster->units as $unit) {
@@ -94,14 +94,14 @@ final readonly class Joinable
                 new Place('kit', $unit->item),
             );
         }
-        $missing = Families::of($unit->family)->missing($unit, $roster);
+        $missing = Families::get($unit->family)->missing($unit, $roster);
         if (
             array_filter(
                 $roster->wants,
                 static fn(Want $w): bool => $w->light === $unit->id && $roster->unit($w->control)->family === 'remote',
             ) !== []
         ) {
-            $missing = [...$missing, ...Families::of('touchlink')->missing($unit, $roster)];
+            $missing = [...$missing, ...Families::get('touchlink')->missing($unit, $roster)];
         }
 
         if ($missing === []) {

@@ -17,7 +17,7 @@ final readonly class Needs
     private const LADDER = 2.0;
 
     /** @return list<Need> */
-    public static function of(Roster $roster, Plan $plan): array
+    public static function for(Roster $roster, Plan $plan): array
     {
         return array_values(
             array_filter([

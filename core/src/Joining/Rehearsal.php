@@ -61,7 +61,7 @@ final readonly class Rehearsal
     ): self {
         $run = new LiveRun(
             roster: $roster,
-            tasks: Order::of($roster, $dropped),
+            tasks: Order::for($roster, $dropped),
             seed: $seed,
             flaws: $flaws,
             dropped: $dropped,
@@ -153,7 +153,7 @@ final readonly class Rehearsal
                 [, $control, $light] = explode(' ', $step->task);
                 foreach ($run->roster->wantsOf($control) as $want) {
                     if ($want->light === $light) {
-                        return [$now + 6.0, Acceptance::of($site, $want)];
+                        return [$now + 6.0, Acceptance::for($site, $want)];
                     }
                 }
 

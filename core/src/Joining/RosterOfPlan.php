@@ -38,7 +38,7 @@ final class RosterOfPlan
 
     private function __construct(private readonly Plan $plan) {}
 
-    public static function of(Plan $plan, TimingMethod $school): Roster
+    public static function for(Plan $plan, TimingMethod $school): Roster
     {
         // Plans never change, and every check of names, limits and reach asks for the same devices.
         /** @var WeakMap<Plan, Roster>|null $known */

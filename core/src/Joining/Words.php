@@ -63,7 +63,7 @@ final readonly class Words
         $lines = [];
         $presses = 0;
         foreach ($log as $n => $e) {
-            $text = self::of($e, $roster);
+            $text = self::for($e, $roster);
             if ($text === '') {
                 continue;
             }
@@ -92,7 +92,7 @@ final readonly class Words
     }
 
     /** One line of a log; empty for internal events. */
-    public static function of(Event $e, ?Roster $roster): string
+    public static function for(Event $e, ?Roster $roster): string
     {
         $name = strtoupper($e->device);
         [$first, $last] = $e->parts();

@@ -22,7 +22,7 @@ final readonly class Cable implements Entry
     public static function read(Fields $f): self
     {
         try {
-            $conductor = Conductor::of($f->string('system'), $f->number('size', 0, 100), $f->string('make'));
+            $conductor = Conductor::from($f->string('system'), $f->number('size', 0, 100), $f->string('make'));
         } catch (Refusal $t) {
             throw $t->pointer === '' ? $f->invalid('size', $t->getMessage()) : $t;
         }

@@ -21,11 +21,11 @@ final readonly class EntryCells
      * @param  array<array-key, mixed>  $entry  as written
      * @return array<string, string> by column
      */
-    public static function of(array $entry): array
+    public static function from(array $entry): array
     {
         $f = new Fields($entry);
         $cells = ['kind' => $f->string('kind'), 'id' => $f->string('id'), 'name' => $f->string('name')];
-        foreach (Kinds::of($cells['kind'])->fields ?? [] as $key => $field) {
+        foreach (Kinds::get($cells['kind'])->fields ?? [] as $key => $field) {
             $cells[$key] = self::cell($field, $f);
         }
 
@@ -44,7 +44,7 @@ final readonly class EntryCells
     {
         $cells = array_filter(array_map(trim(...), $cells), static fn(string $c): bool => $c !== '');
         $kind =
-            Kinds::of($cells['kind'] ?? '') ??
+            Kinds::get($cells['kind'] ?? '') ??
             throw InvalidInput::at(
                 '/kind',
                 '“' . ($cells['kind'] ?? '') . '” is not one of ' . implode(', ', array_keys(Kinds::all())) . '.',

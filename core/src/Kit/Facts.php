@@ -21,7 +21,7 @@ final readonly class Facts
     ];
 
     /** @return list<string> */
-    public static function of(Entry $e): array
+    public static function for(Entry $e): array
     {
         return match (true) {
             $e instanceof Strip => [
@@ -67,11 +67,11 @@ final readonly class Facts
     public static function written(array $written): array
     {
         $f = new Fields($written);
-        $facts = self::of(Shelf::entry($f));
+        $facts = self::for(Shelf::entry($f));
         if ($facts !== []) {
             return $facts;
         }
-        foreach (Kinds::of($f->string('kind'))->fields ?? [] as $key => $field) {
+        foreach (Kinds::get($f->string('kind'))->fields ?? [] as $key => $field) {
             if (
                 count($facts) < self::MOST &&
                 !str_contains($key, '.') &&

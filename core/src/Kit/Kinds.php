@@ -23,13 +23,13 @@ final class Kinds
     {
         $all = [];
         foreach (array_keys(self::written()) as $kind) {
-            $all[$kind] = self::of($kind);
+            $all[$kind] = self::get($kind);
         }
 
         return array_filter($all);
     }
 
-    public static function of(string $kind): ?Kind
+    public static function get(string $kind): ?Kind
     {
         $written = self::$kinds[$kind] ?? (self::written()[$kind] ?? null);
 
@@ -43,7 +43,7 @@ final class Kinds
     /** Limit of an entry: its own, else the safe figure of its kind; null without one. */
     public static function limit(string $kind, string $key, Fields $entry): ?float
     {
-        return $entry->numberOrNull($key) ?? self::of($kind)?->fields[$key]->rates?->safeFor($entry);
+        return $entry->numberOrNull($key) ?? self::get($kind)?->fields[$key]->rates?->safeFor($entry);
     }
 
     /**

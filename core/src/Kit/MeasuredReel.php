@@ -18,7 +18,7 @@ final readonly class MeasuredReel
      *
      * @throws \EmberDusk\Values\Refusal when it is no strip, or the figures cannot be of one
      */
-    public static function of(array $written, float $length, float $amps, float $startVolts, float $endVolts): self
+    public static function from(array $written, float $length, float $amps, float $startVolts, float $endVolts): self
     {
         $entry = array_diff_key($written, ['plusRail' => 0, 'returnRail' => 0, 'copper' => 0]);
         $entry['reel'] = ['length' => $length, 'amps' => $amps, 'startVolts' => $startVolts, 'endVolts' => $endVolts];

@@ -12,7 +12,7 @@ final readonly class Price
     private function __construct(public float $amount, public string $currency) {}
 
     /** Null when the shelf does not say. */
-    public static function of(Fields $entry): ?self
+    public static function from(Fields $entry): ?self
     {
         $amount = $entry->numberOrNull('price');
         if ($amount === null) {

@@ -23,7 +23,7 @@ final readonly class Shelf
     public static function entry(Fields $f): Entry
     {
         $kind =
-            Kinds::of($f->string('kind', 40)) ??
+            Kinds::get($f->string('kind', 40)) ??
             throw $f->invalid(
                 'kind',
                 '“' . $f->string('kind', 40) . '” is not one of ' . implode(', ', array_keys(Kinds::all())) . '.',
@@ -116,7 +116,7 @@ final readonly class Shelf
      */
     public static function check(array $entry): Entry
     {
-        $kind = is_string($entry['kind'] ?? null) ? Kinds::of($entry['kind']) : null;
+        $kind = is_string($entry['kind'] ?? null) ? Kinds::get($entry['kind']) : null;
         if ($kind === null) {
             throw InvalidInput::at('/kind', 'The kind is not one of ' . implode(', ', array_keys(Kinds::all())) . '.');
         }

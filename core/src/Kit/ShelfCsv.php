@@ -17,7 +17,7 @@ final readonly class ShelfCsv
         $columns = array_fill_keys(EntryCells::HEAD, true);
         $rows = [];
         foreach ($entries as $entry) {
-            $rows[] = $cells = EntryCells::of($entry);
+            $rows[] = $cells = EntryCells::from($entry);
             $columns += array_fill_keys(array_keys($cells), true);
         }
         $header = array_map(strval(...), array_keys($columns));

@@ -31,11 +31,11 @@ final readonly class Card
 
     private const SOLVED = 'Solved at full light, nominal values; all parts of the run together.';
 
-    public static function of(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
+    public static function for(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
     {
         try {
             if ($requirement->source === 'set') {
-                return SetCard::of($plan, $run, $requirement, $promise);
+                return SetCard::for($plan, $run, $requirement, $promise);
             }
 
             return self::solved($plan, $run, $requirement, $promise);
@@ -103,9 +103,9 @@ final readonly class Card
     private static function solved(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
     {
         $shelf = $promise->basis->shelf;
-        $kit = Fulfilment::of($plan, $run, $requirement, $shelf);
+        $kit = Fulfilment::for($plan, $run, $requirement, $shelf);
         $requirement = $kit->requirement;
-        $trial = Trial::of(plan: $plan, run: $run, requirement: $requirement, kit: $kit, shelf: $shelf);
+        $trial = Trial::for(plan: $plan, run: $run, requirement: $requirement, kit: $kit, shelf: $shelf);
         $strip = $kit->strip->entry;
         $runs = array_keys($trial->results);
         $moving = Costing::moving($trial->plan, $promise->basis, $runs)->withStrip($runs);
@@ -174,7 +174,7 @@ final readonly class Card
                 'hours' => MovingFigures::hours($moving),
                 'energy' => self::energy($plan, $trial->watts(), 'from the supplies, solved at full'),
             ],
-            reach: ControlReach::of(
+            reach: ControlReach::for(
                 plan: $plan,
                 taken: $kit->hub,
                 control: $requirement->control,

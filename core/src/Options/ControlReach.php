@@ -33,7 +33,7 @@ final readonly class ControlReach
      *
      * @return list<array{label: string, reach: string, text: string}>
      */
-    public static function of(
+    public static function for(
         Plan $plan,
         ?KitSnapshot $taken,
         string $control,

@@ -58,7 +58,7 @@ final readonly class Fulfilment
      *
      * @throws Refusal naming the kind that the shelf lacks
      */
-    public static function of(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): self
+    public static function for(Plan $plan, Run $run, Requirement $requirement, ShelfSource $shelf): self
     {
         $first = null;
         foreach (
@@ -109,7 +109,7 @@ final readonly class Fulfilment
         if (!($of instanceof Strip)) {
             throw new NoSolution('The shelf has no such strip.');
         }
-        $metres = CutMarks::of($run, $of)->length() / $requirement->controllers;
+        $metres = CutMarks::from($run, $of)->length() / $requirement->controllers;
         $watts = $of->wattsPerMetre() * $metres;
         $cores = $of->pixels === null ? count($of->channels) + 1 : 2 + $of->pixels->dataWires;
         $controller = null;
@@ -123,7 +123,7 @@ final readonly class Fulfilment
                 most: OptionPower::highest($plan, $run, $requirement->volts),
             );
         }
-        $power = OptionPower::of(
+        $power = OptionPower::for(
             plan: $plan,
             run: $run,
             volts: $requirement->volts,

@@ -39,7 +39,7 @@ final readonly class OptionPower
      *
      * @throws Refusal naming the kind that the shelf lacks
      */
-    public static function of(
+    public static function for(
         Plan $plan,
         Run $run,
         float $volts,
@@ -75,7 +75,7 @@ final readonly class OptionPower
     {
         $mains = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== [];
 
-        return $mains ? null : SurveyedBanks::of($plan, $run)[0][1] ?? null;
+        return $mains ? null : SurveyedBanks::for($plan, $run)[0][1] ?? null;
     }
 
     /** Volts at which a run is fed at most: of a bank's tap those on charge. */

@@ -49,7 +49,7 @@ final readonly class Options
     }
 
     /** @return list<array<string, mixed>> as in app/Screens/Kit/kit.json, $defs/optionCard; the best of a row is marked where they differ */
-    public static function of(Plan $plan, Run $run, Basis $basis): array
+    public static function for(Plan $plan, Run $run, Basis $basis): array
     {
         $promise = new Promise($plan, $basis);
         $shelf = $basis->shelf;
@@ -64,7 +64,7 @@ final readonly class Options
             $run = $plan->run($run->id);
         }
         $cards = array_map(
-            static fn(Requirement $w): OptionCard => Card::of($plan, $run, $w, $promise),
+            static fn(Requirement $w): OptionCard => Card::for($plan, $run, $w, $promise),
             self::requirements($plan, $run),
         );
         $best = [];

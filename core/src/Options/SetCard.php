@@ -29,7 +29,7 @@ final readonly class SetCard
     private const UNITS = 1.0 * ItemSteps::UNITS;
 
     /** @throws Refusal when no set is long enough */
-    public static function of(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
+    public static function for(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
     {
         $basis = $promise->basis;
         $best =
@@ -135,7 +135,7 @@ final readonly class SetCard
                 ),
                 'energy' => Card::energy($plan, $watts, 'as stated on its box'),
             ],
-            reach: ControlReach::of(
+            reach: ControlReach::for(
                 plan: $plan,
                 taken: null,
                 control: $f->strings('speaks')[0] ?? 'rf',

@@ -40,7 +40,7 @@ final readonly class SplitCard
     }
 
     /** @throws \EmberDusk\Values\Refusal when it cannot be solved */
-    public static function of(Plan $plan, Run $run, SplitWay $way, Promise $promise): self
+    public static function for(Plan $plan, Run $run, SplitWay $way, Promise $promise): self
     {
         $trial = Trial::drawn($plan, $run);
         $moving = Costing::moving($plan, $promise->basis, array_keys($trial->results));

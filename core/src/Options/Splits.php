@@ -19,7 +19,7 @@ final readonly class Splits
      * @param  int  $parts  how many are side by side on one controller
      * @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/splitWay
      */
-    public static function of(Plan $plan, Run $run, int $parts, Basis $basis): array
+    public static function for(Plan $plan, Run $run, int $parts, Basis $basis): array
     {
         $promise = new Promise($plan, $basis);
         $cards = [];
@@ -41,7 +41,7 @@ final readonly class Splits
                 Invariants::check($plan);
             }
 
-            return SplitCard::of($plan, $run, $way, $promise);
+            return SplitCard::for($plan, $run, $way, $promise);
         } catch (Refusal $t) {
             return SplitCard::refused($way, $t->getMessage());
         }

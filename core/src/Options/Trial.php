@@ -38,8 +38,13 @@ final readonly class Trial
     ) {}
 
     /** @throws \EmberDusk\Values\Refusal when it cannot be solved */
-    public static function of(Plan $plan, Run $run, Requirement $requirement, Fulfilment $kit, ShelfSource $shelf): self
-    {
+    public static function for(
+        Plan $plan,
+        Run $run,
+        Requirement $requirement,
+        Fulfilment $kit,
+        ShelfSource $shelf,
+    ): self {
         $best = null;
         foreach (self::FEEDS as $shares) {
             $changes = $kit->changes($plan, $run, $requirement, $shares);

@@ -11,7 +11,7 @@ final readonly class BestFit
      * @param  list<int>  $pieces  mm
      * @param  list<int>  $offcuts  mm
      */
-    public static function of(array $pieces, int $stock, array $offcuts = []): Cuts
+    public static function for(array $pieces, int $stock, array $offcuts = []): Cuts
     {
         rsort($pieces);
         $stocks = $room = $offcuts;

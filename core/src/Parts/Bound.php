@@ -8,7 +8,7 @@ namespace EmberDusk\Parts;
 final readonly class Bound
 {
     /** @param  list<int>  $pieces  mm */
-    public static function of(array $pieces, int $stock): int
+    public static function for(array $pieces, int $stock): int
     {
         $best = (int) ceil(array_sum($pieces) / $stock);
         $small = array_unique(array_filter($pieces, static fn(int $p): bool => 2 * $p <= $stock));

@@ -26,7 +26,7 @@ final class Completion
      * @param  list<int>  $offcuts
      * @return array{Cuts|null, bool} the fewest of so many to so many bought lengths, and whether every way was looked at
      */
-    public static function of(array $pieces, int $stock, array $offcuts, int $least, int $most): array
+    public static function for(array $pieces, int $stock, array $offcuts, int $least, int $most): array
     {
         $proven = true;
         for ($bought = $least; $bought <= $most; $bought++) {

@@ -23,23 +23,23 @@ final readonly class CutList
      * @param  int  $stock  mm of one bought length
      * @param  list<int>  $offcuts  mm that are there already, each once: they are filled first
      */
-    public static function of(array $pieces, int $stock, array $offcuts = []): Cuts
+    public static function for(array $pieces, int $stock, array $offcuts = []): Cuts
     {
         rsort($offcuts);
         $least = max(
             0,
             (int) ceil((array_sum($pieces) - array_sum($offcuts)) / $stock),
-            $offcuts === [] ? Bound::of($pieces, $stock) : 0,
+            $offcuts === [] ? Bound::for($pieces, $stock) : 0,
         );
-        $best = BestFit::of($pieces, $stock, $offcuts);
+        $best = BestFit::for($pieces, $stock, $offcuts);
         $kinds = array_count_values($pieces);
         if ($best->bought > $least && $offcuts === [] && count($kinds) <= self::KINDS) {
-            $relaxed = Patterns::of($kinds, $stock);
+            $relaxed = Patterns::from($kinds, $stock);
             $least = max($least, (int) ceil($relaxed->value - 1e-6));
             $best = self::fewer($best, $relaxed->rounded());
         }
         if ($best->bought > $least && count($pieces) <= self::PIECES) {
-            [$completed, $proven] = Completion::of(
+            [$completed, $proven] = Completion::for(
                 pieces: $pieces,
                 stock: $stock,
                 offcuts: $offcuts,

@@ -109,7 +109,7 @@ final readonly class Fixings
             unit: $unit,
             why: $why,
             runs: [$run->id],
-            each: Uses::of($kit),
+            each: Uses::for($kit),
         );
     }
 }

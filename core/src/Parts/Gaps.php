@@ -18,7 +18,7 @@ final readonly class Gaps
      * @return array{list<array{int, list<array{int, int, int}>}>, int}|null lengths with their cuts as in Jointed, joints; null if the cuts leave
      *     too little
      */
-    public static function of(Cuts $fixed, array $parted, int $stock, array $offcuts, int $bought, int $kerf): ?array
+    public static function for(Cuts $fixed, array $parted, int $stock, array $offcuts, int $bought, int $kerf): ?array
     {
         $lengths = $cut = $room = [];
         foreach (self::lengths($fixed, $stock, $offcuts, $bought) as [$length, $pieces]) {

@@ -32,9 +32,9 @@ final readonly class Jointed
      * @return array{list<array{int, list<array{int, int, int}>}>, int, int, bool} lengths with their cuts, as in $filled; number bought; joints;
      *     whether fewer of either are proven impossible
      */
-    public static function of(array $whole, array $parted, int $stock, array $offcuts, int $kerf = 0): array
+    public static function for(array $whole, array $parted, int $stock, array $offcuts, int $kerf = 0): array
     {
-        $fixed = CutList::of($whole, $stock, $offcuts);
+        $fixed = CutList::for($whole, $stock, $offcuts);
         $bought = max(
             $fixed->bought,
             (int) ceil((array_sum($whole) + array_sum($parted) - array_sum($offcuts)) / $stock),
@@ -42,7 +42,7 @@ final readonly class Jointed
         $proven = $fixed->proven || $bought > $fixed->bought;
         $lies = static fn(int $bought): array => [...$offcuts, ...array_fill(0, $bought, $stock)];
         for (; ; $bought++) {
-            $guess = Gaps::of(
+            $guess = Gaps::for(
                 fixed: $fixed,
                 parted: $parted,
                 stock: $stock,

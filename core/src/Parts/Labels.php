@@ -13,7 +13,7 @@ use EmberDusk\Survey\TapeNotes;
 final readonly class Labels
 {
     /** @return list<array{key: string, title: string, lines: list<string>, stage: string, of: string}> */
-    public static function of(Plan $plan): array
+    public static function for(Plan $plan): array
     {
         $labels = [];
         foreach (['supplies' => $plan->supplies, 'controllers' => $plan->controllers] as $list => $units) {

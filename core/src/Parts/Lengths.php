@@ -25,7 +25,7 @@ final readonly class Lengths
      */
     private function __construct(private Plan $plan, public array $of, public array $lacking) {}
 
-    public static function of(Plan $plan, ShelfSource $shelf): self
+    public static function for(Plan $plan, ShelfSource $shelf): self
     {
         $uses = new Uses($shelf);
         $of = $lacking = [];
@@ -106,7 +106,7 @@ final readonly class Lengths
     {
         [$kit, , $pieces] = $this->of[$id];
 
-        return StockCut::of(
+        return StockCut::for(
             kit: $id,
             name: $kit->entry->name(),
             stock: 1000 * self::bought($kit),

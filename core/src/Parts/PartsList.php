@@ -37,12 +37,12 @@ final readonly class PartsList
     ) {}
 
     /** @param  array<string, list<float>>  $offcuts metres of offcuts in the van, by shelf id */
-    public static function of(Plan $plan, ShelfSource $shelf, array $offcuts = []): self
+    public static function for(Plan $plan, ShelfSource $shelf, array $offcuts = []): self
     {
         $wanted = new PartsDemand($plan);
         $uses = new Uses($shelf);
         $fixings = new Fixings($plan, $uses, $wanted);
-        $lengths = Lengths::of($plan, $shelf);
+        $lengths = Lengths::for($plan, $shelf);
         $cuts = $bought = $joined = [];
         foreach ($lengths->of as $id => [$kit, $group, $pieces]) {
             $cuts[] = $cut = $lengths->cut($id, $offcuts[$id] ?? []);
@@ -247,7 +247,7 @@ final readonly class PartsList
                 unit: 'joint',
                 why: $why,
                 runs: $runs,
-                each: Uses::of($wire),
+                each: Uses::for($wire),
             );
         }
     }

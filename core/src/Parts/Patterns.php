@@ -33,7 +33,7 @@ final readonly class Patterns
     ) {}
 
     /** @param  array<int, int>  $kinds  how many of each length */
-    public static function of(array $kinds, int $stock): self
+    public static function from(array $kinds, int $stock): self
     {
         krsort($kinds);
         $sizes = array_keys($kinds);
@@ -102,7 +102,7 @@ final readonly class Patterns
     /** Whole lengths from the patterns, the rest by best fit. */
     public function rounded(): Cuts
     {
-        $best = BestFit::of($this->pieces($this->wanted), $this->stock);
+        $best = BestFit::for($this->pieces($this->wanted), $this->stock);
         foreach (self::ROUNDINGS as $up) {
             $left = $this->wanted;
             $lengths = [];
@@ -121,14 +121,14 @@ final readonly class Patterns
                 }
             }
             $rest = $this->pieces($left);
-            $cuts = BestFit::of($rest, $this->stock);
-            if (count($rest) <= 40 && $cuts->bought > Bound::of($rest, $this->stock)) {
+            $cuts = BestFit::for($rest, $this->stock);
+            if (count($rest) <= 40 && $cuts->bought > Bound::for($rest, $this->stock)) {
                 $cuts =
-                    Completion::of(
+                    Completion::for(
                         pieces: $rest,
                         stock: $this->stock,
                         offcuts: [],
-                        least: Bound::of($rest, $this->stock),
+                        least: Bound::for($rest, $this->stock),
                         most: $cuts->bought - 1,
                     )[0] ?? $cuts;
             }

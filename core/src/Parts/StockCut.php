@@ -43,7 +43,7 @@ final readonly class StockCut
      * @param  float  $unit  mm from cut mark to cut mark
      * @param  int  $kerf saw kerf in mm, for parts cut to the millimetre
      */
-    public static function of(
+    public static function for(
         string $kit,
         string $name,
         float $stock,
@@ -61,7 +61,7 @@ final readonly class StockCut
             $units,
         );
         $in = static fn(Piece $p): int => $units($p->mm) + $kerf;
-        [$filled, $bought, $joints, $proven] = Jointed::of(
+        [$filled, $bought, $joints, $proven] = Jointed::for(
             array_map($in, $whole),
             array_map($in, $parted),
             $length + $kerf,

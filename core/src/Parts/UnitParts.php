@@ -115,7 +115,7 @@ final readonly class UnitParts
     private static function mains(Plan $plan, Uses $uses, PartsDemand $wanted): void
     {
         foreach ($plan->supplies as $id => $supply) {
-            $way = MainsWay::of($plan, $supply);
+            $way = MainsWay::to($plan, $supply);
             if ($way?->outlet !== null) {
                 $wanted->add(
                     kit: $uses->mains(),

@@ -76,7 +76,7 @@ final readonly class Uses
     }
 
     /** How many uses one that is bought holds. */
-    public static function of(?KitSnapshot $kit): float
+    public static function for(?KitSnapshot $kit): float
     {
         return max(1e-6, (new Fields($kit->written ?? []))->numberOrNull('per') ?? 1.0);
     }

@@ -20,7 +20,7 @@ final readonly class BoxRoom
      */
     private function __construct(public array $units, public ?array $size) {}
 
-    public static function of(Plan $plan, string $place, Box $box): self
+    public static function for(Plan $plan, string $place, Box $box): self
     {
         $units = [];
         foreach ($plan->devices() as $device) {

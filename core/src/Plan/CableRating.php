@@ -46,7 +46,7 @@ final readonly class CableRating
     ) {}
 
     /** @param  Cable|null  $other  in its place */
-    public static function of(Plan $plan, LaidCable $laid, ?Cable $other = null): self
+    public static function for(Plan $plan, LaidCable $laid, ?Cable $other = null): self
     {
         $cable = $other ?? $plan->cable($laid->kit);
         if ($cable === null) {
@@ -82,7 +82,7 @@ final readonly class CableRating
     /** Amps; 0 where the tables do not hold it. */
     public static function amps(Plan $plan, LaidCable $laid): float
     {
-        return self::of($plan, $laid)->amps ?? 0.0;
+        return self::for($plan, $laid)->amps ?? 0.0;
     }
 
     /** Derating factor for air temperature; above the table its last factor. */

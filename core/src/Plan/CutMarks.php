@@ -19,7 +19,7 @@ final readonly class CutMarks
     private function __construct(public float $pitch, public array $groups, public array $jumps) {}
 
     /** A section shorter than one group is left out; its leads are joined up. */
-    public static function of(Run $run, Strip $strip): self
+    public static function from(Run $run, Strip $strip): self
     {
         $groups = [];
         $jumps = [];

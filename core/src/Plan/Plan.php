@@ -234,7 +234,7 @@ final readonly class Plan implements Recorded
             return null;
         }
 
-        return CutMarks::of($run, $strip);
+        return CutMarks::from($run, $strip);
     }
 
     /** @return list<Feed> of a run, from its start */

@@ -4,11 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use DateTimeZone;
+use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Record\Checked;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
-use DateTimeZone;
-use EmberDusk\Formats\Fields;
 
 /** Location of a job, its time zone, and whether it uses public roads. */
 final readonly class Position implements Checked

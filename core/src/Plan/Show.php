@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Record\Checked;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Fields;
 
 /**
  * A show: scenes in turn with their times, random colours, a colour running across the lights, or lights that follow sound.

@@ -12,7 +12,7 @@ final readonly class Slices
      * @param  list<float>  $jumps  metres of lead between them
      * @return array{list<float>, list<float>} sections and jumps of one part, counted from 1
      */
-    public static function of(array $sections, array $jumps, int $part, int $parts): array
+    public static function from(array $sections, array $jumps, int $part, int $parts): array
     {
         if ($parts === 1) {
             return [$sections, $jumps];

@@ -33,7 +33,7 @@ final readonly class Split implements Recorded
         #[Field(of: Field::TEXTS)] public array $added = [],
     ) {}
 
-    public static function of(Plan $plan, Run $run, string $how): self
+    public static function for(Plan $plan, Run $run, string $how): self
     {
         $feeds = $plan->feedsOf($run);
         $cables = [];

@@ -11,7 +11,7 @@ use EmberDusk\Survey\TapeNotes;
 final readonly class SurveyedBanks
 {
     /** @return list<array{string, Battery}> each with the id of its place */
-    public static function of(Plan $plan, Run $run): array
+    public static function for(Plan $plan, Run $run): array
     {
         $own = self::at($plan, $run->place);
         if ($own !== [] || TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== []) {

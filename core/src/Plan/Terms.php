@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Record\Checked;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Price;
 use EmberDusk\Survey\Length;
@@ -58,7 +58,7 @@ final readonly class Terms implements Checked
     /** Shelf price in the job's currency; null without a price, or without a rate for its currency. */
     public function price(KitSnapshot $kit): ?float
     {
-        $price = Price::of(new Fields($kit->written));
+        $price = Price::from(new Fields($kit->written));
         if ($price === null) {
             return null;
         }
@@ -73,7 +73,7 @@ final readonly class Terms implements Checked
     /** The currency of a price that cannot be calculated, as the job has no rate for it. */
     public function foreign(KitSnapshot $kit): ?string
     {
-        $price = Price::of(new Fields($kit->written));
+        $price = Price::from(new Fields($kit->written));
         if ($price === null || $this->own($price) || isset($this->rates[$price->currency])) {
             return null;
         }
@@ -84,7 +84,7 @@ final readonly class Terms implements Checked
     /** The currency of a price that is turned into the job's; empty where it is the job's. */
     public function turned(KitSnapshot $kit): string
     {
-        $price = Price::of(new Fields($kit->written));
+        $price = Price::from(new Fields($kit->written));
         if ($price === null || $this->own($price) || !isset($this->rates[$price->currency])) {
             return '';
         }

@@ -19,7 +19,7 @@ final readonly class Alternatives
      * @param  list<Group>  $groups
      * @return array<string, list<LayoutTrial>>
      */
-    public static function of(array $groups): array
+    public static function from(array $groups): array
     {
         $all = [];
         try {

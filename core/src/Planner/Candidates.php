@@ -41,8 +41,13 @@ final class Candidates
      * @param  (Closure(FeedOption): bool)|null  $fits  ways of feeding that are worth a look
      * @return iterable<int, Layout>
      */
-    public static function of(Tables $tables, array $runs, Aim $aim, bool $all = false, ?Closure $fits = null): iterable
-    {
+    public static function for(
+        Tables $tables,
+        array $runs,
+        Aim $aim,
+        bool $all = false,
+        ?Closure $fits = null,
+    ): iterable {
         return (new self(tables: $tables, runs: $runs, aim: $aim, all: $all, fits: $fits))->inOrder();
     }
 

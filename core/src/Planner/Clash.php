@@ -11,7 +11,7 @@ final readonly class Clash
      * @param  list<list<string>>  $broken  the limits that each layout breaks
      * @return list<string> the fewest that meet every one of those, the first in the order of the limits
      */
-    public static function of(array $broken): array
+    public static function from(array $broken): array
     {
         $best = Broken::LIMITS;
         for ($set = 1, $all = 2 ** count(Broken::LIMITS); $set < $all; $set++) {

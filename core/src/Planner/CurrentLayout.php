@@ -39,7 +39,7 @@ final readonly class CurrentLayout
     ) {}
 
     /** Null where nothing of it is wired yet. */
-    public static function of(Plan $plan, Proposal $proposal, Basis $basis): ?self
+    public static function for(Plan $plan, Proposal $proposal, Basis $basis): ?self
     {
         $runs = array_values(
             array_filter(
@@ -60,8 +60,8 @@ final readonly class CurrentLayout
         $of = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts));
         $then = Costing::moving($made, $basis, Proposal::wired($made, $plan, ...$of));
         $now = Costing::moving($plan, $basis, $runs);
-        $alone = Excerpt::of($plan, $runs);
-        $judge = Judge::of($alone, array_values($alone->runs), true);
+        $alone = Excerpt::for($plan, $runs);
+        $judge = Judge::for($alone, array_values($alone->runs), true);
 
         $repair = !$judge->holds() ? self::repair($alone, $now->cost(), $basis) : null;
 
@@ -125,7 +125,7 @@ final readonly class CurrentLayout
             try {
                 $made = Catalogue::make($change, $shelf)->apply($plan);
                 $price = Costing::moving($made, $basis, array_keys($made->runs))->cost();
-                if (($best === null || $price < $best[0]) && Judge::of($made, array_values($made->runs))->holds()) {
+                if (($best === null || $price < $best[0]) && Judge::for($made, array_values($made->runs))->holds()) {
                     $best = [$price, $label, $change];
                 }
             } catch (Refusal) {
@@ -138,7 +138,7 @@ final readonly class CurrentLayout
 
         return [
             'label' => $best[1],
-            'cost' => MovingFigures::of($plan, $best[0] - $cost)->toArray(),
+            'cost' => MovingFigures::for($plan, $best[0] - $cost)->toArray(),
             'change' => $best[2]->toArray(),
         ];
     }
@@ -152,7 +152,7 @@ final readonly class CurrentLayout
             }
         }
         foreach ($plan->runs as $run) {
-            foreach (Feeding::of($plan, $run) as $pattern => $pads) {
+            foreach (Feeding::for($plan, $run) as $pattern => $pads) {
                 $marks = $plan->cutMarks($run);
                 if ($pattern !== Feeding::HALVES && $marks !== null) {
                     yield [

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Plan;
 final readonly class Excerpt
 {
     /** @param  list<string>  $ids */
-    public static function of(Plan $plan, array $ids): Plan
+    public static function for(Plan $plan, array $ids): Plan
     {
         $runs = array_intersect_key($plan->runs, array_fill_keys($ids, true));
         $units = [];

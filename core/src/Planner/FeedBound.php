@@ -45,10 +45,10 @@ final readonly class FeedBound
      */
     private function __construct(public bool $hopeless, public float $amps, public float $drop) {}
 
-    public static function of(Tables $tables, FeedOption $option, ?KitSnapshot $controller): self
+    public static function for(Tables $tables, FeedOption $option, ?KitSnapshot $controller): self
     {
         $run = $tables->plan->run($option->run);
-        $plan = Excerpt::of($tables->plan, [$run->id]);
+        $plan = Excerpt::for($tables->plan, [$run->id]);
         $volts = $tables->strip($run)->volts;
         $hopeless = true;
         $amps = $drop = INF;
@@ -78,7 +78,7 @@ final readonly class FeedBound
     {
         $run = $tables->plan->run($option->run);
         $strip = $tables->strip($run);
-        $marks = CutMarks::of($run, $strip);
+        $marks = CutMarks::from($run, $strip);
         $even = Sag::evenness($strip, $marks, $option->pads, $option->halves());
 
         $amps = ((self::DRAWS * $strip->wattsPerMetre()) / $strip->volts) * ($strip->pixels === null ? 1.0 : $run->cap);

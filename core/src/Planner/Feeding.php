@@ -22,7 +22,7 @@ final readonly class Feeding
     private const MOST = 6;
 
     /** @return array<string, list<int>> pads by pattern; no two patterns have the same but the halves, whose run is cut */
-    public static function of(Plan $plan, Run $run): array
+    public static function for(Plan $plan, Run $run): array
     {
         $marks = $plan->cutMarks($run);
         $strip = $plan->strip($run->strip);
@@ -60,7 +60,7 @@ final readonly class Feeding
         $patterns = array_intersect_key($patterns, array_flip($unique));
         if ($run->parts === 1 && $run->zones === []) {
             $halves = array_map(
-                static fn(Run $half): CutMarks => CutMarks::of($half, $strip),
+                static fn(Run $half): CutMarks => CutMarks::from($half, $strip),
                 array_values(SplitRun::cut($run, 2, $plan->runs)),
             );
             if (count($halves) === 2 && $halves[0]->groupCount() > 0 && $halves[1]->groupCount() > 0) {

@@ -16,7 +16,7 @@ use EmberDusk\Plan\Run;
 final readonly class Floor
 {
     /** @param  non-empty-list<Run>  $runs */
-    public static function of(Tables $tables, array $runs, Aim $aim): int
+    public static function for(Tables $tables, array $runs, Aim $aim): int
     {
         $rank = 0;
         $watts = 0.0;

@@ -81,7 +81,7 @@ final class Group
         }
         foreach ($this->runs as $run) {
             if (!in_array($run->id, $done, true) && !in_array('kit', $run->pins, true)) {
-                foreach (SimpleLayouts::of($this->search->tables, $run) as $layout) {
+                foreach (SimpleLayouts::for($this->search->tables, $run) as $layout) {
                     $tried = $this->search->try($layout, [$run]);
                     if ($tried->judge->holds()) {
                         $this->parts[] = $tried;
@@ -166,7 +166,7 @@ final class Group
     private function everyWay(): void
     {
         $best = $this->complete() ? $this->inOrder($this->parts) : null;
-        foreach (Partitions::of($this->runs) as $sets) {
+        foreach (Partitions::for($this->runs) as $sets) {
             if (count($sets) < count($this->runs)) {
                 $best = $this->lesser($best, $sets);
             }
@@ -260,7 +260,7 @@ final class Group
 
     private function loosest(): int
     {
-        return Floor::of($this->search->tables, $this->runs, $this->aim);
+        return Floor::for($this->search->tables, $this->runs, $this->aim);
     }
 
     /**

@@ -37,7 +37,7 @@ final readonly class Judge
      * @param  list<Run>  $runs  of one island
      * @param  bool  $whole continue with open feeds after a failure, to report everything
      */
-    public static function of(Plan $plan, array $runs, bool $whole = false): self
+    public static function for(Plan $plan, array $runs, bool $whole = false): self
     {
         $evenness = 1.0;
         $darkest = $runs[0]->id ?? '';

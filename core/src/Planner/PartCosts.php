@@ -42,7 +42,7 @@ final class PartCosts
         [$cost, $joints] = [0, 0];
         foreach ($halves ? SplitRun::cut($run, 2, $this->plan->runs) : [$run] as $part) {
             $part = $part->equipped($run->strip);
-            $cost += $this->costs->part(RunUnits::of($this->plan, $part));
+            $cost += $this->costs->part(RunUnits::for($this->plan, $part));
             $joints += Joints::ofRun($this->plan, $part, 0);
         }
 

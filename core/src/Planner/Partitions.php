@@ -13,7 +13,7 @@ final readonly class Partitions
      * @param  list<Run>  $runs
      * @return list<list<non-empty-list<Run>>> each set in the order of the ids, the sets by their first
      */
-    public static function of(array $runs): array
+    public static function for(array $runs): array
     {
         $all = [[]];
         foreach ($runs as $run) {

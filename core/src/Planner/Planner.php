@@ -22,7 +22,7 @@ final readonly class Planner
      * @param  list<string>  $runs ids; unplannable ones are named in the proposal
      * @param  list<string>  $keep  of Run::PINS, kept for all of them on top of what each has pinned
      */
-    public static function of(
+    public static function propose(
         Plan $plan,
         array $runs,
         Basis $basis,
@@ -73,7 +73,7 @@ final readonly class Planner
             self::rest($groups, $watch);
         }
 
-        $alternatives = !$watch->stopped() ? Alternatives::of($groups) : [];
+        $alternatives = !$watch->stopped() ? Alternatives::from($groups) : [];
 
         return new Proposal(
             plan: $plan,

@@ -163,17 +163,17 @@ final readonly class Proposal
             'cheaper' => array_map(
                 fn(LayoutTrial $t): array => [
                     'label' => $this->label([$t]),
-                    'cost' => MovingFigures::of($this->plan, $t->cost)->toArray(),
+                    'cost' => MovingFigures::for($this->plan, $t->cost)->toArray(),
                     'broken' => $t->judge->words(),
                 ],
                 $this->cheaper(),
             ),
             'alternatives' => $this->others($promise),
-            'bound' => MovingFigures::of($this->plan, $this->bound)->toArray(),
+            'bound' => MovingFigures::for($this->plan, $this->bound)->toArray(),
             'gap' => $gap,
             'solved' => $this->solved,
             'stopped' => $this->stopped,
-            'drawn' => CurrentLayout::of($this->plan, $this, $this->basis)?->toArray(),
+            'drawn' => CurrentLayout::for($this->plan, $this, $this->basis)?->toArray(),
         ];
     }
 

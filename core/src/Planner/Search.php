@@ -69,7 +69,7 @@ final class Search
             $this->glance($f)->drop <=
                 $this->tables->plan->limits->drop * $this->tables->strip($this->tables->plan->run($f->run))->volts;
         foreach (
-            Candidates::of(tables: $this->tables, runs: $runs, aim: $aim, all: false, fits: $rough ? $fits : null)
+            Candidates::for(tables: $this->tables, runs: $runs, aim: $aim, all: false, fits: $rough ? $fits : null)
             as $layout
         ) {
             $bound = $aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes());
@@ -150,7 +150,7 @@ final class Search
         $sets = [];
         $count = 0;
         $all = true;
-        foreach (Candidates::of($this->tables, $runs, Aim::Cost, true) as $layout) {
+        foreach (Candidates::for($this->tables, $runs, Aim::Cost, true) as $layout) {
             if ($count++ >= self::MOST) {
                 $all = false;
                 break;
@@ -164,7 +164,7 @@ final class Search
             $sets[implode(',', $limits)] = $limits;
         }
 
-        return [Clash::of(array_values($sets)), $nearest, $all];
+        return [Clash::from(array_values($sets)), $nearest, $all];
     }
 
     /**
@@ -180,7 +180,7 @@ final class Search
             $made = $layout->built($this->alone($runs), $this->tables, $this->shelf);
             $this->tried[$key] = new LayoutTrial(
                 layout: $layout,
-                judge: Judge::of($made, array_values($made->runs)),
+                judge: Judge::for($made, array_values($made->runs)),
                 cost: $layout->cost($this->tables),
                 joints: $layout->joints($this->tables),
                 boxes: $layout->boxes(),
@@ -255,7 +255,7 @@ final class Search
             $this->best[$run->id] ??= $this->tables->strip($run)->switched()
                 ? FeedBound::least($this->tables->controllers([$run], true))
                 : null;
-            $this->hubs[$key] = FeedBound::of($this->tables, $feed, $this->best[$run->id]);
+            $this->hubs[$key] = FeedBound::for($this->tables, $feed, $this->best[$run->id]);
         }
 
         return $this->hubs[$key];
@@ -270,6 +270,6 @@ final class Search
     {
         $ids = array_map(static fn(Run $r): string => $r->id, $runs);
 
-        return $this->alone[implode(' ', $ids)] ??= Excerpt::of($this->tables->plan, $ids);
+        return $this->alone[implode(' ', $ids)] ??= Excerpt::for($this->tables->plan, $ids);
     }
 }

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Run;
 final readonly class SimpleLayouts
 {
     /** @return list<Layout> for a run alone, those with few feeds first */
-    public static function of(Tables $tables, Run $run): array
+    public static function for(Tables $tables, Run $run): array
     {
         $supply = $tables->supplies([$run], false)[0] ?? null;
         $switched = $tables->strip($run)->switched();

@@ -163,8 +163,8 @@ final class Tables
     {
         $cores = $this->cores($run);
         $options = [];
-        foreach ($this->patterns[$run->id] ??= Feeding::of($this->plan, $run) as $pattern => $pads) {
-            foreach (TailCables::of($this->plan, $this->priced, $run, $cores, $pads) as $tails) {
+        foreach ($this->patterns[$run->id] ??= Feeding::for($this->plan, $run) as $pattern => $pads) {
+            foreach (TailCables::for($this->plan, $this->priced, $run, $cores, $pads) as $tails) {
                 $options[] = $this->option(
                     run: $run,
                     place: $place,
@@ -176,10 +176,10 @@ final class Tables
             }
         }
         foreach (
-            in_array('feeds', $run->pins, true) ? [] : ExistingLegs::of($this->plan, $run, $this->shelf)
+            in_array('feeds', $run->pins, true) ? [] : ExistingLegs::for($this->plan, $run, $this->shelf)
             as $name => $leg
         ) {
-            foreach (TailCables::of($this->plan, $this->priced, $run, $cores, [0]) as $tails) {
+            foreach (TailCables::for($this->plan, $this->priced, $run, $cores, [0]) as $tails) {
                 $options[] = $this->option(
                     run: $run,
                     place: $place,

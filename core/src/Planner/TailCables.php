@@ -15,7 +15,7 @@ final readonly class TailCables
      * @param  list<int>  $pads
      * @return list<non-empty-list<KitSnapshot>> one cable for all pads, or one for each
      */
-    public static function of(Plan $plan, PricedShelf $priced, Run $run, int $cores, array $pads): array
+    public static function for(Plan $plan, PricedShelf $priced, Run $run, int $cores, array $pads): array
     {
         if (!in_array('cables', $run->pins, true)) {
             return array_map(static fn(KitSnapshot $f): array => [$f], $priced->cables($cores));

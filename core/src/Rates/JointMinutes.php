@@ -12,7 +12,7 @@ final readonly class JointMinutes
     /** A soldered joint: marked, tinned on both sides, joined, cleaned. */
     public const SOLDERED = 6.0;
 
-    public static function of(?Connector $connector): float
+    public static function for(?Connector $connector): float
     {
         return $connector->minutes ?? self::SOLDERED;
     }

@@ -42,7 +42,7 @@ final readonly class Productivity
     public function __construct(public array $kinds) {}
 
     /** @param  list<array{kind: string, table: float, taken: int}>  $timed  steps that the crew has ticked off, in minutes */
-    public static function of(array $timed): self
+    public static function from(array $timed): self
     {
         $logs = [];
         foreach ($timed as $step) {

@@ -14,7 +14,7 @@ final readonly class RunUnits
     public const MOVED = ['settings', 'loose', 'cut', 'second', 'seal'];
 
     /** @return array<string, float> by kind of StepMinutes::MINUTES; joints, units and cables are counted where they are */
-    public static function of(Plan $plan, Run $run): array
+    public static function for(Plan $plan, Run $run): array
     {
         $metres = $run->length();
         $sections = (float) count($run->sections);

@@ -57,7 +57,7 @@ final readonly class UnitCosts
 
     public function jointMinutes(?Connector $connector): float
     {
-        return JointMinutes::of($connector) * $this->crew->factor('joints');
+        return JointMinutes::for($connector) * $this->crew->factor('joints');
     }
 
     /** Of a supply or controller that is fixed, set and joined where that has to be. */

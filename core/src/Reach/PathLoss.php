@@ -35,7 +35,7 @@ final readonly class PathLoss
     /** Required margin in dB: doors, people, wet weather. Common practice, no source. */
     public const MARGIN = 10.0;
 
-    public static function of(float $metres, int $floors = 0, string $building = self::HOME_KEY): float
+    public static function over(float $metres, int $floors = 0, string $building = self::HOME_KEY): float
     {
         $exponent = $building === self::OFFICE_KEY ? self::OFFICE : self::HOME;
 
@@ -48,6 +48,6 @@ final readonly class PathLoss
     /** Remaining margin at the other end, in dB; below the required margin the link is unreliable. */
     public static function spare(float $metres, int $floors = 0, string $building = self::HOME_KEY): float
     {
-        return self::SENT - self::of($metres, $floors, $building) - self::HEARD;
+        return self::SENT - self::over($metres, $floors, $building) - self::HEARD;
     }
 }

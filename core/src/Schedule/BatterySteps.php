@@ -98,7 +98,7 @@ final class BatterySteps
         return in_array('removable', $run->mounting, true) ||
             ($this->plan->onBattery($run) &&
                 array_filter(
-                    SurveyedBanks::of($this->plan, $run),
+                    SurveyedBanks::for($this->plan, $run),
                     static fn(array $bank): bool => $bank[1]->elsewhere,
                 ) !== []);
     }

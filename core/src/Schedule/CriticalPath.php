@@ -22,7 +22,7 @@ final readonly class CriticalPath
      *
      * @throws Refusal when steps wait for each other in a circle, or for one that is not there
      */
-    public static function of(array $steps): self
+    public static function from(array $steps): self
     {
         $byId = [];
         foreach ($steps as $step) {

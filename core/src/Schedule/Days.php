@@ -34,7 +34,7 @@ final class Days
     }
 
     /** @param  string  $today  YYYY-MM-DD: the rest is done from today on at the soonest */
-    public static function of(Arrangement $arrangement, string $today): self
+    public static function for(Arrangement $arrangement, string $today): self
     {
         return new self(
             $arrangement->visits === [] ? [new Visit($today)] : $arrangement->visits,

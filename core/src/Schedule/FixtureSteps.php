@@ -39,7 +39,7 @@ final readonly class FixtureSteps
             wait: 0,
             needs: array_values(array_filter([$fitting->kit, $module])),
         );
-        $joints = RunJoints::of($this->plan, 0, $this->install->cables($fitting->id), $this->at);
+        $joints = RunJoints::for($this->plan, 0, $this->install->cables($fitting->id), $this->at);
 
         return $this->list->joints($fitting, $joints, $hung);
     }

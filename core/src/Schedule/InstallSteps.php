@@ -114,7 +114,7 @@ final class InstallSteps
     private function mains(Run|Fitting $of, string $unit, string $after): ?string
     {
         $supply = $this->plan->supplies[$unit] ?? null;
-        $way = $supply !== null ? MainsWay::of($this->plan, $supply) : null;
+        $way = $supply !== null ? MainsWay::to($this->plan, $supply) : null;
         if ($way?->outlet === null) {
             return null;
         }

@@ -19,7 +19,7 @@ final readonly class Labour
     private function __construct(public array $minutes, public array $ranges, public int $visits) {}
 
     /** @param  list<Step>  $steps */
-    public static function of(array $steps, Arrangement $arrangement, Productivity $crew, Terms $terms): self
+    public static function for(array $steps, Arrangement $arrangement, Productivity $crew, Terms $terms): self
     {
         $minutes = $ranges = [];
         foreach ($steps as $step) {

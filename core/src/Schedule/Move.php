@@ -14,7 +14,7 @@ final readonly class Move
     private function __construct(public array $broken, public RemainingWork $before, public RemainingWork $after) {}
 
     /** @throws Refusal when the step is not there or done */
-    public static function of(RemainingWork $remaining, Pin $pin): self
+    public static function for(RemainingWork $remaining, Pin $pin): self
     {
         $step =
             $remaining->left[$pin->step] ??
@@ -64,7 +64,7 @@ final readonly class Move
         }
         // Even if nothing else were done before, these would not be over.
         $only = self::before($remaining->left, $step);
-        $soonest = Timetable::of(
+        $soonest = Timetable::for(
             steps: array_values($only),
             days: $days,
             here: $remaining->here,

@@ -37,9 +37,9 @@ final readonly class RemainingWork
      *
      * @throws \EmberDusk\Values\Refusal when steps wait for each other in a circle
      */
-    public static function of(array $steps, Arrangement $arrangement, array $ticks, array $arrivals, string $now): self
+    public static function for(array $steps, Arrangement $arrangement, array $ticks, array $arrivals, string $now): self
     {
-        $days = Days::of($arrangement, substr($now, 0, 10));
+        $days = Days::for($arrangement, substr($now, 0, 10));
         if (strlen($now) > 10) {
             $soonest =
                 5 *
@@ -65,7 +65,7 @@ final readonly class RemainingWork
         return new self(
             steps: $byId,
             left: $left,
-            timetable: Timetable::of(
+            timetable: Timetable::for(
                 steps: array_values($left),
                 days: $days,
                 pins: $arrangement->pins,
@@ -84,7 +84,7 @@ final readonly class RemainingWork
     public function arranged(Arrangement $arrangement): self
     {
         return $this->withChanged(
-            timetable: Timetable::of(
+            timetable: Timetable::for(
                 steps: array_values($this->left),
                 days: $this->days,
                 pins: $arrangement->pins,

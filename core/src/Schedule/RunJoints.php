@@ -29,7 +29,7 @@ final readonly class RunJoints
      * @param  array<string, LaidCable>  $cables  that are laid for it first
      * @param  array<string, int>  $at  joints by cable, as of Joints::atCables
      */
-    public static function of(Plan $plan, int $own, array $cables, array $at): self
+    public static function for(Plan $plan, int $own, array $cables, array $at): self
     {
         $count = $own;
         $minutes = JointMinutes::SOLDERED * $count;
@@ -37,7 +37,7 @@ final readonly class RunJoints
         foreach ($cables as $cable) {
             $connector = $plan->connector($cable->joint);
             $count += $at[$cable->id];
-            $minutes += $at[$cable->id] * JointMinutes::of($connector);
+            $minutes += $at[$cable->id] * JointMinutes::for($connector);
             $kinds[$connector->joint ?? 'solder'] = true;
         }
 

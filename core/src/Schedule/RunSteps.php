@@ -36,7 +36,7 @@ final readonly class RunSteps
     /** @param  list<string>  $before  Returns the run's last step. */
     public function of(Run $run, array $before): string
     {
-        $units = RunUnits::of($this->plan, $run);
+        $units = RunUnits::for($this->plan, $run);
         $profile = isset($units['profile']);
         $making = $this->plan->making($run);
         $dry = $this->list->of(
@@ -141,7 +141,7 @@ final readonly class RunSteps
                 after: [$fixed],
             );
         }
-        $joints = RunJoints::of(
+        $joints = RunJoints::for(
             $this->plan,
             Joints::ofRun($this->plan, $run, $this->joined[$run->id] ?? 0),
             $this->install->cables($run->id),

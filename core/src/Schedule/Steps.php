@@ -52,7 +52,7 @@ final class Steps
     }
 
     /** @return list<Step> */
-    public static function of(Plan $plan, PartsList $parts, Productivity $productivity): array
+    public static function for(Plan $plan, PartsList $parts, Productivity $productivity): array
     {
         $steps = new self($plan, $parts, $productivity);
         foreach ($plan->places as $id => $place) {

@@ -17,7 +17,7 @@ final readonly class TestTicks
      * @param  list<BenchTest>  $tests
      * @return array<string, Tick> by step and by test
      */
-    public static function of(array $presses, array $tests): array
+    public static function from(array $presses, array $tests): array
     {
         $last = $order = [];
         foreach ($presses as $n => $press) {

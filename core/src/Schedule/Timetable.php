@@ -56,9 +56,9 @@ final class Timetable
      *
      * @throws Refusal
      */
-    public static function of(array $steps, Days $days, array $pins = [], array $here = [], array $held = []): self
+    public static function for(array $steps, Days $days, array $pins = [], array $here = [], array $held = []): self
     {
-        $timetable = new self(CriticalPath::of($steps), $days);
+        $timetable = new self(CriticalPath::from($steps), $days);
         $byId = array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
         foreach (array_intersect_key($pins, $byId) as $id => $pin) {
             $timetable->keep($byId[$id], $pin, $byId);

@@ -12,7 +12,7 @@ final readonly class Waits
      *     that cures, or the first that waits for a part; times of the clock; ids of the steps that are done in
      *     between
      */
-    public static function of(RemainingWork $remaining): array
+    public static function for(RemainingWork $remaining): array
     {
         $waits = [];
         $timetable = $remaining->timetable;

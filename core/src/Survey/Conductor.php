@@ -81,7 +81,7 @@ final readonly class Conductor
      *
      * @throws Refusal when the tables do not hold that size
      */
-    public static function of(string $system, float $size, string $make): self
+    public static function from(string $system, float $size, string $make): self
     {
         if ($system === 'awg') {
             return self::awg($size, $make);

@@ -18,7 +18,7 @@ final readonly class SaidNotes
      *
      * @throws InvalidInput at /run, /length or /battery
      */
-    public static function of(string $run, float $metres, bool $meets, string $battery): string
+    public static function from(string $run, float $metres, bool $meets, string $battery): string
     {
         $lines = ['said', 'start'];
         if ($meets) {

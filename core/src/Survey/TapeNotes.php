@@ -60,7 +60,7 @@ final class TapeNotes
         foreach (TapeWords::clauses($text) as $clause) {
             $reader->clause(new Clause($clause));
         }
-        $sheet = TapeSheet::of(
+        $sheet = TapeSheet::from(
             start: $reader->start,
             legs: $reader->legs,
             closed: $reader->close !== null,

@@ -37,7 +37,7 @@ final readonly class TapeSheet
     ) {}
 
     /** @param  list<Leg>  $legs */
-    public static function of(string $start, array $legs, bool $closed, Site $site, string $system): self
+    public static function from(string $start, array $legs, bool $closed, Site $site, string $system): self
     {
         $at = new Point(0.0, 0.0);
         $corners = [$at];

@@ -11,7 +11,7 @@ final readonly class ChangePayload
     private function __construct(private string $kind, private array $fields) {}
 
     /** @param  mixed  ...$fields  by name */
-    public static function of(string $kind, mixed ...$fields): self
+    public static function named(string $kind, mixed ...$fields): self
     {
         return new self($kind, array_combine(array_map(strval(...), array_keys($fields)), $fields));
     }
@@ -19,7 +19,7 @@ final readonly class ChangePayload
     /** Without the fields that are not given. */
     public static function given(string $kind, mixed ...$fields): self
     {
-        return self::of($kind, ...array_filter($fields, static fn(mixed $v): bool => $v !== null));
+        return self::named($kind, ...array_filter($fields, static fn(mixed $v): bool => $v !== null));
     }
 
     /** @return array<string, mixed> */

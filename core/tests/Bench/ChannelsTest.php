@@ -34,7 +34,7 @@ final class ChannelsTest extends TestCase
     #[DataProvider('kinds')]
     public function test_every_order_with_up_to_two_loose_leads_is_named_right(string $kind, int $n): void
     {
-        $leaves = self::leaves(ChannelFinder::of(Space::leads($kind, []), []), []);
+        $leaves = self::leaves(ChannelFinder::from(Space::leads($kind, []), []), []);
         $cases = $most = 0;
         foreach (self::permutations(range(0, $n - 1)) as $order) {
             foreach (self::subsets($n, 2) as $loose) {
@@ -67,7 +67,7 @@ final class ChannelsTest extends TestCase
     public function test_no_more_is_asked_than_the_best_tree_of_questions_asks(string $kind, int $n): void
     {
         $space = Space::leads($kind, self::MODES);
-        $leaves = self::leaves(ChannelFinder::of($space, []), []);
+        $leaves = self::leaves(ChannelFinder::from($space, []), []);
         self::assertCount(count($space), $leaves, 'each class is reached, and told from every other');
         foreach ($space as $e) {
             self::assertSame($e, $leaves[implode(' ', $e->shows)][0]);
@@ -161,7 +161,7 @@ final class ChannelsTest extends TestCase
 
     public function test_answers_that_contradict_each_other_leave_nothing(): void
     {
-        $finder = ChannelFinder::of(Space::leads('rgb', []), [0 => 1, 1 => 1, 2 => 1]);
+        $finder = ChannelFinder::from(Space::leads('rgb', []), [0 => 1, 1 => 1, 2 => 1]);
         self::assertSame([], $finder->left);
         self::assertNull($finder->found());
         self::assertNull($finder->next());
@@ -187,11 +187,11 @@ final class ChannelsTest extends TestCase
     private static function asked(array $space, callable $light): array
     {
         $seen = [];
-        $finder = ChannelFinder::of($space, $seen);
+        $finder = ChannelFinder::from($space, $seen);
         while (($next = $finder->next()) !== null) {
             self::assertArrayNotHasKey($next, $seen);
             $seen[$next] = $light($next);
-            $finder = ChannelFinder::of($space, $seen);
+            $finder = ChannelFinder::from($space, $seen);
         }
 
         return [$finder, count($seen)];
@@ -214,7 +214,10 @@ final class ChannelsTest extends TestCase
         self::assertArrayNotHasKey($next, $seen);
         $leaves = [];
         foreach (array_unique(array_map(static fn(Explanation $e): int => $e->shows[$next], $finder->left)) as $lit) {
-            $leaves += self::leaves(ChannelFinder::of($finder->left, $seen + [$next => $lit]), $seen + [$next => $lit]);
+            $leaves += self::leaves(
+                ChannelFinder::from($finder->left, $seen + [$next => $lit]),
+                $seen + [$next => $lit],
+            );
         }
 
         return $leaves;

@@ -17,7 +17,7 @@ final class CountTest extends TestCase
         foreach ([1, 2, 40, 93, 95, 96, 97, 99, 120, 300] as $true) {
             $answers = [];
             for ($n = 0; $n < 30; $n++) {
-                $finder = CountFinder::of([52, 44], true, $answers);
+                $finder = CountFinder::from([52, 44], true, $answers);
                 if ($finder->verdict !== 'asking') {
                     break;
                 }
@@ -58,13 +58,13 @@ final class CountTest extends TestCase
         array $answers,
         array $wanted,
     ): void {
-        $finder = CountFinder::of($sections, $four, $answers);
+        $finder = CountFinder::from($sections, $four, $answers);
         self::assertSame($wanted, [$finder->verdict, $finder->section ?? $finder->pixel]);
     }
 
     public function test_reports_contradicting_answers(): void
     {
         $answers = [[96, 96], [90, CountFinder::OFF_THE_END]];
-        self::assertSame('contradiction', CountFinder::of([52, 44], true, $answers)->verdict);
+        self::assertSame('contradiction', CountFinder::from([52, 44], true, $answers)->verdict);
     }
 }

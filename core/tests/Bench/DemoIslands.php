@@ -19,9 +19,9 @@ trait DemoIslands
         static $kept = [];
         if (!isset($kept["{$job} {$run}"])) {
             $plan = JobFile::read(Demo::shipped($job));
-            $island = Island::of($plan, $plan->run($run));
+            $island = Island::for($plan, $plan->run($run));
             assert($island !== null);
-            $kept["{$job} {$run}"] = [$plan, $island, Predictions::of($plan, $island, $plan->run($run))];
+            $kept["{$job} {$run}"] = [$plan, $island, Predictions::for($plan, $island, $plan->run($run))];
         }
 
         return $kept["{$job} {$run}"];

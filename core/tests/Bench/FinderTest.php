@@ -62,7 +62,7 @@ final class FinderTest extends TestCase
         $right = $compared = array_fill_keys(['finder', 'end to end', 'halving'], 0);
         $finder = new KeptFirst();
         for ($seed = 1; $seed <= $seeds; $seed++) {
-            $fault = FaultDraw::of($predictions, $seed);
+            $fault = FaultDraw::for($predictions, $seed);
             self::assertNotNull($fault);
             $baselines = $seed > self::COMPARED ? [] : ['end to end' => new EndToEnd(), 'halving' => new Halving()];
             foreach (['finder' => $finder, ...$baselines] as $name => $way) {
@@ -90,11 +90,11 @@ final class FinderTest extends TestCase
         int $seed,
         ReadingChooser $way,
     ): BenchRun {
-        return BenchRun::of(
+        return BenchRun::for(
             plan: $plan,
             island: $island,
             predictions: $predictions,
-            faults: [FaultDraw::of($predictions, $seed) ?? self::fail('no fault here')],
+            faults: [FaultDraw::for($predictions, $seed) ?? self::fail('no fault here')],
             seed: $seed,
             chooses: $way,
         );
@@ -105,7 +105,7 @@ final class FinderTest extends TestCase
     {
         [$plan, $island, $predictions] = self::island('observatory', 'cove');
         for ($seed = 1; $seed <= 25; $seed++) {
-            $run = BenchRun::of($plan, $island, $predictions, [], $seed);
+            $run = BenchRun::for($plan, $island, $predictions, [], $seed);
             self::assertTrue($run->named() === Belief::NONE || !$run->confident(), "seed {$seed}: {$run->named()}");
         }
     }
@@ -151,7 +151,7 @@ final class FinderTest extends TestCase
                 self::assertEqualsWithDelta($value, $values[1][$key], 1e-9, "{$class} {$key}");
             }
         }
-        $belief = Belief::of($predictions, []);
+        $belief = Belief::from($predictions, []);
         self::assertSame(
             'K2: cable thinner or longer than planned (volts alone cannot show which)',
             (new FaultWords($plan))->class($belief, 'cable@k2'),
@@ -164,7 +164,7 @@ final class FinderTest extends TestCase
         [$plan, $island, $predictions] = self::island('hide', 'shelf');
         $fault = FaultDraw::named($predictions, 'joint@k2:to:1', 3);
         self::assertNotNull($fault);
-        $run = BenchRun::of($plan, $island, $predictions, [$fault], 3);
+        $run = BenchRun::for($plan, $island, $predictions, [$fault], 3);
         self::assertSame('joint@k2:to:1', $run->named());
         $found = $run->belief->fault($run->named());
         self::assertNotNull($found);
@@ -190,9 +190,9 @@ final class FinderTest extends TestCase
         foreach ($shares as $id => $share) {
             $expected += $share * $predictions->base["full {$id}"];
         }
-        $true = \EmberDusk\Bench\Meter\BenchCircuit::of($plan, $island)->read([$spot], Command::full())[$spot->id];
+        $true = \EmberDusk\Bench\Meter\BenchCircuit::for($plan, $island)->read([$spot], Command::full())[$spot->id];
         self::assertEqualsWithDelta($true, $expected, 0.02);
-        $belief = Belief::of($predictions, [new Reading($spot, Command::full(), $true - 4.0)]);
+        $belief = Belief::from($predictions, [new Reading($spot, Command::full(), $true - 4.0)]);
         self::assertNotSame(Belief::NONE, $belief->top());
     }
 }

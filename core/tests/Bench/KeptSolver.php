@@ -20,11 +20,11 @@ final class KeptSolver implements BenchSolver
 
     public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected
     {
-        return Expected::of($plan, $island, $spots, $commands);
+        return Expected::for($plan, $island, $spots, $commands);
     }
 
     public function predictions(Plan $plan, Island $island, Run $run): Predictions
     {
-        return self::$kept[$run->id . Fingerprint::of($plan, $island)] ??= Predictions::of($plan, $island, $run);
+        return self::$kept[$run->id . Fingerprint::for($plan, $island)] ??= Predictions::for($plan, $island, $run);
     }
 }

@@ -40,7 +40,7 @@ final class LogTest extends TestCase
             self::entry('mend', 'elsewhere', '', null),
             self::entry('count', 'shelf', 'count:96', 52),
         ]);
-        $ids = IslandIds::of($plan, $island);
+        $ids = IslandIds::for($plan, $island);
         self::assertSame(
             [[0 => 2], [[96, 52]], 1],
             [$facts->colours('shelf'), $facts->counts('shelf'), count($facts->readings($island, $ids))],
@@ -83,7 +83,7 @@ final class LogTest extends TestCase
     #[DataProvider('written')]
     public function test_a_slip_of_the_pen_is_asked_back(float $value, Range $expected, ?float $meant): void
     {
-        $doubt = DoubtfulReading::of($value, 'V', $expected);
+        $doubt = DoubtfulReading::from($value, 'V', $expected);
         if ($meant === null) {
             self::assertNull($doubt);
         } else {
@@ -96,7 +96,7 @@ final class LogTest extends TestCase
     {
         $plan = self::plan();
         $island = Island::all($plan)[0];
-        $of = static fn(LogEntry ...$e): Evidence => Evidence::of(
+        $of = static fn(LogEntry ...$e): Evidence => Evidence::from(
             $plan,
             $island,
             new BenchFacts(array_values($e)),
@@ -105,13 +105,13 @@ final class LogTest extends TestCase
         $doubted = $of(self::entry('reading', 's1', 'full', 12000.0));
         self::assertCount(1, $doubted->rows);
         self::assertNotNull($doubted->rows[0]->doubt);
-        self::assertSame([[], Verdict::Open], [$doubted->readings(), Verdict::of($doubted->rows[0])]);
+        self::assertSame([[], Verdict::Open], [$doubted->readings(), Verdict::for($doubted->rows[0])]);
         $sure = $of(
             self::entry('reading', 's1', 'full', 12000.0),
             self::entry('reading', 's1', 'full', 12000.0, sure: true),
         );
         self::assertCount(1, $sure->readings());
-        self::assertSame(Verdict::Outside, Verdict::of($sure->rows[1]));
+        self::assertSame(Verdict::Outside, Verdict::for($sure->rows[1]));
         self::assertNull($sure->rows[0]->doubt, 'it was read again: nothing is asked any more');
         $gone = $of(self::entry('reading', 's1:amps', 'full', 0.3), self::entry('reading', 'k2:drop:9', 'full', 0.3));
         self::assertSame([true, false], [$gone->rows[0]->spot !== null, $gone->rows[1]->spot !== null]);
@@ -123,7 +123,7 @@ final class LogTest extends TestCase
         $plan = self::plan();
         $island = Island::all($plan)[0];
         $low = $plan->supply('s1')->volts ?? 0.0;
-        $of = static fn(float $second): Evidence => Evidence::of(
+        $of = static fn(float $second): Evidence => Evidence::from(
             $plan,
             $island,
             new BenchFacts([self::entry('reading', 's1', 'full', $low), self::entry('reading', 's1', 'full', $second)]),
@@ -139,15 +139,15 @@ final class LogTest extends TestCase
     {
         $plan = self::plan();
         $island = Island::all($plan)[0];
-        $row = static fn(float $value): Verdict => Verdict::of(
-            Evidence::of(
+        $row = static fn(float $value): Verdict => Verdict::for(
+            Evidence::from(
                 $plan,
                 $island,
                 new BenchFacts([self::entry('reading', 's1', 'full', $value, sure: true)]),
                 new SolvesNow(),
             )->rows[0],
         );
-        $range = Evidence::of(
+        $range = Evidence::from(
             $plan,
             $island,
             new BenchFacts([self::entry('reading', 's1', 'full', 24.0)]),
@@ -179,22 +179,22 @@ final class LogTest extends TestCase
     public function test_readings_on_good_wiring_better_rails_and_supply(): void
     {
         $plan = JobFile::read(Demo::shipped('observatory'));
-        $island = Island::of($plan, $plan->run('cove'));
+        $island = Island::for($plan, $plan->run('cove'));
         self::assertNotNull($island);
         $truth = new Conditions(0.94, 1.005);
-        $circuit = \EmberDusk\Bench\Meter\BenchCircuit::of($plan, $island);
+        $circuit = \EmberDusk\Bench\Meter\BenchCircuit::for($plan, $island);
         $entries = [];
         foreach (['s1', 'cove:rail1', 'k2:drop:1', 'k2:to:1', 'cove@9.00:1'] as $id) {
             $spot = Spots::named($plan, $island, $id);
             $entries[] = self::entry('reading', $id, 'full', $circuit->read([$spot], Command::full(), $truth)[$id]);
         }
-        $evidence = Evidence::of($plan, $island, new BenchFacts($entries), new SolvesNow());
+        $evidence = Evidence::from($plan, $island, new BenchFacts($entries), new SolvesNow());
         self::assertNotNull($evidence->expected);
         self::assertNull(
-            Calibration::of($evidence->expected, array_slice($evidence->readings(), 0, 1)),
+            Calibration::from($evidence->expected, array_slice($evidence->readings(), 0, 1)),
             'one reading proves nothing',
         );
-        $calibration = Calibration::of($evidence->expected, $evidence->readings());
+        $calibration = Calibration::from($evidence->expected, $evidence->readings());
         self::assertNotNull($calibration);
         self::assertLessThanOrEqual(0.95, $calibration->rails()->low);
         self::assertGreaterThanOrEqual(0.93, $calibration->rails()->high);
@@ -207,14 +207,14 @@ final class LogTest extends TestCase
         [$joint] = $calibration->joints();
         self::assertEqualsWithDelta(0.001, $joint['was'], 1e-9);
         self::assertTrue($joint['now']->low <= 0.001 && $joint['now']->high >= 0.001);
-        $bad = Evidence::of(
+        $bad = Evidence::from(
             $plan,
             $island,
             new BenchFacts([...$entries, self::entry('reading', 'cove@0.00:1', 'full', 15.0)]),
             new SolvesNow(),
         );
         self::assertNull(
-            Calibration::of($bad->expected ?? $evidence->expected, $bad->readings()),
+            Calibration::from($bad->expected ?? $evidence->expected, $bad->readings()),
             'not of good wiring',
         );
     }
@@ -286,7 +286,7 @@ final class LogTest extends TestCase
     public function test_describes_entries_as_text(): void
     {
         $plan = self::plan();
-        $say = static fn(LogEntry $e): string => LogWords::of($plan, $e);
+        $say = static fn(LogEntry $e): string => LogWords::for($plan, $e);
         self::assertSame('S1, its terminals, at full: 23.9 V', $say(self::entry('reading', 's1', 'full', 23.94)));
         self::assertSame(
             'Shelf: warm white commanded alone, nothing lit',

@@ -69,7 +69,7 @@ final class MeterTest extends TestCase
         foreach (['observatory', 'narrowboat', 'hide'] as $job) {
             $plan = JobFile::read(Demo::shipped($job));
             foreach (Island::all($plan) as $island) {
-                $read = BenchCircuit::of($plan, $island)->read(Spots::of($plan, $island), Command::full());
+                $read = BenchCircuit::for($plan, $island)->read(Spots::for($plan, $island), Command::full());
                 foreach (Engine::planned($plan, $island) as $id => $result) {
                     foreach ($result->supplies as $supply => $of) {
                         self::assertEqualsWithDelta($of->volts, $read[$supply], 1e-4, "{$job} {$supply}");
@@ -112,7 +112,7 @@ final class MeterTest extends TestCase
         $plan = JobFile::read(Demo::shipped($job));
         [$island, $fault] = self::fault($plan, $name);
         foreach (
-            BenchCircuit::of($plan, $island)->networks(Command::full(), new Conditions(), [$fault->of($size)])
+            BenchCircuit::for($plan, $island)->networks(Command::full(), new Conditions(), [$fault->of($size)])
             as $network
         ) {
             $netlist = Netlist::write($name, [$network]);
@@ -130,8 +130,8 @@ final class MeterTest extends TestCase
     {
         $plan = JobFile::read(Demo::shipped('hide'));
         [$island, $fault] = self::fault($plan, 'joint@k2:to:1');
-        $read = BenchCircuit::of($plan, $island)->read(
-            Spots::of($plan, $island),
+        $read = BenchCircuit::for($plan, $island)->read(
+            Spots::for($plan, $island),
             Command::full(),
             faults: [$fault->of(0.75)],
         );
@@ -147,8 +147,8 @@ final class MeterTest extends TestCase
         foreach (['observatory', 'narrowboat', 'hide'] as $job) {
             $plan = JobFile::read(Demo::shipped($job));
             foreach (Island::all($plan) as $island) {
-                $spots = Spots::of($plan, $island);
-                $exact = BenchCircuit::of($plan, $island)->read($spots, Command::full());
+                $spots = Spots::for($plan, $island);
+                $exact = BenchCircuit::for($plan, $island)->read($spots, Command::full());
                 foreach (BenchCircuit::lumped($plan, $island)->read($spots, Command::full()) as $id => $value) {
                     self::assertEqualsWithDelta($exact[$id], $value, 0.01, "{$job} {$id}");
                 }
@@ -162,15 +162,15 @@ final class MeterTest extends TestCase
         $plan = JobFile::read(Demo::shipped('observatory'));
         $dice = new Dice(7);
         foreach (Island::all($plan) as $n => $island) {
-            $spots = Spots::of($plan, $island);
-            $expected = Expected::of($plan, $island, $spots, [Command::full()]);
+            $spots = Spots::for($plan, $island);
+            $expected = Expected::for($plan, $island, $spots, [Command::full()]);
             for ($k = 0; $k < 6; $k++) {
                 $conditions = new Conditions(
                     $dice->between(0.9, 1.1, "r{$n}{$k}"),
                     $dice->between(0.99, 1.01, "s{$n}{$k}"),
                 );
                 foreach (
-                    BenchCircuit::of($plan, $island)->read($spots, Command::full(), $conditions)
+                    BenchCircuit::for($plan, $island)->read($spots, Command::full(), $conditions)
                     as $id => $value
                 ) {
                     $range = $expected->range("full {$id}");
@@ -189,12 +189,12 @@ final class MeterTest extends TestCase
         $plan = JobFile::read(Demo::shipped('hide'));
         $island = Island::all($plan)[0];
         $spots = [Spots::named($plan, $island, 'shelf@3.10:1')];
-        $at = static fn(float $rail, float $supply): float => BenchCircuit::of($plan, $island)->read(
+        $at = static fn(float $rail, float $supply): float => BenchCircuit::for($plan, $island)->read(
             $spots,
             Command::full(),
             new Conditions($rail, $supply),
         )[$spots[0]->id];
-        $range = Expected::of($plan, $island, $spots, [Command::full()])->range("full {$spots[0]->id}");
+        $range = Expected::for($plan, $island, $spots, [Command::full()])->range("full {$spots[0]->id}");
         self::assertNotNull($range);
         self::assertEqualsWithDelta($at(1.0, 1.0), ($range->low + $range->high) / 2, 1e-9);
         $off = abs($at(1.1, 1.0) - $at(1.0, 1.0)) + abs($at(1.0, 1.01) - $at(1.0, 1.0));
@@ -206,7 +206,7 @@ final class MeterTest extends TestCase
     {
         $plan = JobFile::read(Demo::shipped('hide'));
         [$island, $fault] = self::fault($plan, 'reversed@shelf:1');
-        $read = BenchCircuit::of($plan, $island)->read(Spots::of($plan, $island), Command::full(), faults: [$fault]);
+        $read = BenchCircuit::for($plan, $island)->read(Spots::for($plan, $island), Command::full(), faults: [$fault]);
         self::assertEqualsWithDelta(0.0, $read['k2:amps:1'], 1e-3);
         $volts = $plan->supply('s1')->emf ?? 0.0;
         foreach (['shelf@0.00:2', 'shelf@3.10:2'] as $pad) {
@@ -216,7 +216,7 @@ final class MeterTest extends TestCase
         $band = JobFile::read(Demo::shipped('observatory'));
         [$island, $fault] = self::fault($band, 'reversed@band:2');
         $spots = array_map(static fn(string $id) => Spots::named($band, $island, $id), ['band@2.20:1', 'band@3.70:1']);
-        $read = BenchCircuit::of($band, $island)->read($spots, Command::full(), faults: [$fault]);
+        $read = BenchCircuit::for($band, $island)->read($spots, Command::full(), faults: [$fault]);
         self::assertLessThan(-18.0, $read[$spots[0]->id]);
         self::assertGreaterThan(18.0, $read[$spots[1]->id]);
     }
@@ -228,7 +228,7 @@ final class MeterTest extends TestCase
         $island = Island::all($plan)[0];
         $spot = Spots::named($plan, $island, 'shelf@1.23:1');
         self::assertSame('shelf@1.25:1', $spot->id, 'marks every 50 mm');
-        $read = BenchCircuit::of($plan, $island)->read(
+        $read = BenchCircuit::for($plan, $island)->read(
             [$spot, Spots::named($plan, $island, 'shelf@1.20:1'), Spots::named($plan, $island, 'shelf@1.30:1')],
             Command::full(),
         );
@@ -242,10 +242,10 @@ final class MeterTest extends TestCase
     public function test_a_lifted_feed_conducts_nothing_and_the_rest_carries_more(): void
     {
         $plan = JobFile::read(Demo::shipped('observatory'));
-        $island = Island::of($plan, $plan->run('jetty'));
+        $island = Island::for($plan, $plan->run('jetty'));
         self::assertNotNull($island);
-        $spots = Spots::of($plan, $island);
-        $circuit = BenchCircuit::of($plan, $island);
+        $spots = Spots::for($plan, $island);
+        $circuit = BenchCircuit::for($plan, $island);
         $all = $circuit->read($spots, Command::full());
         $feed = BenchJob::feed($plan, 'jetty');
         $tail = $plan->cableTo($feed)->id ?? '';
@@ -259,7 +259,7 @@ final class MeterTest extends TestCase
     public static function fault(Plan $plan, string $name): array
     {
         foreach (Island::all($plan) as $island) {
-            foreach (FaultList::of($plan, $island) as $fault) {
+            foreach (FaultList::for($plan, $island) as $fault) {
                 if ($fault->name() === $name) {
                     return [$island, $fault];
                 }

@@ -48,7 +48,7 @@ final class PracticeTest extends TestCase
     {
         $plan = BenchJob::plan();
         $this->log[] = LogTest::entry('count', 'star', 'count:96', (float) $this->practice($plan)->count('star', 96));
-        $seen = BenchObservation::of($plan, $plan->run('star'), new BenchFacts($this->log));
+        $seen = BenchObservation::for($plan, $plan->run('star'), new BenchFacts($this->log));
         self::assertSame(
             'dark from the first pixel of piece 2 on: data joint, arrow or leg, not the count',
             $seen->says(),
@@ -108,7 +108,7 @@ final class PracticeTest extends TestCase
 
     private function practice(Plan $plan): Practice
     {
-        return Practice::of(
+        return Practice::for(
             plan: $plan,
             facts: new BenchFacts($this->log),
             solver: new KeptSolver(),
@@ -121,7 +121,7 @@ final class PracticeTest extends TestCase
     private function colours(Plan $plan, string $run, bool $wrong): void
     {
         for ($n = 0; $n < 5; $n++) {
-            $seen = BenchObservation::of($plan, $plan->run($run), new BenchFacts($this->log), true);
+            $seen = BenchObservation::for($plan, $plan->run($run), new BenchFacts($this->log), true);
             $next = $seen->finder?->next();
             if ($next === null) {
                 break;
@@ -133,13 +133,13 @@ final class PracticeTest extends TestCase
                 (float) $this->practice($plan)->colour($run, $next),
             );
         }
-        $found = BenchObservation::of($plan, $plan->run($run), new BenchFacts($this->log))->finder?->found();
+        $found = BenchObservation::for($plan, $plan->run($run), new BenchFacts($this->log))->finder?->found();
         self::assertSame($wrong, $found?->right() === false);
     }
 
     private function verdict(Plan $plan, string $run): string
     {
-        $seen = BenchObservation::of($plan, $plan->run($run), new BenchFacts($this->log));
+        $seen = BenchObservation::for($plan, $plan->run($run), new BenchFacts($this->log));
         $found = $seen->finder?->found();
         self::assertNotNull($found);
 
@@ -149,7 +149,7 @@ final class PracticeTest extends TestCase
     /** The supply first, as on the card, then the suggested readings, six at most. */
     private function read(Plan $plan, string $run): Belief
     {
-        $island = Island::of($plan, $plan->run($run));
+        $island = Island::for($plan, $plan->run($run));
         self::assertNotNull($island);
         $predictions = (new KeptSolver())->predictions($plan, $island, $plan->run($run));
         $next = [Spots::named($plan, $island, $island->supplies[0]), Command::full()];
@@ -157,7 +157,7 @@ final class PracticeTest extends TestCase
         do {
             $value = $this->practice($plan)->read($island, $next[0]->id, $next[1]);
             $readings[] = new Reading($next[0], $next[1], $value);
-            $belief = Belief::of($predictions, $readings);
+            $belief = Belief::from($predictions, $readings);
             $next = (new NextReading())->next($belief, $readings);
         } while ($next !== null && count($readings) < BenchRun::MOST && !BenchRun::enough($belief, $readings));
 

@@ -38,12 +38,12 @@ final class SeededTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                Tests::of($plan),
+                Tests::for($plan),
                 static fn(BenchTest $t): bool => !isset($plan->runs[$t->of]) && !isset($plan->controllers[$t->of]),
             ),
         );
         foreach (Island::all($plan) as $island) {
-            $spots = Spots::of($plan, $island);
+            $spots = Spots::for($plan, $island);
             self::assertCount(count($spots), array_unique(array_column($spots, 'id')));
             foreach ($spots as $spot) {
                 self::assertEquals($spot, Spots::named($plan, $island, $spot->id));
@@ -53,16 +53,16 @@ final class SeededTest extends TestCase
             }
             $run = array_values($island->parts)[0]->run;
             try {
-                $good = Expected::of($plan, $island, $spots, [Command::full()]);
-                $predictions = Predictions::of($plan, $island, $run);
-                $fault = FaultDraw::of($predictions, $seed);
-                $found = $fault === null ? null : BenchRun::of($plan, $island, $predictions, [$fault], $seed);
+                $good = Expected::for($plan, $island, $spots, [Command::full()]);
+                $predictions = Predictions::for($plan, $island, $run);
+                $fault = FaultDraw::for($predictions, $seed);
+                $found = $fault === null ? null : BenchRun::for($plan, $island, $predictions, [$fault], $seed);
             } catch (Refusal) {
                 // A seeded job need not be a good one: this island has no solution.
                 continue;
             }
             self::assertSame([], array_filter($good->base, static fn(float $v): bool => !is_finite($v)));
-            $near = RunParts::of($plan, $island, $run);
+            $near = RunParts::for($plan, $island, $run);
             self::assertSame(
                 [],
                 array_filter($predictions->spots, static fn(Spot $s): bool => !$near->has($s->of)),

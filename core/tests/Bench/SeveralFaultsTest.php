@@ -59,7 +59,7 @@ final class SeveralFaultsTest extends TestCase
     {
         [$plan, $island, $predictions] = self::island($job, $run);
         $faults = array_map(static fn(array $p): Fault => self::fault($predictions, $p[0], $p[1]), $put);
-        $found = BenchRun::of($plan, $island, $predictions, $faults, $seed);
+        $found = BenchRun::for($plan, $island, $predictions, $faults, $seed);
         self::assertTrue(
             self::right($found, $faults) || !$found->confident(),
             "named {$found->named()} at {$found->sure()}",
@@ -74,11 +74,11 @@ final class SeveralFaultsTest extends TestCase
             [$plan, $island, $predictions] = self::island(...$islands[$n % count($islands)]);
             $faults = [];
             for ($seed = 40_000 + 100 * $n; count($faults) < 1 + ($n % 3 > 0 ? 1 : 0); $seed++) {
-                $fault = FaultDraw::of($predictions, $seed);
+                $fault = FaultDraw::for($predictions, $seed);
                 self::assertNotNull($fault);
                 $faults[$fault->class()] = $fault;
             }
-            $found = BenchRun::of($plan, $island, $predictions, array_values($faults), $n);
+            $found = BenchRun::for($plan, $island, $predictions, array_values($faults), $n);
             self::assertTrue(
                 self::right($found, array_values($faults)) || !$found->confident(),
                 implode(' + ', array_keys($faults)) . " named {$found->named()} at {$found->sure()}",
@@ -91,7 +91,7 @@ final class SeveralFaultsTest extends TestCase
     {
         [$plan, $island, $predictions] = self::island('hide', 'shelf');
         $faults = [self::fault($predictions, 'strip@shelf', 2.257), self::fault($predictions, 'length@k2', 6.5)];
-        $found = BenchRun::of($plan, $island, $predictions, $faults, 5737);
+        $found = BenchRun::for($plan, $island, $predictions, $faults, 5737);
         self::assertSame(Belief::SEVERAL, $found->named());
         $pairs = array_map(static fn(array $p): array => [$p[0]->class(), $p[1]->class()], $found->belief->pairs);
         self::assertEqualsCanonicalizing(['strip@shelf', 'cable@k2'], $pairs[0] ?? []);
@@ -107,7 +107,7 @@ final class SeveralFaultsTest extends TestCase
         [$plan, $island, $predictions] = self::island('hide', 'shelf');
         $meter = new StandInMeter($plan, $island, [], 5);
         $readings = [];
-        $belief = Belief::of($predictions, []);
+        $belief = Belief::from($predictions, []);
         $words = new FaultWords($plan);
         while (!BenchRun::enough($belief, $readings)) {
             if ($belief->open !== []) {
@@ -119,11 +119,11 @@ final class SeveralFaultsTest extends TestCase
                 'there is a reading for all that is not ruled out: ' . implode(', ', $belief->open),
             );
             $readings[] = $meter->read($next[0], $next[1]);
-            $belief = Belief::of($predictions, $readings);
+            $belief = Belief::from($predictions, $readings);
             self::assertLessThan(25, count($readings));
         }
         self::assertSame('no fault', $words->class($belief, Belief::NONE));
-        $circuit = BenchCircuit::of($plan, $island);
+        $circuit = BenchCircuit::for($plan, $island);
         foreach ($predictions->faults as ['fault' => $fault]) {
             if ($fault->kind !== FaultKind::Joint && $fault->kind !== FaultKind::Feed) {
                 continue;
@@ -138,7 +138,7 @@ final class SeveralFaultsTest extends TestCase
         }
         $short = array_slice($readings, 0, -1);
         self::assertFalse(
-            BenchRun::enough(Belief::of($predictions, $short), $short),
+            BenchRun::enough(Belief::from($predictions, $short), $short),
             'one reading fewer is not enough',
         );
     }
@@ -151,7 +151,7 @@ final class SeveralFaultsTest extends TestCase
             foreach ($predictions->spots as $spot) {
                 foreach ([-60.0, -12.0, 0.0, 0.05, 5.0, 60.0] as $value) {
                     $readings = [new Reading($spot, Command::full(), $value)];
-                    $belief = Belief::of($predictions, $readings);
+                    $belief = Belief::from($predictions, $readings);
                     $next = (new NextReading())->next($belief, $readings);
                     self::assertEqualsWithDelta(1.0, array_sum($belief->classes), 1e-9, "{$spot->id} {$value}");
                     self::assertNotSame($spot->id, $next[0]->id ?? null, 'the same place is not read twice');

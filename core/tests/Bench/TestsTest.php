@@ -56,7 +56,7 @@ final class TestsTest extends TestCase
     public function test_every_test_says_what_to_do_what_to_see_and_what_else_it_means(): void
     {
         foreach (Demo::SHIPPED as $job) {
-            $tests = Tests::of(JobFile::read(Demo::shipped($job)));
+            $tests = Tests::for(JobFile::read(Demo::shipped($job)));
             self::assertNotSame([], $tests);
             self::assertCount(count($tests), array_unique(array_column($tests, 'id')));
             foreach ($tests as $test) {
@@ -73,7 +73,7 @@ final class TestsTest extends TestCase
     public function test_what_commands_a_run(): void
     {
         $plan = JobFile::read(Demo::shipped('observatory'));
-        $of = static fn(string $run): Commander => Commander::of($plan, $plan->run($run));
+        $of = static fn(string $run): Commander => Commander::for($plan, $plan->run($run));
         self::assertSame([Commander::Remote, Commander::Board], [$of('path'), $of('band')]);
         self::assertSame(
             [true, true, false, false],
@@ -85,7 +85,7 @@ final class TestsTest extends TestCase
             ]),
         );
         $bluetooth = Demo::with($plan, ChooseKit::payload(run: 'path', kit: 'controller-bluetooth-4'));
-        self::assertSame(Commander::Phone, Commander::of($bluetooth, $bluetooth->run('path')));
+        self::assertSame(Commander::Phone, Commander::for($bluetooth, $bluetooth->run('path')));
         self::assertStringContainsString('first join comes before', Commander::Phone->words());
     }
 
@@ -95,7 +95,7 @@ final class TestsTest extends TestCase
         foreach (Demo::SHIPPED as $job) {
             $plan = JobFile::read(Demo::shipped($job));
             $steps = self::steps($plan);
-            foreach (Tests::of($plan) as $test) {
+            foreach (Tests::for($plan) as $test) {
                 self::assertArrayHasKey($test->step, $steps, "{$job} {$test->id}");
                 $kind = $steps[$test->step]->kind;
                 $later = array_keys(
@@ -116,7 +116,7 @@ final class TestsTest extends TestCase
     {
         $tests = array_values(
             array_filter(
-                Tests::of(JobFile::read(Demo::shipped('hide'))),
+                Tests::for(JobFile::read(Demo::shipped('hide'))),
                 static fn(BenchTest $t): bool => $t->step === 'loose-shelf',
             ),
         );
@@ -127,29 +127,33 @@ final class TestsTest extends TestCase
             2,
             sprintf('2026-11-28 09:%02d', $minute),
         );
-        $whole = TestTicks::of([$press('loose-shelf', true, 1)], $tests);
+        $whole = TestTicks::from([$press('loose-shelf', true, 1)], $tests);
         self::assertEqualsCanonicalizing(['loose-shelf', ...$ids], array_keys($whole));
-        $one = TestTicks::of([$press('loose-shelf', true, 1), $press($ids[2], false, 2)], $tests);
+        $one = TestTicks::from([$press('loose-shelf', true, 1), $press($ids[2], false, 2)], $tests);
         self::assertArrayNotHasKey('loose-shelf', $one, 'a test that is not done after all takes the step with it');
         self::assertCount(count($ids) - 1, $one);
         $each = [];
         foreach ($ids as $n => $id) {
             $each[] = $press($id, true, $n + 1);
-            self::assertSame($n === count($ids) - 1, isset(TestTicks::of($each, $tests)['loose-shelf']));
+            self::assertSame($n === count($ids) - 1, isset(TestTicks::from($each, $tests)['loose-shelf']));
         }
-        $made = TestTicks::of($each, $tests)['loose-shelf'];
+        $made = TestTicks::from($each, $tests)['loose-shelf'];
         self::assertSame([2 * count($ids), sprintf('2026-11-28 09:%02d', count($ids))], [$made->minutes, $made->at]);
-        $none = TestTicks::of([...$each, $press('loose-shelf', false, 30)], $tests);
+        $none = TestTicks::from([...$each, $press('loose-shelf', false, 30)], $tests);
         self::assertSame([], $none);
         self::assertSame(
             ['dry-shelf'],
-            array_keys(TestTicks::of([$press('dry-shelf', true, 1), $press('gone/test', true, 2)], $tests)),
+            array_keys(TestTicks::from([$press('dry-shelf', true, 1), $press('gone/test', true, 2)], $tests)),
         );
     }
 
     /** @return array<string, Step> */
     private static function steps(Plan $plan): array
     {
-        return array_column(Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([])), null, 'id');
+        return array_column(
+            Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([])),
+            null,
+            'id',
+        );
     }
 }

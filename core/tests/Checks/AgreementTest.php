@@ -55,14 +55,14 @@ final class AgreementTest extends TestCase
                 }
             }
             $state = new JobState($plan, $results, Demo::shelf());
-            $slate = Findings::of($state);
+            $slate = Findings::for($state);
             $binding = array_filter(
                 $slate,
                 static fn(Finding $f): bool => in_array($f->place->stage, ['kit', 'wire'], true) &&
                     ($f->severity === Severity::Stop ||
                         ($f->severity === Severity::Watch && $rules[$f->code]->binds !== '')),
             );
-            $judge = Judge::of($plan, array_values($plan->runs), true);
+            $judge = Judge::for($plan, array_values($plan->runs), true);
             $slated = array_values(array_unique(array_map(static fn(Finding $f): string => $f->code, $binding)));
             $judged = array_values(array_unique(array_map(static fn(Broken $b): string => $b->code, $judge->broken)));
             if (!in_array('', $judged, true)) {
@@ -74,7 +74,7 @@ final class AgreementTest extends TestCase
                 self::assertSame($slated === [], $judge->holds(), "seed {$seed}: " . implode(' ', $slated));
             }
             $found = [];
-            foreach (CheckList::of($plan, $slate) as $group) {
+            foreach (CheckList::from($plan, $slate) as $group) {
                 foreach ($group['rules'] as $rule) {
                     $found[$rule['says']] = $rule['found'] + $rule['open'];
                 }

@@ -127,7 +127,7 @@ final class FalseAlarmsTest extends TestCase
     public function test_a_correct_job_gives_no_finding(callable $job): void
     {
         $found = array_filter(
-            Findings::of($job()->state()),
+            Findings::for($job()->state()),
             static fn(Finding $f): bool => !in_array($f->code, self::WORK, true),
         );
         self::assertSame(
@@ -155,7 +155,7 @@ final class FalseAlarmsTest extends TestCase
             ->state();
         self::assertNotContains('no-price', self::codes($state));
         $phone = $state->plan->items['i1']->kit;
-        self::assertNotContains($phone, array_column(PartsList::of($state->plan, $state->shelf)->parts, 'key'));
+        self::assertNotContains($phone, array_column(PartsList::for($state->plan, $state->shelf)->parts, 'key'));
     }
 
     public function test_a_bridge_in_the_job_joins_two_ways_of_control(): void
@@ -208,7 +208,7 @@ final class FalseAlarmsTest extends TestCase
             ->fixture('x1', 20)
             ->cable('k1', '2x2.5', 's1', 'x1')
             ->state();
-        $stops = array_filter(Findings::of($state), static fn(Finding $f): bool => $f->severity === Severity::Stop);
+        $stops = array_filter(Findings::for($state), static fn(Finding $f): bool => $f->severity === Severity::Stop);
         self::assertSame(['headroom'], array_values(array_map(static fn(Finding $f): string => $f->code, $stops)));
     }
 
@@ -248,6 +248,6 @@ final class FalseAlarmsTest extends TestCase
     /** @return list<string> */
     private static function codes(JobState $state): array
     {
-        return array_values(array_unique(array_map(static fn(Finding $f): string => $f->code, Findings::of($state))));
+        return array_values(array_unique(array_map(static fn(Finding $f): string => $f->code, Findings::for($state))));
     }
 }

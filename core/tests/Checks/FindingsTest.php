@@ -47,7 +47,7 @@ final class FindingsTest extends TestCase
     /** @return list<Finding> */
     private static function inScene(RunResult|Refusal $scene, RunResult $full): array
     {
-        return SceneFindings::of(
+        return SceneFindings::for(
             new JobState(
                 plan: self::scened(),
                 results: ['line' => $full],

@@ -42,7 +42,7 @@ final class GroupedFindingsTest extends TestCase
             self::finding('reckoned', Severity::Open, 'k2', self::keep('k2')),
             self::finding('reckoned', Severity::Open, 'k3', self::keep('k3')),
         ];
-        $lines = GroupedFindings::of($findings);
+        $lines = GroupedFindings::from($findings);
         self::assertSame(
             ['Voltage drop too high for 2 runs', 'two-positives at r1', '3 cables are not measured yet'],
             array_column($lines, 'title'),
@@ -59,7 +59,7 @@ final class GroupedFindingsTest extends TestCase
 
     public function test_one_fix_for_all_is_offered_where_each_has_one(): void
     {
-        $lines = GroupedFindings::of([
+        $lines = GroupedFindings::from([
             self::finding('reckoned', Severity::Open, 'k1', self::keep('k1')),
             self::finding('reckoned', Severity::Open, 'k2'),
         ]);

@@ -185,7 +185,7 @@ final class RatedFieldsTest extends TestCase
     /** Whether the finding is there with that figure; null where no entry may have it. */
     private static function fires(JobState $job, string $kind, string $key, float $value, string $code): ?bool
     {
-        $field = Kinds::of($kind)?->fields[$key];
+        $field = Kinds::get($kind)?->fields[$key];
         $value = $field?->type === 'whole' ? (int) $value : $value;
         $parts = explode('.', $key);
         try {
@@ -198,7 +198,7 @@ final class RatedFieldsTest extends TestCase
             return null;
         }
 
-        return array_filter(Findings::of($state), static fn($f): bool => $f->code === $code) !== [];
+        return array_filter(Findings::for($state), static fn($f): bool => $f->code === $code) !== [];
     }
 
     /**

@@ -78,7 +78,7 @@ final class RatingsTest extends TestCase
         callable $job,
     ): void {
         [$kind, $key] = explode(' ', $name);
-        $rating = Kinds::of($kind)?->fields[$key]->rates;
+        $rating = Kinds::get($kind)?->fields[$key]->rates;
         self::assertNotNull($rating);
         $code = Ratings::quantities()[$rating->quantity]->code();
         $way = $rating->side === 'most' ? 1 : -1;
@@ -97,7 +97,7 @@ final class RatingsTest extends TestCase
         $own = ['strip mostVolts', 'analog relayAmps'];
         foreach (RatingCases::all() as $name => [, $job]) {
             [$kind, $key] = explode(' ', $name);
-            if (Kinds::of($kind)?->fields[$key]->required !== true && !in_array($name, $own, true)) {
+            if (Kinds::get($kind)?->fields[$key]->required !== true && !in_array($name, $own, true)) {
                 yield $name => [$name, $job];
             }
         }
@@ -112,7 +112,7 @@ final class RatingsTest extends TestCase
     public function test_a_missing_rating_is_assumed_safe_or_asked_for(string $name, callable $job): void
     {
         [$kind, $key] = explode(' ', $name);
-        $rating = Kinds::of($kind)?->fields[$key]->rates;
+        $rating = Kinds::get($kind)?->fields[$key]->rates;
         self::assertNotNull($rating);
         $found = self::found($job(null), Ratings::quantities()[$rating->quantity]->code());
         $asked = self::found($job(null), 'no-rating');
@@ -131,6 +131,6 @@ final class RatingsTest extends TestCase
     /** @return list<Finding> */
     private static function found(JobState $state, string $code): array
     {
-        return array_values(array_filter(Findings::of($state), static fn(Finding $f): bool => $f->code === $code));
+        return array_values(array_filter(Findings::for($state), static fn(Finding $f): bool => $f->code === $code));
     }
 }

@@ -116,7 +116,7 @@ final class RulesTest extends TestCase
                 self::assertCount(count($found) - 1, $now, $fix->label);
             }
             // A circuit that could not be solved before (too few cores or channels) may now show findings that were hidden.
-            $computed = WiredRun::of($plan, $plan->runs[array_key_first($plan->runs)]) !== null;
+            $computed = WiredRun::for($plan, $plan->runs[array_key_first($plan->runs)]) !== null;
             self::assertSame(
                 [],
                 array_diff(
@@ -207,7 +207,7 @@ final class RulesTest extends TestCase
     {
         $results = [];
         foreach ($plan->runs as $id => $run) {
-            $results += WiredRun::of($plan, $run) === null ? [] : [$id => Engine::solve($plan, $run)];
+            $results += WiredRun::for($plan, $run) === null ? [] : [$id => Engine::solve($plan, $run)];
         }
 
         $job = JudgedJob::plan($plan, $results, Demo::shelf());

@@ -117,7 +117,7 @@ final class WorkingsTest extends TestCase
             $figures[] = CableFigures::cableAmps($cable);
         }
         foreach (array_keys($state->plan->supplies) as $id) {
-            $figures[] = JudgedJob::of($state)->supply($id)->figure();
+            $figures[] = JudgedJob::for($state)->supply($id)->figure();
         }
 
         return $figures;

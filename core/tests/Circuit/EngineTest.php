@@ -105,7 +105,7 @@ final class EngineTest extends TestCase
     public function test_a_fingerprint_knows_the_circuit_and_nothing_else(): void
     {
         $plan = Demo::plan();
-        $print = static fn($p): string => Fingerprint::of($p, Engine::islandOf($p, $p->run('cove')));
+        $print = static fn($p): string => Fingerprint::for($p, Engine::islandOf($p, $p->run('cove')));
         self::assertSame(
             $print($plan),
             $print(Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'Else', 'client' => ''])),

@@ -25,7 +25,7 @@ final class WiringTest extends TestCase
     {
         $run = $plan->runs[array_key_first($plan->runs)];
 
-        return Wiring::of($plan, Island::of($plan, $run) ?? self::fail('parts are lacking'), $conditions);
+        return Wiring::for($plan, Island::for($plan, $run) ?? self::fail('parts are lacking'), $conditions);
     }
 
     /** @return array<string, array{string, string, float}> by name: from, to, ohms */

@@ -72,7 +72,7 @@ final class AbilitiesTest extends TestCase
             self::assertTrue(Assistants::say($plan, 'cove to 40 percent')->answers[0]['answers']);
             self::assertSame(
                 $able ? '' : 'no white temperature',
-                ControlMatrix::of($plan, [])->cell('a1', 'c1')?->limited,
+                ControlMatrix::for($plan, [])->cell('a1', 'c1')?->limited,
             );
             self::assertStringContainsString(
                 $able ? 'not tested yet' : 'not tested yet, no white temperature',
@@ -85,7 +85,7 @@ final class AbilitiesTest extends TestCase
     {
         foreach ([['tunable', true], ['single', false]] as [$kind, $able]) {
             $plan = self::job([], ['sets' => [$kind]]);
-            $roster = RosterOfPlan::of($plan, new TimingMethod());
+            $roster = RosterOfPlan::for($plan, new TimingMethod());
             self::assertSame($able, in_array(Ability::White, $roster->abilities('r1', 'c1'), true));
             $want = array_values(array_filter($roster->wants, static fn(Want $w): bool => $w->control === 'r1'))[0];
             $step = (new Steps($roster))->of(new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone))[0];
@@ -100,7 +100,7 @@ final class AbilitiesTest extends TestCase
             $profile = ['presets' => 4] + (array) (Demo::shelf()->find('remote-zigbee-4')->written['profile'] ?? []);
             $plan = self::job([], ['sets' => [$kind], 'profile' => $profile]);
             $alone = $plan->with(hubs: [], items: ['i2' => $plan->items['i2']]);
-            self::assertSame($kept, Presets::of($alone)->kept['r1'] ?? null);
+            self::assertSame($kept, Presets::for($alone)->kept['r1'] ?? null);
         }
     }
 
@@ -111,7 +111,7 @@ final class AbilitiesTest extends TestCase
             ->run('r1', 2.0, ['kind' => 'pixels'], 's1')
             ->item('i1', 'board', Demo::shelf()->find('board-screw')->written ?? [], 'r1')
             ->plan();
-        $able = RosterOfPlan::of($plan, new TimingMethod())->abilities('phone', 'b1');
+        $able = RosterOfPlan::for($plan, new TimingMethod())->abilities('phone', 'b1');
         self::assertContains(Ability::Colour, $able);
         self::assertContains(Ability::Scene, $able);
     }

@@ -54,7 +54,7 @@ final class ControlMatrixTest extends TestCase
     private static function joined(Plan $plan): array
     {
         return array_column(
-            array_map(static fn(Want $w): array => [$w->light, $w->zone], Joinable::of($plan)->roster->wants),
+            array_map(static fn(Want $w): array => [$w->light, $w->zone], Joinable::for($plan)->roster->wants),
             1,
             0,
         );
@@ -68,7 +68,7 @@ final class ControlMatrixTest extends TestCase
         self::assertSame(['c1' => 1, 'c3' => 2], self::joined($plan));
         $plan = SetAnswer::read(self::fields('i1', 'c3', true, 4))->apply($plan);
         self::assertSame(['c1' => 1, 'c3' => 4], self::joined($plan));
-        $board = ControlMatrix::of($plan, ['r1 c1']);
+        $board = ControlMatrix::for($plan, ['r1 c1']);
         self::assertSame(
             [Cell::WORKS, Cell::OPEN, Cell::PLANNED],
             array_map(static fn(string $c): ?string => $board->cell('r1', $c)?->state, ['c1', 'c2', 'c3']),
@@ -91,29 +91,29 @@ final class ControlMatrixTest extends TestCase
     public function test_six_lights_on_four_zones_are_merged_as_proposed(): void
     {
         $plan = self::house(6, 4);
-        $board = ControlMatrix::of($plan, []);
+        $board = ControlMatrix::for($plan, []);
         self::assertSame(
             [Cell::PLANNED, Cell::PLANNED, Cell::PLANNED, Cell::PLANNED, Cell::CLASHES, Cell::CLASHES],
             array_map(static fn(int $n): ?string => $board->cell('r1', "c{$n}")?->state, range(1, 6)),
         );
-        self::assertCount(1, Joinable::of($plan)->blocked);
+        self::assertCount(1, Joinable::for($plan)->blocked);
         for ($n = 0; $n < 2; $n++) {
-            $merge = ControlMatrix::of($plan, [])->merges()[0];
+            $merge = ControlMatrix::for($plan, [])->merges()[0];
             foreach (['with', 'light'] as $of) {
                 $plan = SetAnswer::read(
                     self::fields($merge['control']->item, $merge[$of]->item, true, $merge['zone']),
                 )->apply($plan);
             }
         }
-        self::assertSame([], Joinable::of($plan)->blocked);
+        self::assertSame([], Joinable::for($plan)->blocked);
         self::assertCount(6, self::joined($plan));
-        self::assertSame([], ControlMatrix::of($plan, [])->merges());
+        self::assertSame([], ControlMatrix::for($plan, [])->merges());
     }
 
     public function test_what_a_control_cannot_work_says_why(): void
     {
         $plan = Demo::plan();
-        $board = ControlMatrix::of($plan, []);
+        $board = ControlMatrix::for($plan, []);
         self::assertSame(Cell::PLANNED, $board->cell('h1', 'c1')?->state);
         self::assertStringContainsString('by a hub or bridge only', (string) $board->cell('phone', 'c1')?->why);
         $this->expectException(InvalidInput::class);
@@ -135,7 +135,7 @@ final class ControlMatrixTest extends TestCase
                 't2' => new Trigger('t2', Trigger::CLOCK, plays: 'e1'),
             ],
         );
-        $extras = BoardExtras::of($plan, ControlMatrix::of($plan, []));
+        $extras = BoardExtras::for($plan, ControlMatrix::for($plan, []));
         self::assertSame(
             ['t1'],
             array_map(static fn(Trigger $t): string => $t->id, $extras->starts),
@@ -148,8 +148,8 @@ final class ControlMatrixTest extends TestCase
         self::assertSame(Cell::OPEN, $state($extras, 't1', 'c2'), 'it plays no part in the scene');
 
         $demo = JobFile::read(Demo::shipped('observatory'));
-        $board = ControlMatrix::of($demo, []);
-        $rows = BoardExtras::of($demo, $board)->rows;
+        $board = ControlMatrix::for($demo, []);
+        $rows = BoardExtras::for($demo, $board)->rows;
         self::assertSame(
             ['x1', 'x2'],
             array_values(
@@ -160,11 +160,11 @@ final class ControlMatrixTest extends TestCase
             ),
         );
         foreach ($board->controls as $control) {
-            self::assertSame(Cell::CANNOT, $state(BoardExtras::of($demo, $board), $control->id, 'x1'));
+            self::assertSame(Cell::CANNOT, $state(BoardExtras::for($demo, $board), $control->id, 'x1'));
         }
         $cut = $demo->with(runs: ['band' => $demo->run('band')->cut([30, 60])] + $demo->runs);
-        $board = ControlMatrix::of($cut, []);
-        $extras = BoardExtras::of($cut, $board);
+        $board = ControlMatrix::for($cut, []);
+        $extras = BoardExtras::for($cut, $board);
         self::assertSame(
             ['segment 1 of 3', 'segment 2 of 3', 'segment 3 of 3'],
             array_values(

@@ -125,13 +125,13 @@ final class HouseTest extends TestCase
     {
         $plan = self::house();
         $names = [];
-        foreach (Names::of($plan)->clashes() as $clash) {
+        foreach (Names::for($plan)->clashes() as $clash) {
             $names[$clash->light] = $clash->code;
             self::assertNotSame('', $clash->instead, $clash->title);
         }
         self::assertSame(['c3' => NameClash::ALIKE, 'c6' => NameClash::LONG], $names);
 
-        $limits = Limits::of($plan);
+        $limits = Limits::for($plan);
         self::assertSame(
             [LimitClash::ROOMS, LimitClash::PRESETS, LimitClash::PRESETS],
             array_map(static fn(LimitClash $c): string => $c->code, $limits),
@@ -143,7 +143,7 @@ final class HouseTest extends TestCase
         self::assertStringNotContainsString('No preset is left', $says, 'thirteen presets hold nine scenes');
 
         // Ten lights on five zones: each one without a zone gets a partner to share with.
-        $merges = ControlMatrix::of($plan, [])->merges();
+        $merges = ControlMatrix::for($plan, [])->merges();
         self::assertSame(
             ['c6', 'c7', 'c8', 'c9', 'c10'],
             array_map(static fn(array $m): string => $m['light']->id, $merges),
@@ -157,7 +157,7 @@ final class HouseTest extends TestCase
     public function test_the_proposed_names_are_good(): void
     {
         $plan = self::house();
-        foreach (Names::of($plan)->clashes() as $clash) {
+        foreach (Names::for($plan)->clashes() as $clash) {
             $plan = Catalogue::read(
                 [
                     'kind' => 'NameLight',
@@ -168,7 +168,7 @@ final class HouseTest extends TestCase
                 Demo::shelf(),
             )->apply($plan);
         }
-        self::assertSame([], Names::of($plan)->clashes());
+        self::assertSame([], Names::for($plan)->clashes());
     }
 
     public function test_all_but_the_bar_lights_the_right_ones(): void
@@ -190,7 +190,7 @@ final class HouseTest extends TestCase
     /** The router changes, and then the phone is lost: each guide ends with every control that it concerns working. */
     public function test_the_router_changes_and_then_the_phone_is_lost(): void
     {
-        $roster = Joinable::of(self::house(), new TimingMethod(proves: false))->roster;
+        $roster = Joinable::for(self::house(), new TimingMethod(proves: false))->roster;
         foreach ([Recovery::ROUTER, Recovery::PHONE] as $what) {
             $guide = array_values(
                 array_filter(Recovery::all($roster), static fn(Recovery $r): bool => $r->what === $what),

@@ -58,7 +58,7 @@ final class LimitsTest extends TestCase
 
     public function test_every_clash_of_a_house_is_named_with_a_way_out(): void
     {
-        $clashes = Limits::of(self::house(9, 9, 5));
+        $clashes = Limits::for(self::house(9, 9, 5));
         self::assertSame(
             [LimitClash::ROOMS, LimitClash::PRESETS],
             array_map(static fn(LimitClash $c): string => $c->code, $clashes),
@@ -74,6 +74,6 @@ final class LimitsTest extends TestCase
 
     public function test_what_just_fits_is_no_clash(): void
     {
-        self::assertSame([], Limits::of(self::house(8, 5, 5)));
+        self::assertSame([], Limits::for(self::house(8, 5, 5)));
     }
 }

@@ -53,7 +53,7 @@ final class MixingTest extends TestCase
     /** @param  list<string>  $channels */
     private static function light(array $channels, bool $shared = false): Mixing
     {
-        return Mixing::of(self::plan($channels, $shared), 'c1') ?? self::fail('nothing is known of its channels');
+        return Mixing::for(self::plan($channels, $shared), 'c1') ?? self::fail('nothing is known of its channels');
     }
 
     /** @return iterable<string, array{list<string>, string, list<float>}> */
@@ -127,10 +127,10 @@ final class MixingTest extends TestCase
     public function test_converts_a_level_by_the_curve_of_the_light_and_back(): void
     {
         $plan = self::plan(['red', 'green', 'blue'])->with(tunings: ['c1' => new Tuning('c1', 'square')]);
-        $light = Mixing::of($plan, 'c1') ?? self::fail();
+        $light = Mixing::for($plan, 'c1') ?? self::fail();
         $duties = $light->colour(0.3, Colour::ofHex('#ff8000'))->duties;
         self::assertEqualsWithDelta([0.09, 0.0194, 0.0], $duties, 0.0002);
         self::assertEqualsWithDelta(0.3, $light->level($duties), 0.001);
-        self::assertNull(Mixing::of($plan, 'c9'));
+        self::assertNull(Mixing::for($plan, 'c9'));
     }
 }

@@ -77,7 +77,7 @@ final class PresetsTest extends TestCase
         $works = array_map(static fn(): array => [...$some(1), 'c1'], $presets);
         $scenes = array_map(static fn(): array => [...$some(2), self::LIGHTS[mt_rand(0, 3)]], range(1, 6));
         $scenes = array_map(static fn(array $s): array => array_values(array_unique($s)), $scenes);
-        $packed = Presets::of(self::plan($presets, $works, $scenes));
+        $packed = Presets::for(self::plan($presets, $works, $scenes));
         $kept = 0;
         $of = array_combine(array_keys($packed->kept), array_keys($presets));
         foreach ($packed->kept as $control => $ids) {
@@ -98,7 +98,7 @@ final class PresetsTest extends TestCase
     /** The first scene moves to the other remote where only the first remote can keep the second. */
     public function test_a_scene_moves_where_another_needs_its_preset(): void
     {
-        $packed = Presets::of(
+        $packed = Presets::for(
             self::plan(['i1' => 1, 'i2' => 1], ['i1' => ['c1', 'c2'], 'i2' => ['c1']], [['c1'], ['c2']]),
         );
         self::assertSame(['r1' => ['e1'], 'r2' => ['e0']], $packed->kept);
@@ -118,7 +118,7 @@ final class PresetsTest extends TestCase
             ->scene('e1', ['c1' => [1.0]])
             ->scene('e2', ['c1' => [1.0], 'c2' => [1.0]])
             ->plan();
-        self::assertSame([['c1' => ['e1']], ['e2']], [Presets::of($plan)->kept, Presets::of($plan)->left]);
+        self::assertSame([['c1' => ['e1']], ['e2']], [Presets::for($plan)->kept, Presets::for($plan)->left]);
     }
 
     /**

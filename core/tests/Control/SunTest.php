@@ -123,7 +123,7 @@ final class SunTest extends TestCase
         ]);
         $said = static fn(string $day): array => array_map(
             static fn(array $e): string => Agenda::clock($e['minutes']) . ' ' . $e['trigger']->words(),
-            Agenda::of($plan, $day, 'UTC')->entries,
+            Agenda::for($plan, $day, 'UTC')->entries,
         );
         // 2026-03-20 is a Friday; at the equinox the sun sets some minutes after six.
         self::assertCount(2, $said('2026-03-20'));
@@ -133,7 +133,7 @@ final class SunTest extends TestCase
         $nowhere = self::plan(null, [new Trigger('t1', Trigger::SUNSET, plays: 'e1')]);
         self::assertSame(
             'the location of the job is not set',
-            Agenda::of($nowhere, '2026-03-20', 'UTC')->not[0]['why'],
+            Agenda::for($nowhere, '2026-03-20', 'UTC')->not[0]['why'],
         );
         self::assertSame(['23:50 the day before', '00:10 the day after'], [Agenda::clock(-10), Agenda::clock(1450)]);
     }
@@ -145,16 +145,16 @@ final class SunTest extends TestCase
             new Trigger('t1', Trigger::SUNSET, plays: 'e1'),
             new Trigger('t2', Trigger::CLOCK, plays: Trigger::NOTHING, minutes: 60 * 22),
         ];
-        $year = Year::of(self::plan(new Position(60.0, 15.0, self::middle()), $triggers), 2026, 'UTC');
+        $year = Year::for(self::plan(new Position(60.0, 15.0, self::middle()), $triggers), 2026, 'UTC');
         self::assertCount(1, $year->crossed);
         // Sunset at 60 north and 15 east by summer time passes 22:00 in the last days of May, and comes back in the middle of July.
         self::assertStringStartsWith('2026-05-2', $year->crossed[0]['first']);
         self::assertStringStartsWith('2026-07-1', $year->crossed[0]['last']);
-        $north = Year::of(self::plan(new Position(70.0, 25.0, self::middle()), $triggers), 2026, 'UTC');
+        $north = Year::for(self::plan(new Position(70.0, 25.0, self::middle()), $triggers), 2026, 'UTC');
         self::assertSame([SunDay::DOWN, SunDay::UP], array_column($north->missed, 'why'));
         self::assertSame(
             [],
-            Year::of(self::plan(new Position(30.0, 15.0, self::middle()), $triggers), 2026, 'UTC')->crossed,
+            Year::for(self::plan(new Position(30.0, 15.0, self::middle()), $triggers), 2026, 'UTC')->crossed,
         );
     }
 }

@@ -66,7 +66,7 @@ final class MovingTest extends TestCase
     public function test_the_crews_own_pace_moves_the_price(): void
     {
         $plan = Circuits::simple()->plan();
-        $slow = Productivity::of(array_fill(0, 3, ['kind' => 'joints', 'table' => 30.0, 'taken' => 60]));
+        $slow = Productivity::from(array_fill(0, 3, ['kind' => 'joints', 'table' => 30.0, 'taken' => 60]));
         $table = Costing::moving($plan, self::basis(), ['r1']);
         $crew = Costing::moving($plan, self::basis($slow), ['r1']);
         self::assertEqualsWithDelta($table->minutes() + 6 * $table->joints(), $crew->minutes(), 1e-9);

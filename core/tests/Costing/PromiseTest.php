@@ -49,7 +49,7 @@ final class PromiseTest extends TestCase
         $taken = 0;
         foreach ($plan->runs as $run) {
             if ($run->part === 1) {
-                foreach (Options::of($plan, $run, $basis) as $card) {
+                foreach (Options::for($plan, $run, $basis) as $card) {
                     $taken += self::holds($plan, $basis, $card['take'], $card['quote'], $run->id);
                 }
             }
@@ -63,7 +63,7 @@ final class PromiseTest extends TestCase
         $plan = self::plan($job);
         $basis = self::basis($job);
         $runs = array_keys(array_filter($plan->runs, static fn(Run $r): bool => $plan->cutMarks($r) !== null));
-        $answer = Planner::of(
+        $answer = Planner::propose(
             plan: $plan,
             runs: $runs,
             basis: $basis,
@@ -105,7 +105,7 @@ final class PromiseTest extends TestCase
         return new Basis(
             Demo::shelf(),
             ['strip-single-24' => [1.4, 2.2], 'profile-corner' => [0.7]],
-            Productivity::of($n % 2 === 0 ? [] : $timed),
+            Productivity::from($n % 2 === 0 ? [] : $timed),
             new Arrangement($n % 3 === 0 ? [] : [new Visit('2026-12-07', 2, 2), new Visit('2026-12-14', 1, 1)]),
         );
     }

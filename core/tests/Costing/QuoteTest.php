@@ -109,7 +109,7 @@ final class QuoteTest extends TestCase
 
     public function test_the_crews_pace_betters_every_line(): void
     {
-        $slow = Productivity::of(array_fill(0, 3, ['kind' => 'joints', 'table' => 20.0, 'taken' => 30]));
+        $slow = Productivity::from(array_fill(0, 3, ['kind' => 'joints', 'table' => 20.0, 'taken' => 30]));
         $quote = Costing::price(self::plan(), new Basis(Demo::shelf(), crew: $slow));
         self::assertEqualsWithDelta(72.0, $quote->lines['work-joints']->minutes, 1e-9);
     }

@@ -59,7 +59,7 @@ final class SheetTest extends TestCase
         $bank = $plan->supply('s2');
         self::assertNotNull($converter);
         self::assertNotNull($bank);
-        $given = JudgedJob::of(self::state($plan))->supply('s1')->watts();
+        $given = JudgedJob::for(self::state($plan))->supply('s1')->watts();
         $most = $given / $converter->efficiency / ($bank->lowest ?? $bank->emf);
         $amps = (float) $rows['K2']['amps'];
         // Volts lost on the way raise it a little.
@@ -82,14 +82,14 @@ final class SheetTest extends TestCase
     /** @return array<string, mixed> */
     private static function sheet(Plan $plan): array
     {
-        return Sheet::of(job: JudgedJob::of(self::state($plan)), joinLog: [], findings: [], revision: 1, tested: []);
+        return Sheet::for(job: JudgedJob::for(self::state($plan)), joinLog: [], findings: [], revision: 1, tested: []);
     }
 
     private static function state(Plan $plan): JobState
     {
         $results = [];
         foreach ($plan->runs as $id => $run) {
-            if (WiredRun::of($plan, $run) !== null) {
+            if (WiredRun::for($plan, $run) !== null) {
                 try {
                     $results[$id] = Engine::solve($plan, $run);
                 } catch (Refusal $refusal) {

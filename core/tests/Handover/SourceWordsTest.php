@@ -88,13 +88,16 @@ final class SourceWordsTest extends TestCase
     private static function texts(Plan $plan): array
     {
         $texts = self::joins($plan);
-        foreach (Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([])) as $step) {
+        foreach (Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([])) as $step) {
             $texts = [...$texts, $step->title, $step->why, $step->caution];
         }
         foreach ($plan->runs as $run) {
             foreach (['loose', 'wired'] as $when) {
                 foreach (TestCards::keys($plan, $run, $when) as $key) {
-                    array_push($texts, ...array_values(array_filter(TestCards::of($plan, $run, $key), is_string(...))));
+                    array_push(
+                        $texts,
+                        ...array_values(array_filter(TestCards::for($plan, $run, $key), is_string(...))),
+                    );
                 }
             }
         }
@@ -105,18 +108,18 @@ final class SourceWordsTest extends TestCase
     /** @return list<string> */
     private static function joins(Plan $plan): array
     {
-        $roster = Joinable::of($plan)->roster;
+        $roster = Joinable::for($plan)->roster;
         $texts = [];
-        foreach ([...Order::of($roster), ...Proofs::tasks($roster)] as $task) {
+        foreach ([...Order::for($roster), ...Proofs::tasks($roster)] as $task) {
             $texts[] = Words::task($task, $roster);
-            $steps = $task->family === '' ? [] : Families::of($task->family)->steps($task, $roster);
+            $steps = $task->family === '' ? [] : Families::get($task->family)->steps($task, $roster);
             if (in_array($task, Proofs::tasks($roster), false)) {
                 $steps = Proofs::steps($task, $roster);
             }
             foreach ($steps as $step) {
                 array_push($texts, $step->title, $step->why, $step->caution, $step->ifNot);
             }
-            $suspects = $task->family === '' ? [] : Families::of($task->family)->suspects($task, $roster);
+            $suspects = $task->family === '' ? [] : Families::get($task->family)->suspects($task, $roster);
             foreach ($suspects as $suspect) {
                 array_push($texts, $suspect->says, $suspect->check, $suspect->caution);
             }

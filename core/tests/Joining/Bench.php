@@ -148,6 +148,6 @@ final class Bench
     /** Effect of the first control on the first light, pressed and read. */
     public static function works(Site $site, int $want = 0): string
     {
-        return Acceptance::of($site, $site->roster->wants[$want]);
+        return Acceptance::for($site, $site->roster->wants[$want]);
     }
 }

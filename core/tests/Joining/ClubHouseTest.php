@@ -189,7 +189,7 @@ final class ClubHouseTest extends TestCase
     public function test_reports_a_light_that_stays_dark_and_continues(): void
     {
         $roster = self::house();
-        $tasks = array_values(array_filter(Order::of($roster), static fn(Task $t): bool => $t->what === Task::MAINS));
+        $tasks = array_values(array_filter(Order::for($roster), static fn(Task $t): bool => $t->what === Task::MAINS));
         $run = new LiveRun($roster, $tasks, 1, onSite: true);
         $now = 0.0;
         for ($n = 0; $n < 10 && !$run->done($now); $n++) {

@@ -82,7 +82,7 @@ final class JoinableTest extends TestCase
     public function test_the_demo_jobs_are_joined_whole(): void
     {
         foreach (['observatory', 'narrowboat', 'hide'] as $name) {
-            $joinable = Joinable::of(self::demo($name));
+            $joinable = Joinable::for(self::demo($name));
             self::assertSame([], self::codes($joinable), $name);
             self::assertTrue(Rehearsal::run($joinable->roster, 1)->works(), $name);
             $hubs = array_filter(
@@ -112,18 +112,18 @@ final class JoinableTest extends TestCase
     {
         $plan = self::demo('observatory');
         $alone = $plan->with(items: array_diff_key($plan->items, ['i4' => true]));
-        self::assertSame(['no-control c5'], self::codes(Joinable::of($alone)));
+        self::assertSame(['no-control c5'], self::codes(Joinable::for($alone)));
         $idle = self::with(self::demo('hide'), ['i7' => ['remote-rf-8', 'hide', 1]]);
-        self::assertSame(['no-light r2'], self::codes(Joinable::of($idle)));
+        self::assertSame(['no-light r2'], self::codes(Joinable::for($idle)));
         self::assertFalse(
-            Joinable::of($plan->with(hubs: [], items: [], controllers: ['c5' => $plan->controllers['c5']]))->any(),
+            Joinable::for($plan->with(hubs: [], items: [], controllers: ['c5' => $plan->controllers['c5']]))->any(),
         );
     }
 
     public function test_a_remote_with_fewer_zones_than_lights_is_named(): void
     {
         $plan = self::with(self::demo('narrowboat'), ['i9' => ['remote-zigbee-1', 'cabin', 1]]);
-        $joinable = Joinable::of($plan);
+        $joinable = Joinable::for($plan);
         self::assertSame(['zones r2'], self::codes($joinable));
         self::assertStringContainsString('C2, star', $joinable->blocked[0]->detail);
         self::assertCount(1, $joinable->roster->wantsOf('r2'));
@@ -136,7 +136,7 @@ final class JoinableTest extends TestCase
         $small = $plan->kit['hub-zigbee-short']->written;
         $small['lights'] = 1;
         $kit = self::snapshot($small);
-        $joinable = Joinable::of($plan->with(kit: ['hub-zigbee-short' => $kit] + $plan->kit));
+        $joinable = Joinable::for($plan->with(kit: ['hub-zigbee-short' => $kit] + $plan->kit));
         self::assertSame(['full h1'], self::codes($joinable));
     }
 
@@ -145,7 +145,7 @@ final class JoinableTest extends TestCase
         $plan = self::demo('hide');
         $bare = $plan->kit['remote-zigbee-4']->written;
         unset($bare['profile']);
-        $joinable = Joinable::of($plan->with(kit: ['remote-zigbee-4' => self::snapshot($bare)] + $plan->kit));
+        $joinable = Joinable::for($plan->with(kit: ['remote-zigbee-4' => self::snapshot($bare)] + $plan->kit));
         self::assertSame(['no-leaflet r1'], self::codes($joinable));
         self::assertStringContainsString('its link gesture', $joinable->blocked[0]->detail);
         self::assertSame([], $joinable->roster->wantsOf('r1'));
@@ -154,7 +154,7 @@ final class JoinableTest extends TestCase
     public function test_several_of_a_kind_and_other_orders_of_ids_are_units_of_their_own(): void
     {
         $plan = self::with(self::demo('narrowboat'), ['a9' => ['remote-zigbee-4', 'cabin', 2]]);
-        $roster = Joinable::of($plan)->roster;
+        $roster = Joinable::for($plan)->roster;
         self::assertSame(['r1', 'r2', 'r3'], array_keys($roster->of(Unit::REMOTE)));
         self::assertTrue(Rehearsal::run($roster, 2)->works());
     }
@@ -163,7 +163,7 @@ final class JoinableTest extends TestCase
     {
         $plan = self::demo('hide');
         $plan = self::with($plan->with(hubs: [], items: []), ['i1' => ['assistant-radio', 'hide', 1]]);
-        $roster = Joinable::of($plan)->roster;
+        $roster = Joinable::for($plan)->roster;
         self::assertSame(Unit::HUB, $roster->unit('a1')->role);
         self::assertTrue(Rehearsal::run($roster, 1)->works());
     }
@@ -173,7 +173,7 @@ final class JoinableTest extends TestCase
         $plan = self::demo('observatory');
         $keys = static fn(Plan $p): array => array_map(
             static fn($n): string => $n->key,
-            Needs::of(Joinable::of($p)->roster, $p),
+            Needs::for(Joinable::for($p)->roster, $p),
         );
         self::assertSame(['power', 'lead', 'phone', 'account', 'network', 'listed', 'panel'], $keys($plan));
         $high = $plan->controllers['c1']->standing(new Standing('lecture', '', 0, 0.5, 2.6));
@@ -188,9 +188,9 @@ final class JoinableTest extends TestCase
     public function test_a_unit_that_was_in_use_is_known_as_such(): void
     {
         $plan = self::demo('narrowboat');
-        self::assertFalse(Joinable::of($plan)->roster->unit('c1')->used);
+        self::assertFalse(Joinable::for($plan)->roster->unit('c1')->used);
         $used = $plan->with(controllers: ['c1' => $plan->controllers['c1']->used(true)] + $plan->controllers);
-        self::assertTrue(Joinable::of($used)->roster->unit('c1')->used);
+        self::assertTrue(Joinable::for($used)->roster->unit('c1')->used);
         self::assertInstanceOf(Device::class, $used->controllers['c1']);
     }
 }

@@ -51,11 +51,11 @@ final class OrderTest extends TestCase
             $roster = self::small($seed);
             $tasks = array_values(
                 array_filter(
-                    Order::of($roster),
+                    Order::for($roster),
                     static fn(Task $t): bool => in_array($t->what, [Task::JOIN, Task::LINK], true),
                 ),
             );
-            $quick = Nearest::of(Moves::of(array_map(static fn(Task $t): Task => $t->in(''), $tasks), $roster))[0];
+            $quick = Nearest::for(Moves::for(array_map(static fn(Task $t): Task => $t->in(''), $tasks), $roster))[0];
             self::assertGreaterThanOrEqual(Order::seconds($roster), $quick);
             self::assertLessThanOrEqual(1.25 * Order::seconds($roster), $quick, "seed {$seed}");
         }
@@ -82,7 +82,7 @@ final class OrderTest extends TestCase
             $wants[] = ['r1', "c{$n}", 1 + ($n % 4)];
         }
         $roster = Bench::roster([...$units, Bench::remote()], $wants);
-        $tasks = Order::of($roster);
+        $tasks = Order::for($roster);
         $ids = array_map(static fn(Task $t): string => $t->id(), $tasks);
         self::assertSame($ids, array_values(array_unique($ids)));
         // Joins, links and trials; then two controls with covers closed, every light after mains off and on, the remote without the hub.
@@ -135,7 +135,7 @@ final class OrderTest extends TestCase
                 speaks: ['zigbee'],
             );
             $roster = Bench::roster([$unit, $hub], [['h1', 'c1']])->in(new TimingMethod(TimingMethod::RESET_FIRST));
-            $steps = (new Steps($roster))->of(Order::of($roster)[0]);
+            $steps = (new Steps($roster))->of(Order::for($roster)[0]);
             self::assertSame($searchFirst ? 'h1' : null, $steps[0]->search, "window {$listens} s, way {$taps} s");
         }
     }

@@ -31,17 +31,17 @@ final class PracticeTest extends TestCase
         string $says,
         array $between,
     ): void {
-        $lesson = Lessons::of($key);
+        $lesson = Lessons::get($key);
         $good = self::attempt($lesson, $meant);
-        $score = Score::of($good);
+        $score = Score::for($good);
         self::assertSame([], $score->lines($good));
         self::assertTrue($score->clean(), "{$score->resets} resets and {$score->missed} windows too many");
-        self::assertNull(Turning::of($good));
+        self::assertNull(Turning::for($good));
 
         $bad = self::attempt($lesson, $mistaken);
-        self::assertFalse(Score::of($bad)->passed());
-        self::assertNotSame([], Score::of($bad)->lines($bad));
-        $turning = Turning::of($bad);
+        self::assertFalse(Score::for($bad)->passed());
+        self::assertNotSame([], Score::for($bad)->lines($bad));
+        $turning = Turning::for($bad);
         self::assertNotNull($turning);
         self::assertStringContainsString($says, $turning->says);
         self::assertGreaterThanOrEqual($between[0], $turning->at);
@@ -70,7 +70,7 @@ final class PracticeTest extends TestCase
 
     public function test_counts_needless_resets_and_missed_windows(): void
     {
-        $lesson = Lessons::of('first-join');
+        $lesson = Lessons::get('first-join');
         $hands = [
             LessonHands::ON,
             ...Bench::presses('c1', 'SET', 7, 5.0),
@@ -78,7 +78,7 @@ final class PracticeTest extends TestCase
             ...Bench::presses('c1', 'SET', 7, 33.0),
             ...Bench::presses('c1', 'SET', 7, 48.0),
         ];
-        $score = Score::of(self::attempt($lesson, $hands));
+        $score = Score::for(self::attempt($lesson, $hands));
         self::assertTrue($score->passed());
         self::assertFalse($score->clean());
         self::assertSame([2, 1], [$score->resets, $score->missed]);

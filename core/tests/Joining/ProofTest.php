@@ -25,7 +25,7 @@ final class ProofTest extends TestCase
 {
     private static function roster(string $job): Roster
     {
-        return Joinable::of(JobFile::read(Demo::shipped($job)))->roster;
+        return Joinable::for(JobFile::read(Demo::shipped($job)))->roster;
     }
 
     /**
@@ -36,7 +36,7 @@ final class ProofTest extends TestCase
      */
     private static function answered(Roster $roster, callable $sees): array
     {
-        $run = new LiveRun($roster, Order::of($roster), 1, onSite: true);
+        $run = new LiveRun($roster, Order::for($roster), 1, onSite: true);
         $now = 0.0;
         for ($n = 0; $n < 4000; $n++) {
             $now += 5.0;
@@ -108,7 +108,7 @@ final class ProofTest extends TestCase
             ->run('r1', 2.0, [], 's1', controller: 'c1')
             ->item('i1', 'remote', $entry('remote-rf-8'), null)
             ->plan();
-        $roster = Joinable::of(
+        $roster = Joinable::for(
             $plan->with(hubs: ['h1' => new Device('h1', 'hub-rf')], kit: $plan->kit + ['hub-rf' => $hub]),
         )->roster;
         $phone = array_values(

@@ -25,7 +25,7 @@ final class RecoveryTest extends TestCase
     {
         foreach (glob(dirname(__DIR__, 3) . '/database/demo/job-*.json') ?: [] as $file) {
             $plan = JobFile::read((string) file_get_contents($file));
-            yield basename($file) => [Joinable::of($plan, new TimingMethod(proves: false))->roster];
+            yield basename($file) => [Joinable::for($plan, new TimingMethod(proves: false))->roster];
         }
     }
 
@@ -76,7 +76,7 @@ final class RecoveryTest extends TestCase
     public function test_printed_steps_keep_repetitions_distances_names_and_seconds(): void
     {
         $steps = self::of(
-            Joinable::of(JobFile::read(Demo::shipped('observatory')), new TimingMethod(proves: false))->roster,
+            Joinable::for(JobFile::read(Demo::shipped('observatory')), new TimingMethod(proves: false))->roster,
             Recovery::HUB,
         )->steps();
         $text = implode("\n", $steps);

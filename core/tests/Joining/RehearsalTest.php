@@ -79,7 +79,7 @@ final class RehearsalTest extends TestCase
         $counts = [];
         for ($seed = 1; $seed <= 30; $seed++) {
             $roster = SeededRoster::of($seed);
-            foreach (Flaws::of($roster) as $key => $flaw) {
+            foreach (Flaws::for($roster) as $key => $flaw) {
                 // One of each kind a job is enough here; the bench takes all.
                 if (isset($counts[$flaw->code][$seed])) {
                     continue;
@@ -103,7 +103,7 @@ final class RehearsalTest extends TestCase
         $right = $all = 0;
         for ($seed = 1; $seed <= 60; $seed++) {
             $roster = SeededRoster::of($seed);
-            $flaws = array_values(Flaws::of($roster));
+            $flaws = array_values(Flaws::for($roster));
             foreach (range(1, 3) as $n) {
                 $two = [$flaws[($seed * 7 + $n * 13) % count($flaws)], $flaws[($seed * 11 + $n * 29) % count($flaws)]];
                 if ($two[0]->key() === $two[1]->key()) {
@@ -123,7 +123,7 @@ final class RehearsalTest extends TestCase
         $right = $all = 0;
         for ($seed = 1; $seed <= 40; $seed++) {
             $roster = SeededRoster::of($seed);
-            $flaws = array_values(Flaws::of($roster));
+            $flaws = array_values(Flaws::for($roster));
             foreach (range(1, 4) as $n) {
                 $all++;
                 $flaw = $flaws[($seed * 7 + $n * 17) % count($flaws)];

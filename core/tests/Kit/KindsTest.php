@@ -34,7 +34,7 @@ final class KindsTest extends TestCase
     {
         $read = 0;
         foreach (self::demo() as $entry) {
-            foreach (Kinds::of((string) $entry['kind'])->fields ?? [] as $key => $field) {
+            foreach (Kinds::get((string) $entry['kind'])->fields ?? [] as $key => $field) {
                 if ($field->type !== 'choice' || str_contains($key, '.')) {
                     continue;
                 }

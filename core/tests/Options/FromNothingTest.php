@@ -51,7 +51,7 @@ final class FromNothingTest extends TestCase
         $results = [$run => Engine::solve($plan, $plan->run($run))];
         self::assertNotSame([], $results[$run]->light);
         $stops = array_filter(
-            Findings::of(new JobState($plan, $results, Demo::shelf())),
+            Findings::for(new JobState($plan, $results, Demo::shelf())),
             static fn(Finding $f): bool => $f->severity === Severity::Stop,
         );
         self::assertSame([], array_map(static fn(Finding $f): string => $f->title, array_values($stops)));
@@ -67,7 +67,7 @@ final class FromNothingTest extends TestCase
     public function test_measuring_later_keeps_decisions(): void
     {
         $plan = self::taken(self::begun('loop', 13.6, true, ''), 'loop', ['colour' => 'tunable']);
-        $measured = ReviseNotes::of(
+        $measured = ReviseNotes::for(
             'room',
             "start door\n4.12 loop\nright 2.71 loop\nright 4.12 loop\nright 2.71 loop\noutlet P1 at 0.80\nclose\ndry\nrun loop, profile, up 2.4",
         )->apply($plan);
@@ -86,13 +86,13 @@ final class FromNothingTest extends TestCase
             as [$run, $metres, $battery, $pointer]
         ) {
             try {
-                SaidNotes::of($run, $metres, false, $battery);
+                SaidNotes::from($run, $metres, false, $battery);
                 self::fail($pointer);
             } catch (InvalidInput $t) {
                 self::assertSame($pointer, $t->pointer);
             }
         }
-        $loop = TapeNotes::read(SaidNotes::of('cove', 18.0, true, ''));
+        $loop = TapeNotes::read(SaidNotes::from('cove', 18.0, true, ''));
         self::assertTrue($loop->closed);
         self::assertEqualsWithDelta(18.0, array_sum($loop->runs['cove']->lengths), 1e-9);
         self::assertEqualsWithDelta(0.0, $loop->runs['cove']->endsApart(), 1e-9);
@@ -100,7 +100,7 @@ final class FromNothingTest extends TestCase
 
     private static function begun(string $run, float $metres, bool $meets, string $battery): Plan
     {
-        return ReviseNotes::of('room', SaidNotes::of($run, $metres, $meets, $battery))->apply(
+        return ReviseNotes::for('room', SaidNotes::from($run, $metres, $meets, $battery))->apply(
             new Plan('Begun', '', places: ['room' => new Place('room', 'First place', '')]),
         );
     }
@@ -123,7 +123,7 @@ final class FromNothingTest extends TestCase
                 ],
             ],
         ]);
-        $card = Options::of($plan, $plan->run($run), Demo::basis())[0];
+        $card = Options::for($plan, $plan->run($run), Demo::basis())[0];
         self::assertNull($card['refused']);
 
         return Demo::with($plan, (array) $card['take']);

@@ -34,7 +34,7 @@ final class OptionsTest extends TestCase
                 'options' => array_map(self::requirement(...), array_values($requirements)),
             ]);
         }
-        $cards = Options::of($plan, $plan->run('cove'), Demo::basis());
+        $cards = Options::for($plan, $plan->run('cove'), Demo::basis());
         Responses::check(
             ['run' => 'cove', 'name' => 'Cove', 'asked' => Questions::all(), 'options' => $cards],
             'options',

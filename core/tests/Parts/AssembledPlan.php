@@ -42,7 +42,7 @@ trait AssembledPlan
      */
     private static function parts(Plan $plan, array $offcuts = []): array
     {
-        $parts = PartsList::of($plan, Demo::shelf(), $offcuts)->parts;
+        $parts = PartsList::for($plan, Demo::shelf(), $offcuts)->parts;
 
         return array_combine(array_map(static fn(Part $p): string => $p->key, $parts), $parts);
     }
@@ -51,7 +51,7 @@ trait AssembledPlan
     private static function steps(Plan $plan): array
     {
         $steps = array_filter(
-            Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([])),
+            Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([])),
             static fn(Step $s): bool => str_ends_with($s->id, '-line'),
         );
 

@@ -72,7 +72,7 @@ final class CornersTest extends TestCase
                 'run' => 'line',
                 'length' => 'never',
             ]);
-            $lengths = Lengths::of($plan, Demo::shelf());
+            $lengths = Lengths::for($plan, Demo::shelf());
             $cut = $lengths->cut('profile-flat', []);
             self::assertSame([$bought, true], [$cut->bought, $cut->proven], "{$wall} m and 0.70 m from 2 m");
         }
@@ -81,7 +81,7 @@ final class CornersTest extends TestCase
     /** 5.2 m from lengths of 2 m: two full ones, 1.2 m of a third, whose rest is 0.8 m less the saw's cut. */
     public function test_offcuts_exclude_the_saw_kerf(): void
     {
-        $cut = StockCut::of(kit: 'p', name: 'Profile', stock: 2000, wanted: [new Piece(5200, 'Wall')], kerf: 3);
+        $cut = StockCut::for(kit: 'p', name: 'Profile', stock: 2000, wanted: [new Piece(5200, 'Wall')], kerf: 3);
         self::assertSame([3, 2, 797, true], [$cut->bought, $cut->joints, $cut->left(), $cut->proven]);
         self::assertSame(
             5200,

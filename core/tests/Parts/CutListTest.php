@@ -59,7 +59,7 @@ final class CutListTest extends TestCase
                 static fn(): int => mt_rand((int) ($stock * 0.15), (int) ($stock * 0.75)),
                 range(1, mt_rand(6, 11)),
             );
-            $cuts = CutList::of($pieces, $stock);
+            $cuts = CutList::for($pieces, $stock);
             self::check($pieces, $cuts);
             self::assertTrue($cuts->proven, "case {$case}");
             self::assertSame(
@@ -98,7 +98,7 @@ final class CutListTest extends TestCase
                 array_values($orders),
             ),
         );
-        $cuts = CutList::of($pieces, 5600);
+        $cuts = CutList::for($pieces, 5600);
         self::check($pieces, $cuts);
         self::assertSame([73, true], [$cuts->bought, $cuts->proven]);
         $cut = array_sum(array_merge(...array_column($cuts->lengths, 1)));
@@ -107,18 +107,18 @@ final class CutListTest extends TestCase
 
     public function test_uses_offcuts_in_the_van_first(): void
     {
-        $cuts = CutList::of([1200, 900, 900, 500], 2000, [1000, 1250]);
+        $cuts = CutList::for([1200, 900, 900, 500], 2000, [1000, 1250]);
         self::check([1200, 900, 900, 500], $cuts);
         self::assertSame([1, true], [$cuts->bought, $cuts->proven]);
-        self::assertSame(0, CutList::of([900, 1200], 2000, [1000, 1250])->bought);
-        self::assertSame([[], 0], [CutList::of([], 2000)->lengths, CutList::of([], 2000)->bought]);
+        self::assertSame(0, CutList::for([900, 1200], 2000, [1000, 1250])->bought);
+        self::assertSame([[], 0], [CutList::for([], 2000)->lengths, CutList::for([], 2000)->bought]);
         // Three pieces over half a length need three, though their sum fits two (Martello and Toth).
-        self::assertSame(3, Bound::of([1100, 1100, 1100], 2000));
+        self::assertSame(3, Bound::for([1100, 1100, 1100], 2000));
     }
 
     public function test_joins_pieces_longer_than_stock_or_refuses_them(): void
     {
-        $of = static fn(string $joints): StockCut => StockCut::of('p', 'Profile', 2000, [
+        $of = static fn(string $joints): StockCut => StockCut::for('p', 'Profile', 2000, [
             new Piece(4500, 'Cove', 'cove', $joints),
             new Piece(1500, 'Shelf', 'shelf'),
         ]);
@@ -140,7 +140,7 @@ final class CutListTest extends TestCase
             [array_map(static fn(Piece $p): string => $p->what, $of('never')->tooLong), $of('never')->bought],
         );
         // Whole in an offcut that is long enough.
-        $long = StockCut::of(
+        $long = StockCut::for(
             kit: 'p',
             name: 'Profile',
             stock: 2000,
@@ -156,7 +156,7 @@ final class CutListTest extends TestCase
     public function test_long_offcuts_go_to_the_longest_pieces_until_there_are_none(): void
     {
         $six = static fn(string $what, string $joints): Piece => new Piece(6000, $what, $what, $joints);
-        $cut = StockCut::of(
+        $cut = StockCut::for(
             kit: 's',
             name: 'Strip',
             stock: 5000,
@@ -168,7 +168,7 @@ final class CutListTest extends TestCase
             [['Rail'], 0, 0],
             [array_map(static fn(Piece $p): string => $p->what, $cut->tooLong), $cut->bought, $cut->joints],
         );
-        $joined = StockCut::of(
+        $joined = StockCut::for(
             kit: 's',
             name: 'Strip',
             stock: 5000,
@@ -203,7 +203,7 @@ final class CutListTest extends TestCase
                 range(1, mt_rand(1, 9)),
             );
             $offcuts = array_map(static fn(): float => (float) mt_rand(1, 8000), range(0, mt_rand(0, 3)));
-            $cut = StockCut::of(
+            $cut = StockCut::for(
                 kit: 'k',
                 name: 'Kit',
                 stock: [2000, 2500, 5000][$case % 3],

@@ -16,7 +16,7 @@ final class JoinedCutsTest extends TestCase
     /** Marks every 62.5 mm: eighty on a reel of 5 m, and 1.9 m of offcut is good for 1.875 m. */
     public function test_counts_strip_from_mark_to_mark(): void
     {
-        $cut = StockCut::of(
+        $cut = StockCut::for(
             kit: 's',
             name: 'Strip',
             stock: 5000,
@@ -88,7 +88,7 @@ final class JoinedCutsTest extends TestCase
     {
         /** @param  list<int>  $of @return list<int> */
         $more = static fn(array $of): array => array_values(array_map(static fn(int $mm): int => $mm + $kerf, $of));
-        $found = Jointed::of($more($whole), $more($parted), $stock + $kerf, $more($offcuts), $kerf);
+        $found = Jointed::for($more($whole), $more($parted), $stock + $kerf, $more($offcuts), $kerf);
         $found[0] = array_map(
             static fn(array $b): array => [
                 $b[0] - $kerf,

@@ -85,7 +85,7 @@ final class MakingTest extends TestCase
         self::assertArrayNotHasKey('consumable-silicone', $parts);
         $seal = static fn(Plan $p): Step => array_values(
             array_filter(
-                Steps::of($p, PartsList::of($p, Demo::shelf()), Productivity::of([])),
+                Steps::for($p, PartsList::for($p, Demo::shelf()), Productivity::from([])),
                 static fn(Step $s): bool => $s->kind === 'seal',
             ),
         )[0];
@@ -120,7 +120,7 @@ final class MakingTest extends TestCase
         $plan = self::plan('4.00 line', ', bare');
         $step = static fn(Plan $p): Step => array_values(
             array_filter(
-                Steps::of($p, PartsList::of($p, Demo::shelf()), Productivity::of([])),
+                Steps::for($p, PartsList::for($p, Demo::shelf()), Productivity::from([])),
                 static fn(Step $s): bool => $s->kind === 'joints',
             ),
         )[0];
@@ -173,7 +173,7 @@ final class MakingTest extends TestCase
             }
         }
         $of = static function (Plan $plan): array {
-            $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([]));
+            $steps = Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([]));
 
             return array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
         };
@@ -230,7 +230,7 @@ final class MakingTest extends TestCase
         $hot = Demo::with(self::plan('4.00 line', ', profile', 'dry', 'strip-rgbw-24'));
         $finding = array_values(
             array_filter(
-                PartFindings::of(new JobState($hot, [], Demo::shelf(), [])),
+                PartFindings::for(new JobState($hot, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'profile-heat',
             ),
         )[0];
@@ -240,7 +240,7 @@ final class MakingTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                PartFindings::of(new JobState($capped, [], Demo::shelf(), [])),
+                PartFindings::for(new JobState($capped, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'profile-heat',
             ),
         );

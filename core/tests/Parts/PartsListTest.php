@@ -17,7 +17,7 @@ final class PartsListTest extends TestCase
 {
     private static function part(Plan $plan, string $key): Part
     {
-        foreach (PartsList::of($plan, Demo::shelf())->parts as $part) {
+        foreach (PartsList::for($plan, Demo::shelf())->parts as $part) {
             if ($part->key === $key) {
                 return $part;
             }
@@ -58,7 +58,7 @@ final class PartsListTest extends TestCase
         self::assertSame(6.0, self::part($plan, 'fixture-panel-010')->buy);
         self::assertSame(
             ['Band', 'Bench', 'Jetty', 'Path', 'Rail'],
-            array_map(static fn($r): string => $r->name(), PartsList::of($plan, Demo::shelf())->bare),
+            array_map(static fn($r): string => $r->name(), PartsList::for($plan, Demo::shelf())->bare),
         );
     }
 
@@ -98,7 +98,7 @@ final class PartsListTest extends TestCase
     public function test_every_end_has_a_label_that_says_where_the_other_is(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $labels = Labels::of($plan);
+        $labels = Labels::for($plan);
         $legs = 5;
         self::assertCount(
             count($plan->supplies) + count($plan->controllers) + 2 * count($plan->cables) + 2 * $legs,

@@ -24,7 +24,7 @@ final class PiecesTest extends TestCase
         $plan = self::plan('10.00 line, gap 0.10 at 3.00, gap 0.10 at 6.00', ', bare');
         $cut = static fn(Plan $p): array => array_map(
             static fn($c): array => [$c->bought, $c->joints],
-            PartsList::of($p, Demo::shelf())->cuts,
+            PartsList::for($p, Demo::shelf())->cuts,
         )[0];
         self::assertSame([3, 0], $cut($plan));
         $saving = Demo::with($plan, ['kind' => 'SetMaking', 'run' => 'line', 'strip' => 'saving']);
@@ -36,7 +36,7 @@ final class PiecesTest extends TestCase
         );
         self::assertSame(
             [['line' => 1], []],
-            [PartsList::of($saving, Demo::shelf())->joined, PartsList::of($plan, Demo::shelf())->joined],
+            [PartsList::for($saving, Demo::shelf())->joined, PartsList::for($plan, Demo::shelf())->joined],
         );
         // Each lead is 0.10 m of the tail's cable and 0.15 m at each end.
         self::assertStringContainsString(
@@ -56,7 +56,7 @@ final class PiecesTest extends TestCase
         ]);
         $findings = array_values(
             array_filter(
-                PartFindings::of(new JobState($plan, [], Demo::shelf(), [])),
+                PartFindings::for(new JobState($plan, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'too-long',
             ),
         );
@@ -75,7 +75,7 @@ final class PiecesTest extends TestCase
         foreach ($findings as $finding) {
             $plan = Demo::with($plan, $finding->fixes[0]->change);
         }
-        self::assertSame([], PartFindings::of(new JobState($plan, [], Demo::shelf(), [])));
+        self::assertSame([], PartFindings::for(new JobState($plan, [], Demo::shelf(), [])));
         self::assertSame([], $plan->makings, 'as usual again');
         // An offcut of 6 m holds it whole.
         $whole = Demo::with(self::plan('6.00 line', ', bare'), [
@@ -86,7 +86,7 @@ final class PiecesTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                PartFindings::of(
+                PartFindings::for(
                     new JobState($whole, [], Demo::shelf(), [], offcuts: [new Offcut(1, 'strip-single-24', 6.0)]),
                 ),
                 static fn(Finding $f): bool => $f->code === 'too-long',
@@ -112,7 +112,7 @@ final class PiecesTest extends TestCase
                 self::parts($plan, ['strip-single-24' => [2.03]])['strip-single-24']->buy,
             ],
         );
-        $bars = PartsList::of($plan, Demo::shelf(), ['strip-single-24' => [2.03]])->cuts[0]->bars;
+        $bars = PartsList::for($plan, Demo::shelf(), ['strip-single-24' => [2.03]])->cuts[0]->bars;
         self::assertSame(
             [[2000, true, 0], [5000, false, 1100]],
             array_map(static fn($b): array => [$b->length, $b->offcut, $b->left], $bars),

@@ -97,7 +97,7 @@ final class PricesTest extends TestCase
         $shelf = self::priced('consumable-alcohol', 10.0, 'CHF');
         $alcohol = static fn(Plan $p): Part => array_values(
             array_filter(
-                PartsList::of($p, $shelf)->parts,
+                PartsList::for($p, $shelf)->parts,
                 static fn(Part $x): bool => $x->key === 'consumable-alcohol',
             ),
         )[0];
@@ -127,7 +127,7 @@ final class PricesTest extends TestCase
         $foreign = $plan->with(kit: ['strip-single-24' => $snapshot] + $plan->kit);
         $finding = array_values(
             array_filter(
-                Findings::of(new JobState($foreign, [], Demo::shelf(), [])),
+                Findings::for(new JobState($foreign, [], Demo::shelf(), [])),
                 static fn(Finding $f): bool => $f->code === 'currency',
             ),
         )[0];
@@ -166,9 +166,9 @@ final class PricesTest extends TestCase
                 'Solder: K1 for Line, every core at its ends',
                 'Solder: K2 for Line, every core at its ends',
             ],
-            PartsList::of($plan, $shelf)->lacking,
+            PartsList::for($plan, $shelf)->lacking,
         );
-        self::assertSame([], PartsList::of($plan, Demo::shelf())->lacking);
+        self::assertSame([], PartsList::for($plan, Demo::shelf())->lacking);
         $unfed = Demo::with(
             new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
             [
@@ -180,7 +180,7 @@ final class PricesTest extends TestCase
         );
         self::assertSame(
             ['Cable: Line, lead between sections'],
-            PartsList::of($unfed, Demo::shelf())->lacking,
+            PartsList::for($unfed, Demo::shelf())->lacking,
             'no cable is chosen yet',
         );
     }
@@ -196,10 +196,10 @@ final class PricesTest extends TestCase
                 self::assertSame('/currency', $refusal->pointer);
             }
         }
-        self::assertNull(Price::of(new Fields([])));
+        self::assertNull(Price::from(new Fields([])));
         self::assertSame(
             [3.5, ''],
-            [Price::of(new Fields(['price' => 3.5]))?->amount, Price::of(new Fields(['price' => 3.5]))?->currency],
+            [Price::from(new Fields(['price' => 3.5]))?->amount, Price::from(new Fields(['price' => 3.5]))?->currency],
         );
     }
 }

@@ -98,7 +98,7 @@ final class RecountTest extends TestCase
     /** @return array<string, Part> */
     private static function parts(Plan $plan): array
     {
-        $parts = PartsList::of($plan, Demo::shelf())->parts;
+        $parts = PartsList::for($plan, Demo::shelf())->parts;
 
         return array_combine(array_map(static fn(Part $p): string => $p->key, $parts), $parts);
     }
@@ -136,7 +136,7 @@ final class RecountTest extends TestCase
                 $cores[] = 4 + 2 * $core + 2 * $core * ($lit - 1);
             }
             $joined = 0;
-            foreach (PartsList::of($plan, Demo::shelf())->cuts as $list) {
+            foreach (PartsList::for($plan, Demo::shelf())->cuts as $list) {
                 $joined += isset(self::STRIPS[$list->kit]) ? $list->joints * self::STRIPS[$list->kit][1] : 0;
             }
             $said = "seed {$seed}";
@@ -188,8 +188,8 @@ final class RecountTest extends TestCase
     {
         for ($seed = 1; $seed <= 30; $seed++) {
             [$plan] = self::job($seed);
-            $list = PartsList::of($plan, Demo::shelf());
-            $steps = Steps::of($plan, $list, Productivity::of([]));
+            $list = PartsList::for($plan, Demo::shelf());
+            $steps = Steps::for($plan, $list, Productivity::from([]));
             foreach ($list->parts as $part) {
                 foreach ($part->runs as $run) {
                     $needing = array_filter(
@@ -249,7 +249,7 @@ final class RecountTest extends TestCase
         ]);
         for ($seed = 1; $seed <= 60; $seed++) {
             [$plan] = self::job($seed);
-            $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([]));
+            $steps = Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([]));
             $byId = array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
             self::assertCount(count($steps), $byId, "seed {$seed}");
             foreach ($steps as $step) {

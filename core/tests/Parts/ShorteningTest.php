@@ -18,12 +18,12 @@ final class ShorteningTest extends TestCase
     /** @param  array<string, list<float>>  $offcuts */
     private static function found(Plan $plan, string $kit, array $offcuts = []): ?Shortening
     {
-        $list = PartsList::of($plan, Demo::shelf(), $offcuts);
+        $list = PartsList::for($plan, Demo::shelf(), $offcuts);
         foreach ($list->cuts as $cut) {
             if ($cut->kit === $kit) {
                 $part = array_values(array_filter($list->parts, static fn($p): bool => $p->key === $kit))[0];
 
-                return Shortening::of($list->lengths, $cut, $part, $offcuts[$kit] ?? []);
+                return Shortening::for($list->lengths, $cut, $part, $offcuts[$kit] ?? []);
             }
         }
 

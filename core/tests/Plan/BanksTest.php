@@ -42,7 +42,7 @@ final class BanksTest extends TestCase
         // Blocks that are there are not bought; the converter, its cable and the switch are.
         $parts = array_map(
             static fn(Part $p): string => $p->key,
-            array_filter(PartsList::of($plan, Demo::shelf())->parts, static fn(Part $p): bool => $p->count > 0),
+            array_filter(PartsList::for($plan, Demo::shelf())->parts, static fn(Part $p): bool => $p->count > 0),
         );
         self::assertNotContains('battery-8', $parts);
         self::assertContains('converter-48-12', $parts);
@@ -72,7 +72,7 @@ final class BanksTest extends TestCase
             'controller-rf-4',
             'cable-2x15',
         );
-        $draw = BankDraw::of($plan, 's2', 60.0);
+        $draw = BankDraw::for($plan, 's2', 60.0);
         self::assertNotNull($draw);
         // By halving: U I - R I^2 = 60 W / 0.92 at 44.0 V, 48 V bank when empty (11.0 / 12 of its name).
         $input = $plan->cables[$plan->cableTo('s2')->id ?? ''];
@@ -99,7 +99,7 @@ final class BanksTest extends TestCase
             'controller-rf-4',
             'cable-2x15',
         );
-        $rows = BankStates::of($plan, 's1');
+        $rows = BankStates::for($plan, 's1');
         // Common practice, no source: 11.0, 12.6 and 14.4 V.
         $volts = array_map(static fn(array $r): float => $r['volts']->value, $rows);
         self::assertEqualsWithDelta([11.0, 12.6, 14.4], $volts, 1e-9);
@@ -121,7 +121,7 @@ final class BanksTest extends TestCase
             'controller-rf-4',
             'cable-2x15',
         );
-        $steps = Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([]));
+        $steps = Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([]));
         $kinds = array_map(static fn(Step $s): string => $s->kind, $steps);
         foreach (['posts', 'strain', 'shake', 'apart'] as $kind) {
             self::assertContains($kind, $kinds);
@@ -136,10 +136,10 @@ final class BanksTest extends TestCase
     {
         $kit = ['strip-single-12', 'battery-8', 'converter-48-12', 'controller-rf-4', 'cable-2x15', 'fuse-3'];
         $plan = self::chosen(self::cart(), ...$kit);
-        $left = Planner::of($plan, ['rail'], new Basis(Demo::shelf()))->toArray();
+        $left = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()))->toArray();
         self::assertStringContainsString('from a battery', $left['left'][0]['why']);
         self::assertNull($left['found']);
-        $kept = Planner::of($plan, ['rail'], new Basis(Demo::shelf()), ['kit'])->toArray();
+        $kept = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()), ['kit'])->toArray();
         $after = self::applied($plan, (array) ($kept['found'] ?? $kept['nearest'])['take']);
         self::assertSame('s1', $after->supplies[$after->run('rail')->supply ?? '']->bank);
         self::assertSame('fuse-3', $after->cableTo($after->run('rail')->supply ?? '')?->fuse);

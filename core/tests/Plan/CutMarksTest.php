@@ -28,7 +28,7 @@ final class CutMarksTest extends TestCase
             channels: [new Channel('white', 9.6, '#ffffff')],
         );
 
-        return CutMarks::of(
+        return CutMarks::from(
             new Run(
                 id: 'r',
                 place: 'p',

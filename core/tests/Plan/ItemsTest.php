@@ -31,13 +31,13 @@ final class ItemsTest extends TestCase
             $kit = Demo::shelf()->ofKind($kind)[0]->entry->id();
             $plan = self::applied($plain, ['kind' => 'SetItem', 'kit' => $kit, 'place' => 'room', 'count' => 2]);
             self::assertSame(JobFile::write($plan), JobFile::write(JobFile::read(JobFile::write($plan))));
-            $parts = PartsList::of($plan, Demo::shelf());
+            $parts = PartsList::for($plan, Demo::shelf());
             if ($kind === 'phone') {
                 self::assertNotContains($kit, array_column($parts->parts, 'key'), 'the client has it already');
             } else {
                 self::assertEqualsWithDelta(2.0, $parts->part($kit)->count, 1e-9, $kind);
             }
-            $steps = Steps::of($plan, $parts, Productivity::of([]));
+            $steps = Steps::for($plan, $parts, Productivity::from([]));
             $needing = array_filter($steps, static fn($s): bool => in_array($kit, $s->needs, true));
             self::assertNotSame([], $needing, "{$kind} has no step");
             $gone = self::applied($plan, [
@@ -85,7 +85,7 @@ final class ItemsTest extends TestCase
                 self::asked('rgbcct', 'shelf'),
             ],
         ]);
-        $cards = Options::of($plan, $plan->run('shelf'), new Basis(Demo::shelf()));
+        $cards = Options::for($plan, $plan->run('shelf'), new Basis(Demo::shelf()));
         $set = self::applied($plan, (array) $cards[0]['take']);
         self::assertSame('set-tunable-20', $set->setOn($set->run('shelf'))?->kit);
         // Pixels: strip, supply, cable, and a board for their data.
@@ -111,7 +111,7 @@ final class ItemsTest extends TestCase
             'run' => 'shelf',
             'options' => [self::asked('rgb', 'shelf')],
         ]);
-        $card = Options::of($plan, $plan->run('shelf'), new Basis(Demo::shelf()))[0];
+        $card = Options::for($plan, $plan->run('shelf'), new Basis(Demo::shelf()))[0];
         self::assertNotNull($card['refused']);
         self::assertIsString($card['prepare']);
         $cells = (array) json_decode($card['prepare'], true);

@@ -127,7 +127,7 @@ final class JobFileTest extends TestCase
             [$five->terms->travelMinutes, $five->terms->travelCost, $five->terms->again],
         );
         // Its cove is split by then, and there are two remotes.
-        $whole = BackTogether::of('cove')->apply($five);
+        $whole = BackTogether::for('cove')->apply($five);
         $whole = $whole->with(items: []);
         self::assertSame(2, $five->items['i1']->count);
         self::assertEquals($four->with(terms: $five->terms, controllers: $whole->controllers), $whole);

@@ -89,10 +89,10 @@ final class KitChangesTest extends TestCase
 
     public function test_sections_are_cut_into_equal_parts_over_gaps(): void
     {
-        self::assertSame([[9.0], []], Slices::of([18.0], [], 2, 2));
-        self::assertSame([[2.0, 1.0], [0.5]], Slices::of([2.0, 4.0], [0.5], 1, 2));
-        self::assertSame([[3.0], []], Slices::of([2.0, 4.0], [0.5], 2, 2));
-        self::assertSame([[1.0], []], Slices::of([1.0, 1.0, 1.0], [0.2, 0.3], 2, 3));
+        self::assertSame([[9.0], []], Slices::from([18.0], [], 2, 2));
+        self::assertSame([[2.0, 1.0], [0.5]], Slices::from([2.0, 4.0], [0.5], 1, 2));
+        self::assertSame([[3.0], []], Slices::from([2.0, 4.0], [0.5], 2, 2));
+        self::assertSame([[1.0], []], Slices::from([1.0, 1.0, 1.0], [0.2, 0.3], 2, 3));
     }
 
     public function test_a_run_is_cut_and_made_whole_again(): void

@@ -82,11 +82,11 @@ final class LegsTest extends TestCase
     public function test_nothing_is_bought_or_laid_twice(): void
     {
         $plan = self::used(self::plan('leg A B0 to B1 2x2.5 3.20, wall, traced'));
-        $list = PartsList::of($plan, Demo::shelf());
+        $list = PartsList::for($plan, Demo::shelf());
         self::assertSame([], array_filter($list->parts, static fn(Part $p): bool => $p->key === 'cable-2x25'));
         $steps = array_values(
             array_filter(
-                Steps::of($plan, $list, Productivity::of([])),
+                Steps::for($plan, $list, Productivity::from([])),
                 static fn(Step $s): bool => $s->kind === 'cables',
             ),
         );
@@ -118,7 +118,7 @@ final class LegsTest extends TestCase
         $of = static function (string $legs): array {
             $plan = self::plan($legs);
 
-            return array_keys(ExistingLegs::of($plan, $plan->run('line'), Demo::shelf()));
+            return array_keys(ExistingLegs::for($plan, $plan->run('line'), Demo::shelf()));
         };
         self::assertSame(['A'], $of('leg A B0 to B1 2x2.5 3.20'));
         self::assertSame(['A'], $of('leg A door to B1 2x2.5'), 'the start has a name too');
@@ -131,7 +131,7 @@ final class LegsTest extends TestCase
             'run' => 'line',
             'kit' => 'strip-rgb-24',
         ]);
-        self::assertSame([], ExistingLegs::of($rgb, $rgb->run('line'), Demo::shelf()), 'too few cores');
+        self::assertSame([], ExistingLegs::for($rgb, $rgb->run('line'), Demo::shelf()), 'too few cores');
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('both its ends must be known');
         self::used(self::plan('leg A B0 to ? 2x2.5'));

@@ -158,17 +158,17 @@ final class PlacedTest extends TestCase
     public function test_mains_comes_to_a_supply(): void
     {
         $at = static fn(Standing $where): Plan => self::placed(self::plan(), 's1', $where);
-        $way = static fn(Plan $p): ?MainsWay => MainsWay::of($p, $p->supplies['s1']);
+        $way = static fn(Plan $p): ?MainsWay => MainsWay::to($p, $p->supplies['s1']);
         self::assertTrue($way($at(new Standing('room', 'P1')))?->there);
         self::assertNull($way(self::plan()), 'nobody has said where it stands');
         // From P1, 3.00 m to the corner and 2.00 m of the second wall, 1.70 m up, 0.30 m to work with.
         $far = $at(new Standing('room', wall: 1, at: 2.0, up: 2.0));
         self::assertSame(['P1', 7.0, false], [$way($far)?->outlet, $way($far)?->metres, $way($far)?->there]);
         $why = array_merge(
-            ...array_map(static fn(Part $p): array => array_keys($p->why), PartsList::of($far, Demo::shelf())->parts),
+            ...array_map(static fn(Part $p): array => array_keys($p->why), PartsList::for($far, Demo::shelf())->parts),
         );
         self::assertContains('S1: mains from P1, laid by a licensed person', $why);
-        $steps = Steps::of($far, PartsList::of($far, Demo::shelf()), Productivity::of([]));
+        $steps = Steps::for($far, PartsList::for($far, Demo::shelf()), Productivity::from([]));
         $mains = array_values(array_filter($steps, static fn(Step $s): bool => $s->kind === 'mains'));
         self::assertSame(['S1: mains from P1, 7.00 m of cable', ['supply-line']], [$mains[0]->title, $mains[0]->after]);
         self::assertStringContainsString('licensed person', $mains[0]->caution);
@@ -190,7 +190,7 @@ final class PlacedTest extends TestCase
     {
         $plan = self::placed(self::plan(), 's1', new Standing('room', 'B1'));
         $box = TapeNotes::read($plan->places['room']->notes)->site->boxes[0];
-        $room = BoxRoom::of($plan, 'room', $box);
+        $room = BoxRoom::for($plan, 'room', $box);
         $entry = $plan->kit['supply-24-100']->written;
         self::assertSame(['s1'], array_keys($room->units));
         self::assertEqualsWithDelta(
@@ -207,7 +207,7 @@ final class PlacedTest extends TestCase
             'text' => str_replace('40x30x12', '40x30x2', $plan->places['room']->notes),
         ]);
         $box = TapeNotes::read($tight->places['room']->notes)->site->boxes[0];
-        self::assertFalse(BoxRoom::of($tight, 'room', $box)->holds($plan->kit['supply-24-100']));
+        self::assertFalse(BoxRoom::for($tight, 'room', $box)->holds($plan->kit['supply-24-100']));
     }
 
     public function test_reads_the_height_of_a_spot_and_reports_an_error(): void

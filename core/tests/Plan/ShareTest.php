@@ -105,7 +105,7 @@ final class ShareTest extends TestCase
             [['s1'], ['c1'], ['shelf']],
             [array_keys($left->supplies), array_keys($left->controllers), array_keys($left->runs)],
         );
-        self::assertNotNull(Island::of($left, $left->run('shelf')));
+        self::assertNotNull(Island::for($left, $left->run('shelf')));
         $own = Demo::with($shared, ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => 'own controller']);
         self::assertCount(2, $own->controllers);
         self::assertCount(1, Island::all($own));

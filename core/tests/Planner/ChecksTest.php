@@ -31,7 +31,7 @@ final class ChecksTest extends TestCase
             if ($n >= 20) {
                 break;
             }
-            $proposal = Planner::of($plan, $runs, new Basis($shelf));
+            $proposal = Planner::propose($plan, $runs, new Basis($shelf));
             if (!$proposal->whole()) {
                 continue;
             }
@@ -41,7 +41,7 @@ final class ChecksTest extends TestCase
                 $results += Engine::island($made, $island);
             }
             $stops = array_filter(
-                Findings::of(new JobState($made, $results, $shelf)),
+                Findings::for(new JobState($made, $results, $shelf)),
                 static fn(Finding $f): bool => $f->severity === Severity::Stop &&
                     in_array($f->place->stage, ['kit', 'wire'], true),
             );
@@ -71,9 +71,9 @@ final class ChecksTest extends TestCase
             'fuse-15',
             'fuse-20',
         ]);
-        $proposal = Planner::of($plan, ['one', 'two'], new Basis($shelf));
+        $proposal = Planner::propose($plan, ['one', 'two'], new Basis($shelf));
         foreach ($proposal->built($proposal->parts)->controllers as $id => $device) {
-            $load = \EmberDusk\Circuit\ControllerLoad::of($proposal->built($proposal->parts), (string) $id);
+            $load = \EmberDusk\Circuit\ControllerLoad::for($proposal->built($proposal->parts), (string) $id);
             self::assertLessThanOrEqual(8.0, $load->amps);
         }
     }
@@ -92,7 +92,7 @@ final class ChecksTest extends TestCase
                 }
             }
             $state = new JobState($plan, $results, Demo::shelf());
-            $titles = implode("\n", array_map(static fn(Finding $f): string => $f->title, Findings::of($state)));
+            $titles = implode("\n", array_map(static fn(Finding $f): string => $f->title, Findings::for($state)));
             foreach (array_keys($plan->supplies) as $id) {
                 $supply = $plan->supply((string) $id);
                 if (
@@ -104,7 +104,7 @@ final class ChecksTest extends TestCase
                 }
                 $asked++;
                 self::assertTrue(
-                    Headroom::enough($plan, $supply, SupplyLoad::of($plan, (string) $id)->nominalWatts),
+                    Headroom::enough($plan, $supply, SupplyLoad::for($plan, (string) $id)->nominalWatts),
                     "seed {$seed}, {$id}",
                 );
             }

@@ -38,7 +38,7 @@ final class PlannerTest extends TestCase
             $of = self::group($plan, $ids);
             $enumerator = new Enumerator($plan, new Tables($plan, 'room', new Basis($shelf)), $shelf);
             $wanted = $kind === 'pinned' ? $enumerator->onOneSupply($of) : $enumerator->best($of);
-            $proposal = Planner::of($plan, $ids, new Basis($shelf));
+            $proposal = Planner::propose($plan, $ids, new Basis($shelf));
             $found = self::found($proposal);
             self::assertSame($wanted, $found, "case {$case}, {$kind}");
             self::assertTrue($proposal->exact, "case {$case}");

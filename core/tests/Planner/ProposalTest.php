@@ -26,7 +26,7 @@ final class ProposalTest extends TestCase
     public function test_the_difference_to_the_current_layout_adds_up_and_its_repair_is_valid(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $proposal = Planner::of($plan, ['cove'], Demo::basis());
+        $proposal = Planner::propose($plan, ['cove'], Demo::basis());
         $shown = $proposal->toArray();
         Responses::check($shown, 'proposal');
         self::assertIsArray($shown['drawn']);
@@ -41,7 +41,7 @@ final class ProposalTest extends TestCase
 
     public function test_alternatives_are_no_worse_in_what_they_are_for(): void
     {
-        $proposal = Planner::of(JobFile::read(Demo::file('observatory')), ['cove'], Demo::basis());
+        $proposal = Planner::propose(JobFile::read(Demo::file('observatory')), ['cove'], Demo::basis());
         [$best] = $proposal->parts;
         self::assertLessThanOrEqual($best->joints, $proposal->alternatives['fewest joints'][0]->joints);
         self::assertLessThanOrEqual($best->boxes, $proposal->alternatives['fewest hidden boxes'][0]->boxes);
@@ -62,7 +62,7 @@ final class ProposalTest extends TestCase
             ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
             ['kind' => 'PinRun', 'run' => 'cove', 'pins' => ['feeds', 'kit']],
         );
-        $proposal = Planner::of(
+        $proposal = Planner::propose(
             $plan,
             ['cove'],
             new Basis(new FewOnShelf(['cable-3x15', 'cable-3x25', 'cable-2x15', 'cable-2x25', 'fuse-10', 'fuse-15'])),
@@ -71,7 +71,7 @@ final class ProposalTest extends TestCase
         self::assertSame($plan->feeds, $made->feeds);
         self::assertEquals([$plan->supplies, $plan->controllers], [$made->supplies, $made->controllers]);
         self::assertNotSame([], $proposal->clashes, 'both ends are not enough for 18 m');
-        $free = Planner::of($plan, ['cove'], Demo::basis(), ['cables']);
+        $free = Planner::propose($plan, ['cove'], Demo::basis(), ['cables']);
         self::assertSame(
             [],
             array_filter($free->built($free->parts)->cables, static fn($c): bool => $c->kit !== 'cable-3x15'),
@@ -97,7 +97,7 @@ final class ProposalTest extends TestCase
                 'cableCelsius' => 40,
             ],
         );
-        $proposal = Planner::of(
+        $proposal = Planner::propose(
             $plan,
             ['line'],
             new Basis(new FewOnShelf(['cable-2x15', 'supply-24-240', 'controller-zigbee-1', 'fuse-15'])),
@@ -109,13 +109,13 @@ final class ProposalTest extends TestCase
         self::assertNotNull($nearest);
         self::assertNotSame([], $nearest->judge->words());
         // A set that meets every broken set, and none smaller does.
-        self::assertSame(['evenness', 'drop'], Clash::of([['evenness'], ['drop'], ['cable', 'drop']]));
-        self::assertSame(['drop'], Clash::of([['evenness', 'drop'], ['drop', 'cable']]));
+        self::assertSame(['evenness', 'drop'], Clash::from([['evenness'], ['drop'], ['cable', 'drop']]));
+        self::assertSame(['drop'], Clash::from([['evenness', 'drop'], ['drop', 'cable']]));
     }
 
     public function test_runs_that_cannot_be_planned_are_left_with_a_reason(): void
     {
-        $proposal = Planner::of(JobFile::read(Demo::file('observatory')), ['band', 'cove'], Demo::basis());
+        $proposal = Planner::propose(JobFile::read(Demo::file('observatory')), ['band', 'cove'], Demo::basis());
         self::assertSame(['band' => 'has no strip yet'], $proposal->left);
         self::assertTrue($proposal->whole());
     }
@@ -139,7 +139,7 @@ final class ProposalTest extends TestCase
             ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Row', 'room' => 'Room'],
         );
         $shelf = new FewOnShelf(['cable-2x15', 'controller-zigbee-1', 'supply-24-100', 'fuse-10', 'fuse-15']);
-        $proposal = Planner::of($plan, ['line', 'rail', 'shelf'], new Basis($shelf));
+        $proposal = Planner::propose($plan, ['line', 'rail', 'shelf'], new Basis($shelf));
         $made = $proposal->built($proposal->parts);
         self::assertSame($made->run('line')->controller, $made->run('rail')->controller);
         self::assertSame('Row', $made->lights[(string) $made->run('line')->controller]->name);
@@ -150,7 +150,7 @@ final class ProposalTest extends TestCase
     {
         /** @var Plan $plan */
         $plan = FortyRuns::plan(Demo::shelf(), 5, 2);
-        $proposal = Planner::of($plan, array_keys($plan->runs), Demo::basis());
+        $proposal = Planner::propose($plan, array_keys($plan->runs), Demo::basis());
         self::assertTrue($proposal->whole());
         self::assertFalse($proposal->exact);
         self::assertLessThan($proposal->cost(), $proposal->bound);
@@ -159,7 +159,7 @@ final class ProposalTest extends TestCase
         $apart = 0;
         foreach (array_keys($plan->runs) as $run) {
             self::assertTrue(self::holds($made, $run), $run);
-            $apart += Planner::of($plan, [$run], Demo::basis())->cost();
+            $apart += Planner::propose($plan, [$run], Demo::basis())->cost();
         }
         self::assertLessThan($apart, $proposal->cost());
         self::assertSame(
@@ -173,7 +173,7 @@ final class ProposalTest extends TestCase
     {
         /** @var Plan $plan */
         $plan = FortyRuns::plan(Demo::shelf(), 2, 2);
-        $proposal = Planner::of(
+        $proposal = Planner::propose(
             plan: $plan,
             runs: array_keys($plan->runs),
             basis: Demo::basis(),
@@ -189,11 +189,11 @@ final class ProposalTest extends TestCase
 
     private static function holds(Plan $plan, string $run): bool
     {
-        $alone = Excerpt::of(
+        $alone = Excerpt::for(
             $plan,
             array_keys(array_filter($plan->runs, static fn($r): bool => $r->supply === $plan->run($run)->supply)),
         );
 
-        return Judge::of($alone, array_values($alone->runs))->holds();
+        return Judge::for($alone, array_values($alone->runs))->holds();
     }
 }

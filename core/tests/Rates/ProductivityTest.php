@@ -16,7 +16,7 @@ final class ProductivityTest extends TestCase
      */
     private static function productivity(array $taken, string $kind = 'stick'): Productivity
     {
-        return Productivity::of(
+        return Productivity::from(
             array_map(static fn(int $t): array => ['kind' => $kind, 'table' => 30.0, 'taken' => $t], $taken),
         );
     }
@@ -70,7 +70,7 @@ final class ProductivityTest extends TestCase
     {
         self::assertSame(
             [],
-            Productivity::of([
+            Productivity::from([
                 ['kind' => 'stick', 'table' => 0.0, 'taken' => 10],
                 ['kind' => 'stick', 'table' => 30.0, 'taken' => 0],
                 ['kind' => 'stick', 'table' => 30.0, 'taken' => 30],

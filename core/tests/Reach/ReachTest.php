@@ -17,13 +17,13 @@ final class ReachTest extends TestCase
     /** 20 log10 2440 = 67.748; ITU-R P.1238-7, N = 28, from memory. */
     public function test_path_loss_against_worked_values(): void
     {
-        self::assertEqualsWithDelta(39.75, PathLoss::of(1.0), 0.01);
-        self::assertEqualsWithDelta(67.75, PathLoss::of(10.0), 0.01);
+        self::assertEqualsWithDelta(39.75, PathLoss::over(1.0), 0.01);
+        self::assertEqualsWithDelta(67.75, PathLoss::over(10.0), 0.01);
         // 28 log10 20 = 36.429, and a floor of a house.
-        self::assertEqualsWithDelta(81.18, PathLoss::of(20.0, 1), 0.01);
+        self::assertEqualsWithDelta(81.18, PathLoss::over(20.0, 1), 0.01);
         // An office: 30 log10 20 = 39.031, a floor of 14.
-        self::assertEqualsWithDelta(92.78, PathLoss::of(20.0, 1, PathLoss::OFFICE_KEY), 0.01);
-        self::assertEqualsWithDelta(39.75, PathLoss::of(0.2), 0.01, 'nearer than a metre the formula does not go');
+        self::assertEqualsWithDelta(92.78, PathLoss::over(20.0, 1, PathLoss::OFFICE_KEY), 0.01);
+        self::assertEqualsWithDelta(39.75, PathLoss::over(0.2), 0.01, 'nearer than a metre the formula does not go');
         // Common practice: a hop every 20 to 30 m.
         self::assertGreaterThan(PathLoss::MARGIN, PathLoss::spare(30.0));
         self::assertLessThan(PathLoss::MARGIN, PathLoss::spare(40.0));
@@ -80,7 +80,7 @@ final class ReachTest extends TestCase
             $units[] = Bench::zigbee('c' . ($n + 1), $x);
         }
 
-        return RadioReach::of(
+        return RadioReach::for(
             Bench::roster($units, array_map(static fn(int $n): array => ['h1', 'c' . ($n + 1)], array_keys($metres))),
         )[0];
     }
@@ -117,7 +117,7 @@ final class ReachTest extends TestCase
             at: [30.0, 0.0],
             zones: 4,
         );
-        $reach = RadioReach::of(Bench::roster([self::hub(), $remote, Bench::zigbee('c1', 60.0)], [['h1', 'c1']]))[0];
+        $reach = RadioReach::for(Bench::roster([self::hub(), $remote, Bench::zigbee('c1', 60.0)], [['h1', 'c1']]))[0];
         self::assertSame([['h1' => 0, 'r1' => 1], ['c1']], [$reach->hops, $reach->lost]);
     }
 
@@ -134,7 +134,7 @@ final class ReachTest extends TestCase
             at: [$at, 0.0],
             zones: 4,
         );
-        $of = static fn(float $at): RadioReach => RadioReach::of(
+        $of = static fn(float $at): RadioReach => RadioReach::for(
             Bench::roster([self::hub(), Bench::zigbee('c1', 20.0), $remote($at)], [['h1', 'c1']]),
         )[0];
         self::assertSame(['c1'], $of(45.0)->cuts);
@@ -149,7 +149,7 @@ final class ReachTest extends TestCase
     {
         self::assertEqualsWithDelta(16.82, PathLoss::spare(20.0), 0.01);
         self::assertEqualsWithDelta(6.82, PathLoss::spare(20.0, 2), 0.01);
-        $of = static fn(?int $floor): RadioReach => RadioReach::of(
+        $of = static fn(?int $floor): RadioReach => RadioReach::for(
             Bench::roster([self::hub()->onFloor(0), Bench::zigbee('c1', 20.0)->onFloor($floor)], [['h1', 'c1']]),
         )[0];
         self::assertSame([['c1'], [], []], [$of(2)->lost, $of(1)->lost, $of(null)->lost]);

@@ -62,7 +62,7 @@ final class DaysTest extends TestCase
             }
             $weekends = mt_rand(0, 1) === 1;
             $today = (new DateTimeImmutable('2026-11-15'))->modify('+' . mt_rand(0, 30) . ' days')->format('Y-m-d');
-            $days = Days::of(new Arrangement($visits, $weekends), $today);
+            $days = Days::for(new Arrangement($visits, $weekends), $today);
             foreach (self::walked($visits, $weekends, $today, 15) as $n => $expected) {
                 self::assertSame(
                     $expected,
@@ -78,7 +78,7 @@ final class DaysTest extends TestCase
     /** Working minutes map to the clock and back; curing follows the clock. */
     public function test_work_and_clock_agree_both_ways(): void
     {
-        $days = Days::of(new Arrangement([new Visit('2026-11-26', 2, 1), new Visit('2026-12-03')]), '2026-11-26');
+        $days = Days::for(new Arrangement([new Visit('2026-11-26', 2, 1), new Visit('2026-12-03')]), '2026-11-26');
         for ($minute = 1; $minute < 6 * Timetable::DAY; $minute += 7) {
             $clock = new DateTimeImmutable($days->clock($minute));
             self::assertGreaterThanOrEqual('08:00', $clock->format('H:i'));

@@ -115,13 +115,13 @@ final class MovesTest extends TestCase
         );
         // The strip arrives on Wednesday, outside the visits: the next working day is Monday.
         $rule = str_replace('Wed 2 Dec', 'Mon 7 Dec', $rule);
-        self::assertSame([$rule], Move::of($remaining, $pin)->broken);
+        self::assertSame([$rule], Move::for($remaining, $pin)->broken);
     }
 
     public function test_a_move_that_breaks_nothing_costs_what_the_end_moves(): void
     {
         $remaining = self::remaining([self::step('a', 60), self::step('b', 60, ['a']), self::step('c', 60, ['b'])]);
-        $move = Move::of($remaining, new Pin('b', '2026-12-01', 60));
+        $move = Move::for($remaining, new Pin('b', '2026-12-01', 60));
         self::assertSame([], $move->broken);
         self::assertSame([180, 660], [$move->before->timetable->end(), $move->after->timetable->end()]);
         self::assertSame([0, 60], [$move->before->idle(), $move->after->idle()], 'on Tuesday an hour passes before it');
@@ -133,7 +133,7 @@ final class MovesTest extends TestCase
         $remaining = self::remaining([self::step('a', 60)], [], ['a' => new Tick('a', 10, '2026-11-30 09:00')]);
         foreach (['a' => 'That step is done', 'b' => 'has no such step any more'] as $step => $said) {
             try {
-                Move::of($remaining, new Pin($step, '2026-12-01', 0));
+                Move::for($remaining, new Pin($step, '2026-12-01', 0));
                 self::fail($step);
             } catch (Refusal $refusal) {
                 self::assertStringContainsString($said, $refusal->getMessage());
@@ -144,7 +144,7 @@ final class MovesTest extends TestCase
     public function test_waits_that_were_added_hold_and_those_to_nothing_do_not(): void
     {
         $steps = [self::step('a', 60), self::step('b', 60)];
-        $remaining = RemainingWork::of(
+        $remaining = RemainingWork::for(
             steps: $steps,
             arrangement: new Arrangement([], false, [], [['a', 'b'], ['a', 'gone'], ['gone', 'a']]),
             ticks: [],
@@ -155,7 +155,7 @@ final class MovesTest extends TestCase
         $this->expectExceptionMessage(
             'in a circle: “Step a”, then “Step b”, then “Step a”. Take one of the waits away.',
         );
-        RemainingWork::of(
+        RemainingWork::for(
             steps: [self::step('a', 60, ['b']), self::step('b', 60), self::step('c', 5)],
             arrangement: new Arrangement([], false, [], [['b', 'a']]),
             ticks: [],

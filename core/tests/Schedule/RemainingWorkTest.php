@@ -23,7 +23,10 @@ final class RemainingWorkTest extends TestCase
 
     public function test_the_days_of_visits_are_worked_and_then_as_many_as_it_takes(): void
     {
-        $days = Days::of(new Arrangement([new Visit('2026-11-30', 1, 1), new Visit('2026-12-10', 2, 2)]), '2026-11-01');
+        $days = Days::for(
+            new Arrangement([new Visit('2026-11-30', 1, 1), new Visit('2026-12-10', 2, 2)]),
+            '2026-11-01',
+        );
         $of = static fn(int $n): array => [$days->date($n), $days->people($n), $days->visit($n)];
         self::assertSame(
             [
@@ -41,18 +44,18 @@ final class RemainingWorkTest extends TestCase
             [1, null, 3],
             [$days->number('2026-12-10'), $days->number('2026-12-12'), $days->on('2026-12-12')],
         );
-        $weekends = Days::of(new Arrangement([new Visit('2026-12-12')], true), '2026-11-01');
+        $weekends = Days::for(new Arrangement([new Visit('2026-12-12')], true), '2026-11-01');
         self::assertSame(['2026-12-12', '2026-12-13'], [$weekends->date(0), $weekends->date(1)]);
         self::assertSame(
             '2026-12-14',
-            Days::of(new Arrangement([new Visit('2026-12-12')]), '2026-11-01')->date(0),
+            Days::for(new Arrangement([new Visit('2026-12-12')]), '2026-11-01')->date(0),
             'a Saturday is no day of work',
         );
     }
 
     public function test_remaining_work_starts_today(): void
     {
-        $days = Days::of(new Arrangement([new Visit('2026-11-30', 3, 1)]), '2026-12-02');
+        $days = Days::for(new Arrangement([new Visit('2026-11-30', 3, 1)]), '2026-12-02');
         self::assertSame(
             [['2026-12-02', 0], ['2026-12-03', null]],
             [[$days->date(0), $days->visit(0)], [$days->date(1), $days->visit(1)]],
@@ -62,9 +65,9 @@ final class RemainingWorkTest extends TestCase
 
     public function test_a_visit_of_years_ago_does_no_harm_and_one_that_never_comes_is_refused(): void
     {
-        $days = Days::of(new Arrangement([new Visit('2019-01-01', 2, 1)]), '2026-12-02');
+        $days = Days::for(new Arrangement([new Visit('2019-01-01', 2, 1)]), '2026-12-02');
         self::assertSame(['2026-12-02', null], [$days->date(0), $days->visit(0)]);
-        $far = Days::of(new Arrangement([new Visit('2026-12-02', 1, 1), new Visit('2029-11-01', 1, 1)]), '2026-12-02');
+        $far = Days::for(new Arrangement([new Visit('2026-12-02', 1, 1), new Visit('2029-11-01', 1, 1)]), '2026-12-02');
         self::assertSame('2029-11-01', $far->date(1));
         $this->expectExceptionMessage('reaches too far into the future');
         $days->on('9999-12-31');
@@ -72,7 +75,7 @@ final class RemainingWorkTest extends TestCase
 
     public function test_a_minute_of_work_is_a_time_of_the_clock(): void
     {
-        $days = Days::of(new Arrangement([new Visit('2026-12-04')]), '2026-11-01');
+        $days = Days::for(new Arrangement([new Visit('2026-12-04')]), '2026-11-01');
         self::assertSame(
             ['2026-12-04 08:00', '2026-12-04 16:00', '2026-12-07 08:05', 'Mon 7 Dec 09:00'],
             [$days->clock(0), $days->clock(480), $days->clock(485), $days->words(540)],
@@ -175,7 +178,7 @@ final class RemainingWorkTest extends TestCase
                     'meanwhile' => ['b'],
                 ],
             ],
-            Waits::of($remaining),
+            Waits::for($remaining),
         );
     }
 
@@ -197,10 +200,10 @@ final class RemainingWorkTest extends TestCase
                     'meanwhile' => ['other'],
                 ],
             ],
-            Waits::of($remaining),
+            Waits::for($remaining),
         );
         self::assertSame(['2026-12-01', 60], self::begins($remaining)['cover']);
-        self::assertSame([], Waits::of(self::remaining(array_slice($steps, 0, 2)))[0]['meanwhile']);
+        self::assertSame([], Waits::for(self::remaining(array_slice($steps, 0, 2)))[0]['meanwhile']);
     }
 
     public function test_finished_steps_are_not_planned_and_still_cure(): void
@@ -247,7 +250,7 @@ final class RemainingWorkTest extends TestCase
         );
         self::assertSame(
             ['That time is over. Move it to a later time.'],
-            Move::of($remaining, new Pin('a', '2026-11-30', 60))->broken,
+            Move::for($remaining, new Pin('a', '2026-11-30', 60))->broken,
         );
     }
 

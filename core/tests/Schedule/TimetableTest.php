@@ -48,7 +48,7 @@ final class TimetableTest extends TestCase
     /** @return list<Step> */
     private static function steps(Plan $plan): array
     {
-        return Steps::of($plan, PartsList::of($plan, Demo::shelf()), Productivity::of([]));
+        return Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([]));
     }
 
     /**
@@ -73,7 +73,7 @@ final class TimetableTest extends TestCase
             'M' => [2, ['H']],
             'N' => [6, ['K', 'L']],
         ];
-        $path = CriticalPath::of(
+        $path = CriticalPath::from(
             array_map(
                 static fn(string $id, array $of): Step => self::step($id, $of[0], $of[1]),
                 array_keys($project),
@@ -124,7 +124,7 @@ final class TimetableTest extends TestCase
             $walk = static function (string $id) use (&$walk, $byId): int {
                 return $byId[$id]->minutes + $byId[$id]->wait + max([0, ...array_map($walk, $byId[$id]->after)]);
             };
-            $path = CriticalPath::of($steps);
+            $path = CriticalPath::from($steps);
             self::assertSame(max(array_map($walk, array_keys($byId))), $path->length, "case {$case}");
             self::assertSame(
                 $path->length,
@@ -138,14 +138,14 @@ final class TimetableTest extends TestCase
     {
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('in a circle: “Step a”, then “Step b”, then “Step a”');
-        CriticalPath::of([self::step('a', 5, ['b']), self::step('b', 5, ['a']), self::step('c', 5)]);
+        CriticalPath::from([self::step('a', 5, ['b']), self::step('b', 5, ['a']), self::step('c', 5)]);
     }
 
     public function test_a_schedule_keeps_its_own_rules(): void
     {
         $steps = self::steps(JobFile::read(Demo::file('observatory')));
         foreach ([1, 2] as $people) {
-            $timetable = RemainingWork::of(
+            $timetable = RemainingWork::for(
                 steps: $steps,
                 arrangement: new Arrangement([new Visit('2026-11-27', 0, $people)]),
                 ticks: [],
@@ -182,7 +182,7 @@ final class TimetableTest extends TestCase
     /** Silicone that was put on at the end of Monday's work has cured when Tuesday's is over, not before. */
     public function test_curing_goes_on_at_night_and_on_sundays(): void
     {
-        $day = static fn(string $start, int $minutes): Slot => RemainingWork::of(
+        $day = static fn(string $start, int $minutes): Slot => RemainingWork::for(
             steps: [self::step('seal', $minutes, [], 1440), self::step('cover', 30, ['seal'])],
             arrangement: new Arrangement([new Visit($start)]),
             ticks: [],

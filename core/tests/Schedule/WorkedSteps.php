@@ -60,7 +60,7 @@ trait WorkedSteps
         array $pins = [],
         string $today = '2026-11-30',
     ): RemainingWork {
-        return RemainingWork::of(
+        return RemainingWork::for(
             steps: $steps,
             arrangement: new Arrangement($visits, false, $pins),
             ticks: $ticks,

@@ -61,7 +61,7 @@ final class ConductorTest extends TestCase
         string $make,
         float $ohmsPerKilometre,
     ): void {
-        self::assertEqualsWithDelta($ohmsPerKilometre, Conductor::of('mm2', $size, $make)->ohms(1000, 20), 1e-9);
+        self::assertEqualsWithDelta($ohmsPerKilometre, Conductor::from('mm2', $size, $make)->ohms(1000, 20), 1e-9);
     }
 
     /**
@@ -85,7 +85,7 @@ final class ConductorTest extends TestCase
         string $make,
         float $ohmsPerKilofoot,
     ): void {
-        $ohms = Conductor::of('awg', $gauge, $make)->ohms(304.8, 75);
+        $ohms = Conductor::from('awg', $gauge, $make)->ohms(304.8, 75);
         self::assertEqualsWithDelta(1, $ohms / $ohmsPerKilofoot, 0.006);
     }
 
@@ -104,19 +104,23 @@ final class ConductorTest extends TestCase
             ['0.5' => 3.0, '0.75' => 6.0, '1' => 10.0, '1.5' => 16.0, '2.5' => 25.0, '4' => 32.0]
             as $size => $amps
         ) {
-            self::assertSame($amps, Conductor::of('mm2', (float) $size, 'flexible')->capacity);
+            self::assertSame($amps, Conductor::from('mm2', (float) $size, 'flexible')->capacity);
         }
         foreach ([22 => 3.0, 20 => 5.0, 18 => 6.0, 16 => 8.0, 14 => 17.0, 12 => 23.0, 10 => 28.0] as $gauge => $amps) {
-            self::assertSame($amps, Conductor::of('awg', $gauge, 'stranded')->capacity);
+            self::assertSame($amps, Conductor::from('awg', $gauge, 'stranded')->capacity);
         }
-        self::assertNull(Conductor::of('mm2', 10, 'flexible')->capacity);
+        self::assertNull(Conductor::from('mm2', 10, 'flexible')->capacity);
     }
 
     /** IEC 60028: 0.393 % a kelvin at 20 °C; 20 K more make 7.86 %. */
     public function test_warm_copper_resists_more(): void
     {
         self::assertEqualsWithDelta(1.0786, Copper::factor(40), 1e-12);
-        self::assertEqualsWithDelta(1.0786 * 13.3e-3 * 12, Conductor::of('mm2', 1.5, 'flexible')->ohms(12, 40), 1e-12);
+        self::assertEqualsWithDelta(
+            1.0786 * 13.3e-3 * 12,
+            Conductor::from('mm2', 1.5, 'flexible')->ohms(12, 40),
+            1e-12,
+        );
     }
 
     /** A 10 mm rail of 2 oz (70 µm) copper: 17.241 nΩm / 0.7 mm² = 24.63 mΩ/m. */
@@ -129,12 +133,12 @@ final class ConductorTest extends TestCase
     {
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('0.5, 0.75, 1, 1.25, 1.5, 2.5, 4, 6, 10 mm²');
-        Conductor::of('mm2', 3, 'flexible');
+        Conductor::from('mm2', 3, 'flexible');
     }
 
     public function test_a_gauge_between_the_gauges_is_refused(): void
     {
         $this->expectException(Refusal::class);
-        Conductor::of('awg', 14.5, 'solid');
+        Conductor::from('awg', 14.5, 'solid');
     }
 }

@@ -104,7 +104,7 @@ final class ValuesTest extends TestCase
             number: 1.3,
             limit: 1.2,
             source: 'S',
-            fixes: [new Fix('Mend', ChangePayload::of('X'))],
+            fixes: [new Fix('Mend', ChangePayload::named('X'))],
         ))->toArray();
         self::assertSame(
             ['wire', 'f1', 'stop', 'S'],

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Popover, PopoverButton, PopoverPanel } from '@headlessui/vue';
+import { stepDone } from '@/lib/guide';
 import type { Figure } from '@/types/generated/responses';
 
 withDefaults(defineProps<{ figure: Figure; large?: boolean; up?: boolean; right?: boolean; signed?: boolean }>(), {
@@ -20,6 +21,7 @@ const PANEL =
             class="fig dotted whitespace-nowrap leading-tight"
             :class="large ? 'text-xl font-semibold' : ''"
             :data-figure="figure.label"
+            @click="stepDone(3)"
         >
             <span class="sr-only">{{ figure.label }}: </span>{{ signed && figure.value > 0 ? '+' : '' }}{{ figure.text
             }}<span v-if="figure.unit" class="unit">{{ figure.unit }}</span

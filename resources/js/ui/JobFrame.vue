@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { Head, Link, router } from '@inertiajs/vue3';
-import { computed, ref, watch } from 'vue';
+import { computed, onMounted, ref, watch } from 'vue';
 import { face, turnFace } from '@/lib/face';
+import { FIXED, guide, resumeGuide, startGuide } from '@/lib/guide';
 import { said } from '@/lib/clock';
 import { terms } from '@/lib/glossary';
 import { useKeys, type Shortcut } from '@/lib/keys';
@@ -11,6 +12,7 @@ import ConnectionNote from './ConnectionNote.vue';
 import EmberMark from './EmberMark.vue';
 import DialogBox from './DialogBox.vue';
 import FindBox, { type Doable } from './FindBox.vue';
+import GuideCard from './GuideCard.vue';
 import GlossaryBox from './GlossaryBox.vue';
 import HistoryBox from './HistoryBox.vue';
 import LedgerRow from './LedgerRow.vue';
@@ -59,6 +61,16 @@ const frameKeys = computed<Shortcut[]>(() => [
 ]);
 useKeys(() => [...props.shortcuts, ...frameKeys.value]);
 
+/** The guide, where this job has the problem that it fixes or has been begun with it. */
+const firstSteps = computed<Doable[]>(() => {
+    const run = desk.value.findings.find((f) => f.code === FIXED)?.place;
+    if (guide.value.state === 'paused' && guide.value.job === answer.value.job) {
+        return [{ what: 'Resume the first steps', where: 'help', act: resumeGuide }];
+    }
+    return run
+        ? [{ what: 'First steps', where: 'help', also: 'guide tour', act: () => startGuide(answer.value.job, run) }]
+        : [];
+});
 const doable = computed<Doable[]>(() => [
     ...props.things,
     ...desk.value.slate.flatMap((line) => {
@@ -94,9 +106,17 @@ const doable = computed<Doable[]>(() => [
     { what: 'Practice', where: 'crew', act: () => router.visit('/practice') },
     { what: 'All jobs', where: 'home', act: () => router.visit('/') },
     { what: 'Day or night', where: 'face', act: turnFace },
+    ...firstSteps.value,
     { what: 'Glossary', where: 'help', act: () => explain('') },
     ...terms.map((one) => ({ what: one.term, where: 'glossary', also: one.also, act: () => explain(one.term) })),
 ]);
+/** An address with a place, as on a label or of a finding on another stage, opens there. */
+onMounted(() => {
+    const place = window.location.hash.slice(1);
+    if (place) {
+        emit('go', place);
+    }
+});
 const spoken = ref('');
 const SPOKEN: Record<string, string> = { kept: 'Saved', waiting: 'Not saved yet' };
 watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
@@ -168,6 +188,7 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
         </div>
         <slot name="ledger"><LedgerRow :figures="desk.ledger" /></slot>
     </div>
+    <GuideCard :page="desk.stage" :job="answer.job" :findings="desk.findings" />
     <FindBox :open="shown === 'find'" :things="doable" @close="shown = ''" />
     <GlossaryBox :open="shown === 'glossary'" :at="sought" @close="shown = ''" />
     <HistoryBox :open="shown === 'history'" @close="shown = ''" />

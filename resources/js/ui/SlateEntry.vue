@@ -2,7 +2,7 @@
 import { Link } from '@inertiajs/vue3';
 import { computed } from 'vue';
 import { useScreen, type Payload } from '@/lib/screen';
-import type { Fix, SlateLine } from '@/types/generated/responses';
+import type { Finding, Fix, SlateLine } from '@/types/generated/responses';
 import SeverityMark from './SeverityMark.vue';
 
 /** One line of the open points: one point with its fixes, or several of one cause, each with a link to its place. */
@@ -13,6 +13,8 @@ const findings = computed(() => props.line.at.flatMap((n) => desk.value.findings
 const only = computed(() => (findings.value.length === 1 ? findings.value[0] : undefined));
 const here = computed(() => props.line.stage === desk.value.stage);
 const stage = computed(() => `/jobs/${answer.value.job}/${props.line.stage}`);
+/** Address of the place of a finding on another stage. */
+const at = (finding: Finding) => (finding.place ? `${stage.value}#${finding.place}` : stage.value);
 const mend = (fix: Fix) => void change(fix.change as Payload);
 </script>
 
@@ -23,7 +25,7 @@ const mend = (fix: Fix) => void change(fix.change as Payload);
             <template v-if="only">
                 <component
                     :is="here ? 'button' : Link"
-                    :href="here ? undefined : stage"
+                    :href="here ? undefined : at(only)"
                     type="button"
                     class="text-left font-semibold hover:underline"
                     @click="here && emit('go', only.place)"
@@ -38,7 +40,7 @@ const mend = (fix: Fix) => void change(fix.change as Payload);
                 </p>
                 <p v-else-if="fixesOf(only) === null" class="mt-1 text-[13px] text-ink2">Looking for a fix …</p>
                 <p v-else-if="!here" class="mt-1">
-                    <Link :href="stage" class="act">{{ line.stage === 'join' ? 'Join it' : 'Go there' }}</Link>
+                    <Link :href="at(only)" class="act">{{ line.stage === 'join' ? 'Join it' : 'Go there' }}</Link>
                 </p>
             </template>
             <details v-else>
@@ -47,7 +49,7 @@ const mend = (fix: Fix) => void change(fix.change as Payload);
                     <li v-for="(finding, n) in findings" :key="n" class="border-t border-rule2 py-1.5 text-[13px]">
                         <component
                             :is="here ? 'button' : Link"
-                            :href="here ? undefined : stage"
+                            :href="here ? undefined : at(finding)"
                             type="button"
                             class="text-left hover:underline"
                             @click="here && emit('go', finding.place)"

@@ -49,7 +49,7 @@ final class BuildFiguresTest extends TestCase
     /** @param  array<string, Tick>  $ticks */
     private static function work(?Arrangement $arrangement = null, array $ticks = []): JobState
     {
-        $productivity = Productivity::of(
+        $productivity = Productivity::from(
             array_map(static fn(int $t): array => ['kind' => 'profile', 'table' => 30, 'taken' => $t], [
                 33,
                 41,
@@ -102,7 +102,7 @@ final class BuildFiguresTest extends TestCase
         );
         Responses::check(PartsScreen::picture($state), 'partsPicture');
         Responses::check(BuildScreen::picture($state), 'buildPicture');
-        Responses::check(MoveCost::of($state, new Pin('tidy-lecture', '2026-12-07', 120)), 'moveCost');
+        Responses::check(MoveCost::for($state, new Pin('tidy-lecture', '2026-12-07', 120)), 'moveCost');
         self::assertSame([['step' => 'dry-cove', 'after' => 'trace-lecture']], BuildScreen::picture($state)['added']);
     }
 
@@ -261,9 +261,9 @@ final class BuildFiguresTest extends TestCase
                 '3 x 1.5 mm² flexible comes Thu 3 Dec',
                 'next visit Mon 7 Dec, two people',
             ],
-            Waiting::of($state),
+            Waiting::for($state),
         );
-        self::assertSame([], Waiting::of(new JobState(self::plan(), [], Demo::shelf(), [])));
+        self::assertSame([], Waiting::for(new JobState(self::plan(), [], Demo::shelf(), [])));
     }
 
     public function test_the_sheets_say_what_the_screens_say(): void
@@ -310,14 +310,14 @@ final class BuildFiguresTest extends TestCase
     {
         $state = self::work(new Arrangement([new Visit('2026-11-30')], false, [], [['dry-cove', 'tidy-lecture']]));
         $circle = array_values(
-            array_filter(ScheduleFindings::of($state), static fn(Finding $f): bool => $f->code === 'circle'),
+            array_filter(ScheduleFindings::for($state), static fn(Finding $f): bool => $f->code === 'circle'),
         );
         self::assertCount(1, $circle);
         self::assertStringContainsString('“Cove: trial fit”', $circle[0]->detail);
         self::assertNotSame([], BuildScreen::picture($state)['slots']);
         self::assertSame(
             [],
-            ScheduleFindings::of(self::work(new Arrangement())),
+            ScheduleFindings::for(self::work(new Arrangement())),
             'where nothing was arranged nothing is calculated',
         );
     }

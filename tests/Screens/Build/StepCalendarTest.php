@@ -101,7 +101,7 @@ final class StepCalendarTest extends TestCase
     public function test_a_step_of_several_days_is_one_event_that_names_them(): void
     {
         // A crew that solders ten times as slowly: 19 joints are more than two days.
-        $productivity = Productivity::of(array_fill(0, 3, ['kind' => 'joints', 'table' => 10, 'taken' => 100]));
+        $productivity = Productivity::from(array_fill(0, 3, ['kind' => 'joints', 'table' => 10, 'taken' => 100]));
         $state = new JobState(
             JobFile::read(Demo::file('observatory')),
             [],

@@ -32,10 +32,10 @@ final class PartsScreenTest extends TestCase
         Responses::check(PartsScreen::picture($state), 'partsPicture');
         self::assertSame(
             ['24 V supply, 10 A is overdue'],
-            array_map(static fn($f): string => $f->title, PartFindings::of($state)),
+            array_map(static fn($f): string => $f->title, PartFindings::for($state)),
         );
         $ledger = PartsScreen::ledger($state);
-        self::assertSame(count(PartsList::of($plan, Demo::shelf())->parts) - 1, (int) $ledger[1]->value);
+        self::assertSame(count(PartsList::for($plan, Demo::shelf())->parts) - 1, (int) $ledger[1]->value);
         [$header, $rows] = Csv::read(Csv::write(PartsTables::rows($state)));
         self::assertSame('part', $header[1]);
         $sum = array_sum(array_map(static fn(array $r): float => (float) $r[6], $rows));

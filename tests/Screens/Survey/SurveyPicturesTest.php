@@ -17,7 +17,7 @@ final class SurveyPicturesTest extends TestCase
 {
     public function test_draws_the_sheet_at_true_scale_with_positions(): void
     {
-        $sheet = SheetPicture::of(
+        $sheet = SheetPicture::for(
             TapeNotes::read(
                 "start door\n4 cove, gap 1 at 2 window\nright 3\nbox B1 loft at 0.5\noutlet P1 desk\nup 0.8 " .
                     "cove\nleg A B1 to window 2x1.5\nleg B B1 to attic 2x1.5\nleg C roof to cellar 2x1.5",
@@ -42,7 +42,7 @@ final class SurveyPicturesTest extends TestCase
         self::assertSame([false, [0.5, 4.0]], [$b['known'], $b['from']]);
         self::assertEqualsWithDelta(0.8, hypot($b['to'][0] - 0.5, $b['to'][1] - 4.0), 1e-3, 'a stub');
         self::assertSame([null, null], [$c['from'], $c['to']]);
-        $feet = SheetPicture::of(
+        $feet = SheetPicture::for(
             TapeNotes::read("12 ft 8 in port\nleg A B1 to X 3x14 awg 9 ft 2 in"),
             Length::IMPERIAL,
         );
@@ -53,7 +53,7 @@ final class SurveyPicturesTest extends TestCase
     {
         $place = new Place('room', 'Room', "5 cove\nleg A B1 to X 2x1.5\nleg B B1 to ? 2x1.5\nleg C P1 to Z 2x1.5");
         self::assertEquals([new TracedLeg('A', 'X', 2), new TracedLeg('B', null, 2)], TraceScreen::legs($place, 'B1'));
-        $step = TraceScreen::of([new TracedLeg('A', 'X', 2), new TracedLeg('C', 'Z', 3)], [])['step'];
+        $step = TraceScreen::for([new TracedLeg('A', 'X', 2), new TracedLeg('C', 'Z', 3)], [])['step'];
         self::assertIsArray($step);
         self::assertCount(1, $step['link']);
         self::assertSame(

@@ -53,8 +53,8 @@ final class WireRowsTest extends TestCase
     public function test_a_supply_in_a_scene_has_its_average_and_its_peak(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $full = SupplyRows::of(self::work($plan))[0];
-        $talk = SupplyRows::of(self::work($plan, 'e1'))[0];
+        $full = SupplyRows::for(self::work($plan))[0];
+        $talk = SupplyRows::for(self::work($plan, 'e1'))[0];
         self::assertSame($full['average']['value'], $full['peak']['value'], 'at full it is steady');
         self::assertEqualsWithDelta($full['peak']['value'], $talk['peak']['value'], 1e-6);
         $standby = 0.012;
@@ -87,7 +87,7 @@ final class WireRowsTest extends TestCase
                 'parallel' => 2,
             ],
         );
-        $row = SupplyRows::of(self::work($plan))[0];
+        $row = SupplyRows::for(self::work($plan))[0];
         self::assertSame([true, 1, 2], [$row['battery'], $row['series'], $row['parallel']]);
         self::assertEqualsWithDelta(
             // Half of a lead-acid bank is used.
@@ -101,7 +101,7 @@ final class WireRowsTest extends TestCase
     public function test_fixtures_list_dimmers_and_supplies_and_each_choice_works(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $rows = FixtureRows::of(self::work($plan));
+        $rows = FixtureRows::for(self::work($plan));
         self::assertSame(
             [['x1', '216', '0-10 V'], ['x2', '18', 'phase-cut']],
             array_map(static fn(array $r): array => [$r['id'], $r['watts'], $r['dim']], $rows),
@@ -119,8 +119,8 @@ final class WireRowsTest extends TestCase
             'place' => 'lecture',
             'count' => 3,
         ]);
-        $low = Demo::with($low, FixtureRows::of(self::work($low))[2]['choices'][0]['change']);
-        $row = FixtureRows::of(self::work($low))[2];
+        $low = Demo::with($low, FixtureRows::for(self::work($low))[2]['choices'][0]['change']);
+        $row = FixtureRows::for(self::work($low))[2];
         self::assertSame(['S1', 'low voltage'], [$row['on'], $row['dim']]);
         self::assertGreaterThan(22.0, (float) $row['volts']);
     }
@@ -139,7 +139,7 @@ final class WireRowsTest extends TestCase
             ],
             SceneRows::dimmed(self::work($plan)),
         );
-        self::assertSame(['Talk', 'Slides'], array_column(SceneRows::of(self::work($plan)), 'name'));
+        self::assertSame(['Talk', 'Slides'], array_column(SceneRows::for(self::work($plan)), 'name'));
     }
 
     public function test_the_picture_follows_the_scene(): void

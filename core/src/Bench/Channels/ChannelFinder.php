@@ -20,7 +20,7 @@ final readonly class ChannelFinder
      * @param  list<Explanation>  $space  at least one
      * @param  array<int, int>  $seen  colours that lit, by the one that was commanded
      */
-    public static function of(array $space, array $seen): self
+    public static function from(array $space, array $seen): self
     {
         $left = array_values(
             array_filter($space, static function (Explanation $e) use ($seen): bool {

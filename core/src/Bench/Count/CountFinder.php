@@ -32,7 +32,7 @@ final readonly class CountFinder
      * @param  bool  $fourChannels  whether these pixels take four bytes
      * @param  list<array{int, int}>  $answers  the count that was set and the last pixel that lit (from 1), or OFF_THE_END
      */
-    public static function of(array $sections, bool $fourChannels, array $answers): self
+    public static function from(array $sections, bool $fourChannels, array $answers): self
     {
         $expected = array_sum($sections);
         $low = 0;

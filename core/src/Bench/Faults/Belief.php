@@ -52,7 +52,7 @@ final readonly class Belief
     ) {}
 
     /** @param  list<Reading>  $readings  those at places that are not there any more are left out before */
-    public static function of(Predictions $of, array $readings): self
+    public static function from(Predictions $of, array $readings): self
     {
         [$components, $members] = self::components($of);
         $other = log(self::PRIOR[self::SEVERAL]);
@@ -82,7 +82,7 @@ final readonly class Belief
         [$weights, $classes] = self::shares($components, $other);
         // Good wiring is concluded from coverage: two small faults would fit it too.
         if (count($taken) > 1 && $single->class !== self::NONE && max($classes) >= self::LIKELY) {
-            $two = FaultPairs::of($of, $taken, $single->class, $single->misfit);
+            $two = FaultPairs::from($of, $taken, $single->class, $single->misfit);
             $pairs = $two->faults();
             array_push($components, ...$two->components($taken, $single->log + log(self::odds(count($taken)))));
             [$weights, $classes] = self::shares($components, $other);

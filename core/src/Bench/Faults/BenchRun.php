@@ -32,7 +32,7 @@ final readonly class BenchRun
      *
      * @throws \EmberDusk\Values\Refusal when the faulty circuit has no solution
      */
-    public static function of(
+    public static function for(
         Plan $plan,
         Island $island,
         Predictions $predictions,
@@ -42,14 +42,14 @@ final readonly class BenchRun
     ): self {
         $meter = new StandInMeter($plan, $island, $faults, $seed);
         $readings = [];
-        $belief = Belief::of($predictions, []);
+        $belief = Belief::from($predictions, []);
         while (count($readings) < self::MOST && !self::enough($belief, $readings)) {
             $next = $chooses->next($belief, $readings);
             if ($next === null) {
                 break;
             }
             $readings[] = $meter->read($next[0], $next[1]);
-            $belief = Belief::of($predictions, $readings);
+            $belief = Belief::from($predictions, $readings);
         }
 
         return new self($readings, $belief);

@@ -31,7 +31,7 @@ final readonly class Coverage
     public static function open(Predictions $of, array $readings, string $class): array
     {
         $open = [];
-        $noise = WhitenedReadings::of($of, $readings);
+        $noise = WhitenedReadings::from($of, $readings);
         $read = [];
         foreach ($readings as ['shares' => $shares]) {
             $read += $shares;

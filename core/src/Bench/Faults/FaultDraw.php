@@ -25,7 +25,7 @@ final readonly class FaultDraw
     }
 
     /** A random fault: a kind, a place, and a size that readings can detect. Null if the island can have none. */
-    public static function of(Predictions $of, int $seed): ?Fault
+    public static function for(Predictions $of, int $seed): ?Fault
     {
         $dice = new Dice($seed);
         $kinds = [];

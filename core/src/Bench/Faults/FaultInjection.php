@@ -118,7 +118,7 @@ final readonly class FaultInjection
         $strip = $plan->strip($plan->run($run)->strip);
         assert($strip !== null);
 
-        return array_map(static fn($channel): Load => GroupLoad::of($strip, $channel, $level), $strip->channels);
+        return array_map(static fn($channel): Load => GroupLoad::for($strip, $channel, $level), $strip->channels);
     }
 
     /** Pixels past a share of the run get no data: they idle. */

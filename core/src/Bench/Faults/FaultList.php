@@ -16,9 +16,9 @@ use EmberDusk\Plan\Plan;
 final readonly class FaultList
 {
     /** @return list<Fault> of size one */
-    public static function of(Plan $plan, Island $island): array
+    public static function for(Plan $plan, Island $island): array
     {
-        $network = BenchCircuit::of($plan, $island)->networks(Command::full())[0];
+        $network = BenchCircuit::for($plan, $island)->networks(Command::full())[0];
         $cores = [];
         foreach ($network->resistors as $r) {
             $cores[$r->part][] = $r;

@@ -42,9 +42,9 @@ final readonly class FaultPairs
      * @param  string  $single  class of the single fault, or none
      * @param  float  $misfit  squared deviations of the readings from what that fault gives
      */
-    public static function of(Predictions $of, array $readings, string $single, float $misfit): self
+    public static function from(Predictions $of, array $readings, string $single, float $misfit): self
     {
-        $noise = WhitenedReadings::of($of, $readings);
+        $noise = WhitenedReadings::from($of, $readings);
         $pieces = array_values(
             array_filter(
                 self::pieces($of, $noise, $readings),

@@ -58,17 +58,17 @@ final readonly class Predictions
      *
      * @throws Refusal when the circuit has no solution even without a fault
      */
-    public static function of(Plan $plan, Island $island, Run $run): self
+    public static function for(Plan $plan, Island $island, Run $run): self
     {
-        $near = RunParts::of($plan, $island, $run);
-        $spots = array_values(array_filter(Spots::of($plan, $island), static fn(Spot $s): bool => $near->has($s->of)));
-        $good = Expected::of($plan, $island, $spots, array_map(Command::read(...), self::COMMANDS));
+        $near = RunParts::for($plan, $island, $run);
+        $spots = array_values(array_filter(Spots::for($plan, $island), static fn(Spot $s): bool => $near->has($s->of)));
+        $good = Expected::for($plan, $island, $spots, array_map(Command::read(...), self::COMMANDS));
         $lumped = BenchCircuit::lumped($plan, $island);
         $base = $good->base;
         $by = array_column($spots, null, 'id');
         $like = self::read($lumped, $spots);
         $faults = [];
-        foreach (FaultList::of($plan, $island) as $fault) {
+        foreach (FaultList::for($plan, $island) as $fault) {
             if (!$near->has(explode(':', $fault->place)[0])) {
                 continue;
             }

@@ -34,7 +34,7 @@ final readonly class StandInMeter
             1 + $dice->between(-$supply, $supply, 'supplies'),
         );
         $this->meter = new Multimeter($dice);
-        $this->circuit = BenchCircuit::of($plan, $island);
+        $this->circuit = BenchCircuit::for($plan, $island);
     }
 
     /** @throws \EmberDusk\Values\Refusal when the faulty circuit has no solution */

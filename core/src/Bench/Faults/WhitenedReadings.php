@@ -28,7 +28,7 @@ final readonly class WhitenedReadings
     ) {}
 
     /** @param  list<Read>  $readings */
-    public static function of(Predictions $of, array $readings): self
+    public static function from(Predictions $of, array $readings): self
     {
         $factor = $rail = $supply = $off = $bases = $multiplies = $deviations = [];
         foreach ($readings as $i => ['shares' => $shares, 'value' => $value, 'meter' => $meter]) {

@@ -33,7 +33,7 @@ final readonly class Calibration
      *
      * @param  list<Reading>  $readings
      */
-    public static function of(Expected $expected, array $readings): ?self
+    public static function from(Expected $expected, array $readings): ?self
     {
         $none = new Component(
             class: Belief::NONE,

@@ -19,7 +19,7 @@ final readonly class DoubtfulReading
     private function __construct(public string $asks, public ?float $meant) {}
 
     /** Null if there is no doubt. */
-    public static function of(float $value, string $unit, ?Range $expected): ?self
+    public static function from(float $value, string $unit, ?Range $expected): ?self
     {
         $most = Multimeter::RANGES[count(Multimeter::RANGES) - 1];
         if (abs($value) >= $most || self::fits($value / 1000, $expected)) {

@@ -21,9 +21,9 @@ final readonly class Evidence
     /** @param  list<Row>  $rows  in the order of time */
     private function __construct(public array $rows, public ?Expected $expected) {}
 
-    public static function of(Plan $plan, Island $island, BenchFacts $facts, BenchSolver $solver): self
+    public static function from(Plan $plan, Island $island, BenchFacts $facts, BenchSolver $solver): self
     {
-        $entries = $facts->readings($island, IslandIds::of($plan, $island));
+        $entries = $facts->readings($island, IslandIds::for($plan, $island));
         $spots = $commands = [];
         foreach ($entries as $e) {
             try {
@@ -52,7 +52,7 @@ final readonly class Evidence
             $spot = $spots[$e->place] ?? null;
             $ranges[$n] = isset($commands[$e->command]) ? $expected?->range("{$e->command} {$spot?->id}") : null;
             $doubts[$n] =
-                $e->sure || $spot === null ? null : DoubtfulReading::of((float) $e->value, $spot->unit, $ranges[$n]);
+                $e->sure || $spot === null ? null : DoubtfulReading::from((float) $e->value, $spot->unit, $ranges[$n]);
         }
         // The last undoubted reading at each place counts, and settles earlier doubts there.
         $sound = array_diff_key($entries, array_filter($doubts));

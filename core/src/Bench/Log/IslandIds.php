@@ -13,7 +13,7 @@ final readonly class IslandIds
     /** @param  array<string, true>  $ids */
     private function __construct(private array $ids) {}
 
-    public static function of(Plan $plan, Island $island): self
+    public static function for(Plan $plan, Island $island): self
     {
         $ids = [...$island->supplies, ...$island->controllers, ...array_keys($island->parts)];
         foreach ($island->cables($plan) as $cable) {

@@ -16,7 +16,7 @@ use EmberDusk\Values\InvalidInput;
 /** An entry in words, as the plan calls things when it is written. */
 final readonly class LogWords
 {
-    public static function of(Plan $plan, LogEntry $e): string
+    public static function for(Plan $plan, LogEntry $e): string
     {
         return match ($e->kind) {
             'reading' => self::reading($plan, $e),
@@ -57,7 +57,7 @@ final readonly class LogWords
     private static function colour(Plan $plan, LogEntry $e): string
     {
         $run = $plan->runs[$e->place] ?? null;
-        $seen = $run !== null ? BenchObservation::of($plan, $run, new BenchFacts()) : null;
+        $seen = $run !== null ? BenchObservation::for($plan, $run, new BenchFacts()) : null;
         $commanded = (int) substr($e->command, strlen('colour:')) - 1;
         $name = $seen->colours[$commanded] ?? $e->command;
         $lit = $seen?->words?->seen((int) $e->value) ?? (string) $e->value;

@@ -27,7 +27,7 @@ final readonly class BenchCircuit
 
     private function __construct(private Plan $plan, private Island $island, private bool $lumped) {}
 
-    public static function of(Plan $plan, Island $island): self
+    public static function for(Plan $plan, Island $island): self
     {
         return new self($plan, $island, false);
     }
@@ -90,7 +90,7 @@ final readonly class BenchCircuit
     /** @param  list<Fault>  $faults */
     private function network(Command $command, Conditions $conditions, Phase $phase, array $faults): Network
     {
-        $network = Wiring::of($this->plan, $this->island, $command->conditions($conditions), $phase);
+        $network = Wiring::for($this->plan, $this->island, $command->conditions($conditions), $phase);
         $this->part($network);
         foreach ($faults as $fault) {
             FaultInjection::into($network, $fault, $this->plan, $command);

@@ -23,7 +23,7 @@ final readonly class CableSpots
     }
 
     /** @return list<Spot> */
-    public static function of(Plan $plan, Island $island, LaidCable $cable): array
+    public static function for(Plan $plan, Island $island, LaidCable $cable): array
     {
         $name = Wiring::name($cable->id);
         $says = strtoupper($cable->id);

@@ -57,7 +57,7 @@ final readonly class Command
     public function phases(Plan $plan, Island $island): array
     {
         if ($this->key === self::FULL || $this->lifted !== null) {
-            return Phases::of($plan, $island, null);
+            return Phases::for($plan, $island, null);
         }
         $on = [];
         foreach ($island->parts as $parts) {

@@ -28,9 +28,9 @@ final readonly class Expected
      *
      * @throws Refusal when the circuit has no solution
      */
-    public static function of(Plan $plan, Island $island, array $spots, array $commands): self
+    public static function for(Plan $plan, Island $island, array $spots, array $commands): self
     {
-        $circuit = BenchCircuit::of($plan, $island);
+        $circuit = BenchCircuit::for($plan, $island);
         $base = $rail = $supply = [];
         foreach ($commands as $command) {
             $thin = $circuit->read($spots, $command, Conditions::rails());

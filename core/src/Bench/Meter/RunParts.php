@@ -21,7 +21,7 @@ final readonly class RunParts
     /** @param  array<string, true>|null  $ids  null for all */
     private function __construct(private ?array $ids) {}
 
-    public static function of(Plan $plan, Island $island, Run $run): self
+    public static function for(Plan $plan, Island $island, Run $run): self
     {
         if (count($island->parts) <= self::WHOLE) {
             return new self(null);
@@ -43,9 +43,9 @@ final readonly class RunParts
     /** The run of an island that a part is near to; null where it is of another island. */
     public static function run(Plan $plan, Island $island, string $part): ?Run
     {
-        $whole = IslandIds::of($plan, $island);
+        $whole = IslandIds::for($plan, $island);
         foreach ($island->parts as $parts) {
-            $near = self::of($plan, $island, $parts->run);
+            $near = self::for($plan, $island, $parts->run);
             if ($whole->has($part) && $near->has($part)) {
                 return $parts->run;
             }

@@ -19,7 +19,7 @@ final readonly class Spots
     private function __construct(private Plan $plan, private Island $island) {}
 
     /** @return list<Spot> that are offered */
-    public static function of(Plan $plan, Island $island): array
+    public static function for(Plan $plan, Island $island): array
     {
         $spots = new self($plan, $island);
         $all = [];
@@ -31,7 +31,7 @@ final readonly class Spots
             array_push($all, ...$spots->controller($id));
         }
         foreach ($island->cables($plan) as $cable) {
-            array_push($all, ...CableSpots::of($plan, $island, $cable));
+            array_push($all, ...CableSpots::for($plan, $island, $cable));
         }
         foreach ($island->parts as $parts) {
             array_push($all, ...$spots->run($parts));
@@ -63,7 +63,7 @@ final readonly class Spots
                 return self::pad($parts, (float) $m[2], (int) $m[3]);
             }
         }
-        foreach (self::of($plan, $island) as $spot) {
+        foreach (self::for($plan, $island) as $spot) {
             if ($spot->id === $id) {
                 return $spot;
             }

@@ -40,7 +40,7 @@ final readonly class Practice
      *
      * @throws InvalidInput when one of them is none
      */
-    public static function of(Plan $plan, BenchFacts $facts, BenchSolver $solver, array $faults, int $seed): self
+    public static function for(Plan $plan, BenchFacts $facts, BenchSolver $solver, array $faults, int $seed): self
     {
         return new self($plan, $facts, $solver, array_map(HiddenFault::read(...), $faults), $seed);
     }
@@ -55,7 +55,7 @@ final readonly class Practice
                 continue;
             }
             $run = $runs[$seed % count($runs)]->run;
-            $fault = FaultDraw::of($solver->predictions($plan, $island, $run), $seed + $n);
+            $fault = FaultDraw::for($solver->predictions($plan, $island, $run), $seed + $n);
             if ($fault !== null) {
                 $faults[] = $fault->name();
             }

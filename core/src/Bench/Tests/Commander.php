@@ -22,7 +22,7 @@ enum Commander: string
     case Before = 'before';
 
     /** Default for a run. */
-    public static function of(Plan $plan, Run $run): self
+    public static function for(Plan $plan, Run $run): self
     {
         $controller = $plan->controller($run->controller);
 

@@ -50,7 +50,7 @@ final readonly class TestCards
     }
 
     /** @return Card */
-    public static function of(Plan $plan, Run $run, string $key): array
+    public static function for(Plan $plan, Run $run, string $key): array
     {
         $strip = $plan->strip($run->strip);
         $volts = sprintf('%g V', $strip->volts ?? 0.0);

@@ -13,7 +13,7 @@ use EmberDusk\Rates\BenchSettings;
 final readonly class Tests
 {
     /** @return list<BenchTest> */
-    public static function of(Plan $plan): array
+    public static function for(Plan $plan): array
     {
         $tests = $set = [];
         foreach ($plan->runs as $run) {
@@ -36,7 +36,7 @@ final readonly class Tests
     {
         return array_values(
             array_filter(
-                self::of($plan),
+                self::for($plan),
                 static fn(BenchTest $t): bool => $t->of === $run->id || $t->of === $run->controller,
             ),
         );
@@ -74,7 +74,7 @@ final readonly class Tests
                 of: $run->id,
                 title: "{$run->name()}: {$test['title']}",
                 asks: $test['asks'],
-                by: Commander::of($plan, $run)->words(),
+                by: Commander::for($plan, $run)->words(),
                 do: $test['do'],
                 see: $test['see'],
                 otherwise: $test['otherwise'],
@@ -89,10 +89,10 @@ final readonly class Tests
     private static function run(Plan $plan, Run $run): array
     {
         $tests = [];
-        $by = Commander::of($plan, $run);
+        $by = Commander::for($plan, $run);
         foreach (['loose', 'second'] as $step) {
             foreach (TestCards::keys($plan, $run, $step) as $key) {
-                $test = TestCards::of($plan, $run, $key);
+                $test = TestCards::for($plan, $run, $key);
                 $commander = match (true) {
                     $test['by'] === '' => $by->words(),
                     default => $test['by'],

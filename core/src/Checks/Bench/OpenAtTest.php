@@ -22,13 +22,13 @@ final readonly class OpenAtTest
     ];
 
     /** @return array<string, list<string>> titles of findings, by way of asking */
-    public static function of(JobState $state, Run $run): array
+    public static function for(JobState $state, Run $run): array
     {
         if ($state->bench->entries === []) {
             return [];
         }
-        $job = JudgedJob::of($state);
-        $together = Island::of($state->plan, $run)->parts ?? [];
+        $job = JudgedJob::for($state);
+        $together = Island::for($state->plan, $run)->parts ?? [];
         $open = [];
         foreach ([...(new SeenFindings())->check($job), ...(new ReadingFindings())->check($job)] as $finding) {
             $asks = self::ASKS[$finding->code] ?? null;

@@ -40,12 +40,12 @@ final readonly class ReadingFindings implements Check
         }
         $findings = $ids = [];
         foreach (Island::all($job->plan) as $island) {
-            $ids[] = $of = IslandIds::of($job->plan, $island);
+            $ids[] = $of = IslandIds::for($job->plan, $island);
             $run = (string) (array_key_first($island->parts) ?? array_key_first($island->fixtures));
             if ($facts->readings($island, $of) === []) {
                 continue;
             }
-            foreach (Evidence::of($job->plan, $island, $facts, $job->state->solver)->rows as $row) {
+            foreach (Evidence::from($job->plan, $island, $facts, $job->state->solver)->rows as $row) {
                 array_push(
                     $findings,
                     ...self::row($row, isset($island->parts[$row->spot->of ?? '']) ? $row->spot->of ?? $run : $run),
@@ -95,7 +95,7 @@ final readonly class ReadingFindings implements Check
                 source: Rule::PRACTICE,
             );
         }
-        if ($row->stands && Verdict::of($row) === Verdict::Outside && $row->range !== null) {
+        if ($row->stands && Verdict::for($row) === Verdict::Outside && $row->range !== null) {
             $findings[] = new Finding(
                 code: 'reading',
                 severity: Severity::Watch,

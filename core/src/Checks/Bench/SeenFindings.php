@@ -38,7 +38,7 @@ final readonly class SeenFindings implements Check
         }
         $findings = [];
         foreach ($job->plan->runs as $id => $run) {
-            $seen = BenchObservation::of($job->plan, $run, $facts);
+            $seen = BenchObservation::for($job->plan, $run, $facts);
             $found = $seen->finder?->found();
             if ($seen->words !== null && $found !== null && !$found->right()) {
                 $findings[] = self::colours($seen->words, $found, $id, $run->name());

@@ -19,7 +19,7 @@ enum Verdict: string
     case Open = 'open';
 
     /** Open where nothing is expected there, or where the reading itself is asked back. */
-    public static function of(Row $row): self
+    public static function for(Row $row): self
     {
         $value = (float) $row->entry->value;
         $meter = Multimeter::tolerance($value);

@@ -35,7 +35,7 @@ final readonly class LimitFindings implements Check
                 place: new Place('scenes', $c->item),
                 source: Rule::LEAFLET,
             ),
-            Limits::of($job->plan),
+            Limits::for($job->plan),
         );
     }
 }

@@ -32,7 +32,7 @@ final readonly class NameFindings implements Check
     public function check(JudgedJob $job): array
     {
         $findings = [];
-        $names = Names::of($job->plan);
+        $names = Names::for($job->plan);
         foreach ([...$names->clashes(), ...$names->groups()] as $clash) {
             $room = $job->plan->lights[$clash->light]->room ?? '';
             $fixes = [];

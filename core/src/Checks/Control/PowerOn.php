@@ -35,10 +35,10 @@ final readonly class PowerOn implements Check
 
     public function check(JudgedJob $job): array
     {
-        $roster = RosterOfPlan::of($job->plan, new TimingMethod());
+        $roster = RosterOfPlan::for($job->plan, new TimingMethod());
         $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
         $findings = [];
-        foreach (PowerCuts::of($job->plan, $lights) as $id => $by) {
+        foreach (PowerCuts::for($job->plan, $lights) as $id => $by) {
             $light = $lights[$id];
             $is = $job->plan->tunings[$light->item] ?? new Tuning($light->item);
             if (!in_array($is->powerOn, ['', Tuning::OFF], true)) {

@@ -85,7 +85,7 @@ final readonly class TriggerFindings implements Check
             ];
         }
         $findings = [];
-        $year = Year::of($job->plan, (int) substr($job->state->today, 0, 4), $job->state->zone);
+        $year = Year::for($job->plan, (int) substr($job->state->today, 0, 4), $job->state->zone);
         foreach ($year->missed as $miss) {
             $findings[] = self::finding(
                 'trigger-sun',

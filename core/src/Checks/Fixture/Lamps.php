@@ -190,7 +190,7 @@ final readonly class Lamps implements Check
                 $c instanceof Cable &&
                 $c->cores >= 2 &&
                 $c->conductor->system === $now->conductor->system &&
-                (CableRating::of($plan, $laid, $c)->amps ?? 0.0) >= $own->amps() &&
+                (CableRating::for($plan, $laid, $c)->amps ?? 0.0) >= $own->amps() &&
                 ($own->drop * $c->conductor->ohmsPerMetre) / $now->conductor->ohmsPerMetre <=
                     0.9 * ($own->drop + $short) &&
                 ($best === null ||

@@ -65,11 +65,11 @@ final readonly class Modules implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::of($job->plan, $job->shelf);
+        return self::for($job->plan, $job->shelf);
     }
 
     /** @return list<Finding> */
-    public static function of(Plan $plan, ?ShelfSource $shelf): array
+    public static function for(Plan $plan, ?ShelfSource $shelf): array
     {
         $findings = [];
         foreach ($plan->fixtures as $id => $fitting) {

@@ -35,7 +35,7 @@ final readonly class Unjoinable implements Check
     private static function merged(JudgedJob $job, string $control): array
     {
         $merges = array_filter(
-            ControlMatrix::of($job->plan, [])->merges(),
+            ControlMatrix::for($job->plan, [])->merges(),
             static fn(array $m): bool => $m['control']->id === $control,
         );
 
@@ -57,7 +57,7 @@ final readonly class Unjoinable implements Check
 
     public function check(JudgedJob $job): array
     {
-        $joinable = Joinable::of($job->plan);
+        $joinable = Joinable::for($job->plan);
         // Without any control, each light is not to blame.
         $chosen =
             $joinable->any() ||

@@ -25,11 +25,11 @@ final readonly class TrialBoards implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::of($job->state);
+        return self::for($job->state);
     }
 
     /** @return list<Finding> solderless trial boards that are counted on for permanent work */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $findings = [];
         foreach (array_keys($state->plan->owned) as $id) {

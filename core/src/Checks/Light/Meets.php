@@ -50,7 +50,7 @@ final readonly class Meets implements Check, SolvesFixes
 
     public function check(JudgedJob $job): array
     {
-        return self::of($job->plan, $job->results(), $job->shelf !== null);
+        return self::for($job->plan, $job->results(), $job->shelf !== null);
     }
 
     public function mend(JudgedJob $job, Finding $finding): array
@@ -68,7 +68,7 @@ final readonly class Meets implements Check, SolvesFixes
      * @param  array<string, RunResult>  $results  by run
      * @return list<Finding> the worst place of each two runs
      */
-    public static function of(Plan $plan, array $results, bool $asks = false): array
+    public static function for(Plan $plan, array $results, bool $asks = false): array
     {
         return array_map(
             static fn(array $w): Finding => self::finding($plan, $asks, $w[0], ...$w[1]),

@@ -20,11 +20,11 @@ use EmberDusk\Values\Severity;
 final readonly class AssemblyFindings
 {
     /** @return list<Finding> sections that no length holds, profiles that get too warm or are too many for the shelf */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $plan = $state->plan;
         $findings = [];
-        $lengths = Lengths::of($plan, $state->shelf);
+        $lengths = Lengths::for($plan, $state->shelf);
         foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as [$piece, $kit, $group]) {
             $findings[] = new Finding(
                 code: 'too-long',

@@ -27,13 +27,13 @@ final readonly class PartFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::of($job->state);
+        return self::for($job->state);
     }
 
     /** @return list<Finding> */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
-        $findings = AssemblyFindings::of($state);
+        $findings = AssemblyFindings::for($state);
         foreach ($state->marks as $key => $mark) {
             $name = ($state->plan->kit[$key] ?? $state->shelf->find($key))?->entry->name();
             if ($name !== null && $mark->late($state->today)) {

@@ -59,7 +59,7 @@ final readonly class CableCapacity implements Check
     /** @return list<Finding> */
     private static function cable(JudgedJob $job, LaidCable $laid, Cable $cable, CableResult $result): array
     {
-        $rating = CableRating::of($job->plan, $laid);
+        $rating = CableRating::for($job->plan, $laid);
         $name = strtoupper($laid->id);
         $place = new Place('wire', $laid->id);
         $findings = [];
@@ -111,7 +111,7 @@ final readonly class CableCapacity implements Check
                 number: $amps,
                 limit: $rating->amps,
                 source: $rating->source,
-                fixes: self::thicker($job, $laid, $cable, max($amps, Guard::of($job->plan, $laid)->amps)),
+                fixes: self::thicker($job, $laid, $cable, max($amps, Guard::for($job->plan, $laid)->amps)),
             );
         }
 
@@ -133,7 +133,7 @@ final readonly class CableCapacity implements Check
     /** @return list<Fix> the smallest cable with as many cores that is rated for so many amps there */
     public static function thicker(JudgedJob $job, LaidCable $laid, Cable $now, float $amps): array
     {
-        $may = static fn(Cable $c): float => CableRating::of($job->plan, $laid, $c)->amps ?? 0.0;
+        $may = static fn(Cable $c): float => CableRating::for($job->plan, $laid, $c)->amps ?? 0.0;
         $cable = null;
         if (!$laid->existing) {
             $cable = $job->smallest(

@@ -64,7 +64,7 @@ final readonly class Fusing implements Check
         foreach ($job->cables() as $id => $result) {
             $laid = $job->plan->cables[$id];
             $cable = $job->plan->cable($laid->kit);
-            $rating = CableRating::of($job->plan, $laid);
+            $rating = CableRating::for($job->plan, $laid);
             if ($cable !== null && $rating->amps !== null) {
                 array_push($findings, ...self::cable($job, $laid, $cable, $rating, round($result->openAmps, 4)));
             }
@@ -81,7 +81,7 @@ final readonly class Fusing implements Check
         CableRating $rating,
         float $load,
     ): array {
-        $guard = Guard::of($job->plan, $laid);
+        $guard = Guard::for($job->plan, $laid);
         $capacity = $rating->amps ?? 0.0;
         $name = strtoupper($laid->id);
         $place = new Place('wire', $laid->id);

@@ -33,7 +33,7 @@ final readonly class Guard
         return round(self::MARGIN * $load, 4);
     }
 
-    public static function of(Plan $plan, LaidCable $cable): self
+    public static function for(Plan $plan, LaidCable $cable): self
     {
         $least = null;
         $at = null;

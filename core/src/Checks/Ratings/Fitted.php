@@ -69,7 +69,7 @@ final readonly class Fitted
         string $at,
     ): iterable {
         $snapshot = $plan->kit[$kit ?? ''] ?? null;
-        if ($snapshot !== null && (Kinds::of($snapshot->kind())->rated ?? []) !== []) {
+        if ($snapshot !== null && (Kinds::get($snapshot->kind())->rated ?? []) !== []) {
             yield new self($list, $id, $snapshot, $label, new Place($stage, $at));
         }
     }

@@ -55,7 +55,7 @@ final readonly class Ratings implements Check
         $findings = [];
         $missing = [];
         foreach (Fitted::all($job) as $part) {
-            foreach (Kinds::of($part->kit->kind())->rated ?? [] as $field) {
+            foreach (Kinds::get($part->kit->kind())->rated ?? [] as $field) {
                 $found = self::field($job, $part, $field, $field->rates);
                 if ($found instanceof Finding) {
                     $findings[] = $found;

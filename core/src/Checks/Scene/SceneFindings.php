@@ -31,7 +31,7 @@ final readonly class SceneFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::of($job->state);
+        return self::for($job->state);
     }
 
     /** Extra load of a single channel compared with all together: at most its label. */
@@ -66,7 +66,7 @@ final readonly class SceneFindings implements Check
             }
         }
         foreach ($result->controllers as $id => $flows) {
-            if (ControllerAmps::over(ControllerLoad::of($plan, $id, $flows)) > 1 / self::MORE) {
+            if (ControllerAmps::over(ControllerLoad::for($plan, $id, $flows)) > 1 / self::MORE) {
                 return true;
             }
         }
@@ -75,7 +75,7 @@ final readonly class SceneFindings implements Check
     }
 
     /** @return list<Finding> */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $findings = [];
         foreach ($state->plan->scenes as $id => $scene) {

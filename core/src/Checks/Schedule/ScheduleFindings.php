@@ -25,11 +25,11 @@ final readonly class ScheduleFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::of($job->state);
+        return self::for($job->state);
     }
 
     /** @return list<Finding> */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         if ($state->arrangement->visits === [] && $state->arrangement->waits === []) {
             return [];

@@ -35,7 +35,7 @@ final readonly class BankFindings
     }
 
     /** @return list<Finding> */
-    public static function of(Plan $plan, Room $place, Site $site, ShelfSource $shelf): array
+    public static function for(Plan $plan, Room $place, Site $site, ShelfSource $shelf): array
     {
         $findings = [];
         foreach ($site->batteries as $battery) {

@@ -51,11 +51,11 @@ final readonly class SiteFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::of($job->state);
+        return self::for($job->state);
     }
 
     /** @return list<Finding> */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $findings = [];
         $radios = [];
@@ -73,7 +73,7 @@ final readonly class SiteFindings implements Check
                 ...PowerFindings::power($state->plan, $place, $site, $runs),
                 ...PowerFindings::legs($place, $site),
                 ...self::boxes($state->plan, $place, $site),
-                ...BankFindings::of($state->plan, $place, $site, $state->shelf),
+                ...BankFindings::for($state->plan, $place, $site, $state->shelf),
             );
             array_push($radios, ...array_map(static fn(Radio $r): array => [$id, $r], $site->radios));
         }

@@ -75,7 +75,7 @@ final readonly class StandingFindings implements Check
                 ),
             ];
         }
-        $mains = MainsWay::of($plan, $device);
+        $mains = MainsWay::to($plan, $device);
         // In a place with a battery and no mains, the run states its supply.
         if ($mains === null || $mains->there || $mains->outlet !== null || $sheet->site->batteries !== []) {
             return [];
@@ -100,7 +100,7 @@ final readonly class StandingFindings implements Check
         $findings = [];
         foreach ($plan->places as $place) {
             foreach (TapeNotes::read($place->notes)->site->boxes as $box) {
-                $room = BoxRoom::of($plan, $place->id, $box);
+                $room = BoxRoom::for($plan, $place->id, $box);
                 $out = array_keys(array_filter($room->units, static fn($k): bool => $room->holds($k) === false));
                 $share = $room->share();
                 if ($out === [] && ($share === null || $share <= BoxRoom::FULL + 1e-9)) {

@@ -33,11 +33,11 @@ final readonly class SurveyFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::of($job->state);
+        return self::for($job->state);
     }
 
     /** @return list<Finding> */
-    public static function of(JobState $state): array
+    public static function for(JobState $state): array
     {
         $findings = [];
         $words = [];

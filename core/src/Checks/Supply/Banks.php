@@ -89,7 +89,7 @@ final readonly class Banks implements Check
     /** @return list<Finding> */
     private static function input(JudgedJob $job, Device $unit, Converter $converter, Supply $bank): array
     {
-        $draw = BankDraw::of($job->plan, $unit->id, $job->supply($unit->id)->watts());
+        $draw = BankDraw::for($job->plan, $unit->id, $job->supply($unit->id)->watts());
         $empty = $bank->lowest ?? $bank->emf;
         $low = $draw === null ? $empty : $draw->arrives($empty) ?? 0.0;
         $high = $bank->charging ?? $bank->emf;

@@ -12,7 +12,7 @@ use EmberDusk\Kit\Strip;
 final readonly class GroupLoad
 {
     /** @param  float  $level  mean duty of pixels */
-    public static function of(Strip $strip, Channel $channel, float $level): Load
+    public static function for(Strip $strip, Channel $channel, float $level): Load
     {
         if ($strip->pixels === null) {
             return new ResistorLimited(

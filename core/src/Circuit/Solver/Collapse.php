@@ -15,7 +15,7 @@ final class Collapse
      * @param  array<int, float>  $volts  where the last step rested
      * @param  float  $power  share of their power that they had then
      */
-    public static function of(array $points, array $volts, float $power): NoSolution
+    public static function for(array $points, array $volts, float $power): NoSolution
     {
         usort($points, static fn(Point $a, Point $b): int => $a->across($volts) <=> $b->across($volts));
 

@@ -14,7 +14,7 @@ final readonly class HubCurrents
      * @param  float  $power  share of their power that fixtures take
      * @return array<int, float>
      */
-    public static function of(Network $network, array $volts, float $power): array
+    public static function for(Network $network, array $volts, float $power): array
     {
         $out = array_fill(0, count($volts), 0.0);
         foreach ($network->resistors as $r) {

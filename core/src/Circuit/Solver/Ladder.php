@@ -25,7 +25,7 @@ abstract class Ladder
 
     protected readonly float $perHalf;
 
-    public static function of(Stretch $stretch): self
+    public static function for(Stretch $stretch): self
     {
         return match ($stretch->channels()) {
             1 => new ScalarLadder($stretch),

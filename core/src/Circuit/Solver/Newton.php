@@ -63,7 +63,7 @@ final class Newton
         $this->volts = $network->guesses;
         $this->step = array_fill(0, count($this->volts), 0.0);
         foreach ($network->stretches as $s) {
-            $ladder = Ladder::of($s);
+            $ladder = Ladder::for($s);
             $ladder->begin(
                 Terminals::differences($s->start, $this->volts),
                 Terminals::differences($s->end, $this->volts),
@@ -112,7 +112,7 @@ final class Newton
             }
             [$newton, $step] = $fell ? [$last, $step / 2] : [$newton, $step];
             if ($step < self::RAISE[1]) {
-                throw Collapse::of($network->points, $newton->volts, $newton->power);
+                throw Collapse::for($network->points, $newton->volts, $newton->power);
             }
         }
 
@@ -270,7 +270,7 @@ final class Newton
         foreach ($this->step as $n => $step) {
             $volts[$n] += $part * $step;
         }
-        $out = HubCurrents::of($this->network, $volts, $this->power);
+        $out = HubCurrents::for($this->network, $volts, $this->power);
         foreach ($this->ladders as $ladder) {
             $s = $ladder->stretch;
             $ladder->evaluate(

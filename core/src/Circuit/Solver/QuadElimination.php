@@ -19,7 +19,7 @@ final readonly class QuadElimination
      * @param  float  $perPitch  multiples of Y between two groups, and between a pad and its group
      * @return array{Condensed, list<list<float>>} and by group: inverse pivot (10), right side (4), coupling to the pad before (16, by row)
      */
-    public static function of(array $f, array $g, float $a, float $b, float $perPitch, float $h, int $channels): array
+    public static function for(array $f, array $g, float $a, float $b, float $perPitch, float $h, int $channels): array
     {
         $m = $channels === 4 ? 1.0 : 0.0;
         $last = count($f[0]) - 1;

@@ -126,7 +126,7 @@ final class QuadLadder extends Ladder
 
     public function condense(): Condensed
     {
-        [$condensed, $this->rows] = QuadElimination::of(
+        [$condensed, $this->rows] = QuadElimination::for(
             f: $this->f,
             g: $this->g,
             a: $this->own - $this->other,

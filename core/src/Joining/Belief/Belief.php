@@ -56,7 +56,7 @@ final readonly class Belief
      * @param  list<Evidence>  $evidence
      * @param  Closure(Task): list<Suspect>  $of possible faults of a task
      */
-    public static function of(array $suspects, array $evidence, Closure $of): self
+    public static function from(array $suspects, array $evidence, Closure $of): self
     {
         $shows = self::shows($evidence, $of);
         $keys = array_keys($suspects);

@@ -11,7 +11,7 @@ use EmberDusk\Joining\Unit;
 final readonly class LightSuspects
 {
     /** @return list<Suspect> */
-    public static function of(Unit $unit): array
+    public static function for(Unit $unit): array
     {
         $id = $unit->id;
         $label = $unit->label();

@@ -101,7 +101,7 @@ final class Inquiry
             return null;
         }
 
-        return $this->belief ??= Belief::of($this->suspects, $this->evidence, $this->suspectsOf(...));
+        return $this->belief ??= Belief::from($this->suspects, $this->evidence, $this->suspectsOf(...));
     }
 
     /** Next cause to check; null when all were checked. */
@@ -169,7 +169,7 @@ final class Inquiry
     private function suspectsOf(Task $task): array
     {
         if (!$task->tries()) {
-            return Families::of($task->family)->suspects($task, $this->roster);
+            return Families::get($task->family)->suspects($task, $this->roster);
         }
         $suspects = [];
         foreach ($this->tasks as $other) {
@@ -179,7 +179,7 @@ final class Inquiry
             $control =
                 $other->device === $task->device && in_array($other->what, [Task::JOIN, Task::SETUP, Task::READ], true);
             if (!$other->tries() && ($light || $control)) {
-                foreach (Families::of($other->family)->suspects($other, $this->roster) as $suspect) {
+                foreach (Families::get($other->family)->suspects($other, $this->roster) as $suspect) {
                     $suspects[$suspect->key()] ??= $suspect;
                 }
             }

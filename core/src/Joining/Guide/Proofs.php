@@ -31,7 +31,7 @@ final readonly class Proofs
         }
         $tasks = [];
         foreach ([Task::CLOSED, Task::MAINS, Task::OFFLINE, Task::HUBLESS] as $what) {
-            foreach (self::of($what, $roster) as $want) {
+            foreach (self::for($what, $roster) as $want) {
                 $tasks[] = new Task('', $what, $want->control, $want->light, $want->zone);
             }
         }
@@ -40,7 +40,7 @@ final readonly class Proofs
     }
 
     /** @return list<Want> one for each thing that is looked at then; after mains every light, which is its own control */
-    private static function of(string $what, Roster $roster): array
+    private static function for(string $what, Roster $roster): array
     {
         $first = [];
         foreach ($roster->wants as $want) {
@@ -71,7 +71,7 @@ final readonly class Proofs
     /** @return list<Step> */
     public static function steps(Task $task, Roster $roster): array
     {
-        $all = self::of($task->what, $roster);
+        $all = self::for($task->what, $roster);
         $key = (new Want($task->device, $task->other))->key();
         $steps = [self::look($task, $roster)];
         if ($all[0]->key() === $key) {

@@ -96,7 +96,7 @@ final class Steps
             return [$this->accept($task)];
         }
 
-        return Families::of($task->family)->steps($task, $this->roster, $dropped);
+        return Families::get($task->family)->steps($task, $this->roster, $dropped);
     }
 
     /**

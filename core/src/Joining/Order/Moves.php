@@ -20,7 +20,7 @@ final readonly class Moves
     private function __construct(public array $tasks, private array $before, public Costs $costs) {}
 
     /** @param  list<Task>  $tasks */
-    public static function of(array $tasks, Roster $roster): self
+    public static function for(array $tasks, Roster $roster): self
     {
         $before = [];
         $mesh = [];

@@ -10,7 +10,7 @@ use EmberDusk\Joining\Task;
 final readonly class Nearest
 {
     /** @return array{int, list<list<int>>} seconds and moves */
-    public static function of(Moves $moves): array
+    public static function for(Moves $moves): array
     {
         $done = $moves->none();
         $total = 0;

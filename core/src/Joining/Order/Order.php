@@ -23,7 +23,7 @@ final readonly class Order
      * @param  list<Rule>  $dropped
      * @return list<Task>
      */
-    public static function of(Roster $roster, array $dropped = []): array
+    public static function for(Roster $roster, array $dropped = []): array
     {
         $tasks = [];
         foreach (Families::all() as $family) {
@@ -52,7 +52,7 @@ final readonly class Order
     /** Seconds of joins and links in their order, as one person needs them. */
     public static function seconds(Roster $roster): int
     {
-        return self::best(self::moving(self::of($roster)), $roster)[0];
+        return self::best(self::moving(self::for($roster)), $roster)[0];
     }
 
     /**
@@ -95,10 +95,10 @@ final readonly class Order
      */
     private static function best(array $moving, Roster $roster): array
     {
-        $moves = Moves::of($moving, $roster);
+        $moves = Moves::for($moving, $roster);
 
         $devices = count(array_filter($roster->units, static fn(Unit $u): bool => $u->role !== Unit::PHONE));
 
-        return ($devices <= self::EXACT ? Exact::of($moves) : null) ?? Nearest::of($moves);
+        return ($devices <= self::EXACT ? Exact::for($moves) : null) ?? Nearest::for($moves);
     }
 }

@@ -14,11 +14,11 @@ use EmberDusk\Joining\Words;
 final readonly class AppKeys
 {
     /** @return list<array{Act, string}> each with its label */
-    public static function of(Roster $roster): array
+    public static function for(Roster $roster): array
     {
         $keys = [];
         $steps = new Steps($roster);
-        foreach (Order::of($roster) as $task) {
+        foreach (Order::for($roster) as $task) {
             if ($task->search !== null) {
                 $way = $roster->unit($task->device)->way;
                 $key = $task->search === Roster::PHONE ? "search {$way} 60" : 'search';

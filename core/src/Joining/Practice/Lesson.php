@@ -41,7 +41,7 @@ final readonly class Lesson
     {
         return new LiveRun(
             roster: $this->roster,
-            tasks: Order::of($this->roster),
+            tasks: Order::for($this->roster),
             seed: $this->seed,
             log: $log,
             flaws: $this->flaws,

@@ -36,7 +36,7 @@ final readonly class Lessons
     }
 
     /** @throws InvalidInput */
-    public static function of(string $key): Lesson
+    public static function get(string $key): Lesson
     {
         foreach (self::all() as $lesson) {
             if ($lesson->key === $key) {

@@ -37,7 +37,7 @@ final readonly class Score
         public float $guide,
     ) {}
 
-    public static function of(Attempt $attempt): self
+    public static function for(Attempt $attempt): self
     {
         $site = $attempt->site();
         $guided = Rehearsal::run($attempt->lesson->roster, $attempt->lesson->seed, $attempt->lesson->flaws);

@@ -15,7 +15,7 @@ final readonly class Slips
     private const ROW = 2.0;
 
     /** @return list<array{float, string, string, bool}> when, at which device, in words, whether they are no gesture at all */
-    public static function of(Attempt $attempt): array
+    public static function for(Attempt $attempt): array
     {
         $slips = [];
         foreach (self::rows($attempt) as [$at, $device, $key, $times]) {

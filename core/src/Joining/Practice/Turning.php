@@ -27,7 +27,7 @@ final readonly class Turning
     private function __construct(public float $at, public string $says) {}
 
     /** Null where everything works. */
-    public static function of(Attempt $attempt): ?self
+    public static function for(Attempt $attempt): ?self
     {
         $site = $attempt->site();
         $unmet = Attempt::unmet($site);
@@ -161,7 +161,7 @@ final readonly class Turning
      */
     private static function notReset(Attempt $attempt, Site $site, array $unmet): string
     {
-        foreach (Slips::of($attempt) as [, $device, $says]) {
+        foreach (Slips::for($attempt) as [, $device, $says]) {
             $took = array_column($site->device($device)->took(), 1);
             $about = array_filter($unmet, static fn(Want $w): bool => $w->light === $device);
             if ($about !== [] && $site->roster->unit($device)->used && !in_array('reset', $took, true)) {
@@ -183,7 +183,7 @@ final readonly class Turning
         foreach ($unmet as $want) {
             $about[$want->light] = $about[$want->control] = true;
         }
-        foreach (Slips::of($attempt) as [$at, $device, $says, $nothing]) {
+        foreach (Slips::for($attempt) as [$at, $device, $says, $nothing]) {
             if ($nothing && isset($about[$device])) {
                 return new self($at, $says);
             }

@@ -15,7 +15,7 @@ final readonly class Acceptance
      *
      * @return string as in {@see Observation}; the first that is not as it should be
      */
-    public static function of(Site $site, Want $want): string
+    public static function for(Site $site, Want $want): string
     {
         $meant = self::zone($site, $want);
         foreach (Command::LEVELS as $level) {
@@ -51,7 +51,7 @@ final readonly class Acceptance
     {
         $seen = [];
         foreach ($site->roster->wants as $want) {
-            $seen[$want->key()] = self::of($site, $want);
+            $seen[$want->key()] = self::for($site, $want);
         }
 
         return $seen;

@@ -13,7 +13,7 @@ final readonly class Meeting
      * @param  array{float, float}|null  $one  from, until
      * @param  array{float, float}|null  $other
      */
-    public static function of(?array $one, ?array $other, float $takes): ?float
+    public static function for(?array $one, ?array $other, float $takes): ?float
     {
         if ($one === null || $other === null) {
             return null;

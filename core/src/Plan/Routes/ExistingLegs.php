@@ -29,7 +29,7 @@ final readonly class ExistingLegs
     private const PADS = 200;
 
     /** @return array<string, LegWay> by the leg's name */
-    public static function of(Plan $plan, Run $run, ShelfSource $shelf): array
+    public static function for(Plan $plan, Run $run, ShelfSource $shelf): array
     {
         $strip = $plan->strip($run->strip);
         $sheet = TapeNotes::read($plan->places[$run->place]->notes ?? '');

@@ -21,7 +21,7 @@ final readonly class MainsWay
     private function __construct(public ?string $outlet, public float $metres, public bool $there) {}
 
     /** Null for units without mains, and if the position is unknown. */
-    public static function of(Plan $plan, Device $device): ?self
+    public static function to(Plan $plan, Device $device): ?self
     {
         $stands = $device->stands;
         $place = $plan->places[$stands->place ?? ''] ?? null;

@@ -163,7 +163,7 @@ final readonly class CableLeg
             default => $make === 'flexible' ? 'flexible' : 'stranded',
         };
         try {
-            return Conductor::of($system, $size, $make);
+            return Conductor::from($system, $size, $make);
         } catch (Refusal $t) {
             throw new SlipFound($clause->slip($word, $t->getMessage()));
         }

@@ -45,7 +45,7 @@ final readonly class Cores
             $broken[$end] = self::broken($legs[$leg]->cores, $mask === 0, $toned[$end] ?? []);
         }
 
-        return TraceResult::of($legs, $heard, $silent, $broken);
+        return TraceResult::from($legs, $heard, $silent, $broken);
     }
 
     /**

@@ -25,7 +25,7 @@ final readonly class TraceResult
      * @param  array<int, int>  $silent  the leg of a silent end, where it is certain
      * @param  array<int, list<int>|null>  $broken  cores by end
      */
-    public static function of(array $legs, array $heard, array $silent, array $broken): self
+    public static function from(array $legs, array $heard, array $silent, array $broken): self
     {
         $all = array_reduce($heard, static fn(int $a, int $b): int => $a | $b, 0);
         $rest = array_filter(array_keys($legs), static fn(int $leg): bool => (($all >> $leg) & 1) === 0);

@@ -138,7 +138,7 @@ final readonly class RatingCases
     {
         foreach (self::all() as $name => [$number, $job]) {
             [$kind, $key] = explode(' ', $name);
-            $rating = Kinds::of($kind)?->fields[$key]->rates;
+            $rating = Kinds::get($kind)?->fields[$key]->rates;
             assert($rating !== null);
             $way = $rating->side === 'most' ? 0.01 : -0.01;
             yield "{$name} as a rating" => [

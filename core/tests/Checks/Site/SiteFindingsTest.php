@@ -41,7 +41,7 @@ final class SiteFindingsTest extends TestCase
     /** @return list<Finding> */
     private static function findings(Plan $plan): array
     {
-        return SiteFindings::of(new JobState($plan, [], Demo::shelf(), []));
+        return SiteFindings::for(new JobState($plan, [], Demo::shelf(), []));
     }
 
     public function test_a_complete_survey_has_no_findings(): void

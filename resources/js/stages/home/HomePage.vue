@@ -4,6 +4,7 @@ import { computed, onBeforeUnmount, ref } from 'vue';
 import ConnectionNote from '@/ui/ConnectionNote.vue';
 import EmberMark from '@/ui/EmberMark.vue';
 import DialogBox from '@/ui/DialogBox.vue';
+import GuideCard from '@/ui/GuideCard.vue';
 import { face, turnFace } from '@/lib/face';
 import { ask, inWords, Refusal } from '@/lib/http';
 import { useKeys } from '@/lib/keys';
@@ -180,6 +181,7 @@ useKeys(() => [
             </nav>
         </main>
     </div>
+    <GuideCard page="home" />
     <DialogBox :open="opened" title="New job" @close="opened = false">
         <form class="space-y-3" @submit.prevent="beginJob">
             <label class="block"

@@ -2,6 +2,7 @@
 import { Link } from '@inertiajs/vue3';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { said } from '@/lib/clock';
+import { FIXED, goToStep, guide, resumeGuide, startGuide, STEPS } from '@/lib/guide';
 import { ask, inWords } from '@/lib/http';
 import { inLine } from './line';
 import type { JobCard, JobSummary } from '@/types/generated/responses';
@@ -13,6 +14,8 @@ const props = defineProps<{ job: JobCard; archived: boolean }>();
 const emit = defineEmits<{ moved: [] }>();
 const worked = shallowRef<JobSummary | null>(null);
 const summary = computed(() => props.job.summary ?? worked.value);
+const offered = computed(() => guide.value.state === 'new' && summary.value?.next?.code === FIXED);
+const paused = computed(() => guide.value.state === 'paused' && guide.value.job === props.job.id);
 const message = ref('');
 const deleting = ref(false);
 const name = ref('');
@@ -85,9 +88,12 @@ const remove = () =>
             <p class="mt-2">
                 <template v-if="summary.next"
                     >Next:
-                    <Link class="act" :href="`/jobs/${job.id}/${summary.next.stage}`">{{
-                        summary.next.title
-                    }}</Link></template
+                    <Link
+                        class="act"
+                        :href="`/jobs/${job.id}/${summary.next.stage}${summary.next.place ? '#' : ''}${summary.next.place}`"
+                        :data-guide="guide.job === job.id ? 'next' : undefined"
+                        >{{ summary.next.title }}</Link
+                    ></template
                 >
                 <template v-else
                     >Nothing open. <Link class="act" :href="`/jobs/${job.id}/handover`">Hand over</Link></template
@@ -96,6 +102,17 @@ const remove = () =>
                     >Waits: {{ summary.waits.slice(0, 3).join('; ')
                     }}{{ summary.waits.length > 3 ? ` and ${summary.waits.length - 3} more` : '' }}</span
                 >
+            </p>
+            <p v-if="offered" class="mt-2 flex flex-wrap items-baseline gap-x-4 border-l-4 border-ember pl-3">
+                New here? A guide fixes this problem in {{ STEPS.length }} steps.
+                <button type="button" class="act" @click="startGuide(job.id, summary.next?.place ?? '')">
+                    Start the guide
+                </button>
+                <button type="button" class="act" @click="goToStep(STEPS.length)">Not now</button>
+            </p>
+            <p v-else-if="paused" class="mt-2 flex flex-wrap items-baseline gap-x-4 border-l-4 border-ember pl-3">
+                First steps: {{ guide.step + 1 }} of {{ STEPS.length }}.
+                <button type="button" class="act" @click="resumeGuide()">Resume the guide</button>
             </p>
         </template>
         <p v-else class="mt-2 h-[58px] text-ink2">Loading …</p>

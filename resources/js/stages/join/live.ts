@@ -1,5 +1,5 @@
 import { useDocumentVisibility, useIntervalFn, useWakeLock } from '@vueuse/core';
-import { computed, onBeforeUnmount, onMounted, ref, shallowRef, watch } from 'vue';
+import { computed, ref, shallowRef, watch } from 'vue';
 import type { JoinPicture, JoinRefused } from '@/types/generated/responses';
 import { useActs, type Act } from '@/lib/acts';
 import { serverNow } from '@/lib/clock';
@@ -41,6 +41,8 @@ function over(answer: Answer): boolean {
 
 /** Milliseconds between two looks at a run shared with another person. */
 const LOOKS = 2500;
+/** Milliseconds between two pictures of the running time: windows shorten by a pixel or two, and a phone's battery lasts. */
+const FRAME = 66;
 /** Milliseconds of sleep that are reported. */
 const SLEPT = 5000;
 
@@ -56,7 +58,6 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
     const seen = useDocumentVisibility();
     const reached = ref(true);
     const ahead = foresee();
-    let frame = 0;
     let due = true;
     let busy = false;
     let hidden = 0;
@@ -115,11 +116,9 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
                 void look();
             }
         }
-        frame = requestAnimationFrame(tick);
     }
     const look = () => say('GET', ways.look(live.value?.run ?? 0));
-    onMounted(() => (frame = requestAnimationFrame(tick)));
-    onBeforeUnmount(() => cancelAnimationFrame(frame));
+    useIntervalFn(tick, FRAME);
     // Two people in one run see each other's steps. What waits here goes first.
     useIntervalFn(() => {
         const at = live.value;

@@ -109,7 +109,9 @@ const shortcuts = [
                         <kbd>M</kbd></label
                     >
                     <span class="ml-auto flex flex-wrap gap-x-4">
-                        <button type="button" class="act" @click="quoting = true">Quote <kbd>Q</kbd></button>
+                        <button type="button" class="act" data-guide="quote" @click="quoting = true">
+                            Quote <kbd>Q</kbd>
+                        </button>
                         <a class="act" :href="url('van.pdf')" target="_blank">Packing list <kbd>V</kbd></a>
                         <Link class="act" :href="url('labels')">Labels <kbd>L</kbd></Link>
                         <a class="act" :href="url('parts.csv')">Spreadsheet <kbd>E</kbd></a>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
-import { computed, nextTick, onMounted, ref, watch } from 'vue';
+import { computed, nextTick, ref, watch } from 'vue';
 import BesideBox from './BesideBox.vue';
 import CableTable from './CableTable.vue';
 import FixtureTable from './FixtureTable.vue';
@@ -96,7 +96,10 @@ function compare(with_: object | null): void {
 /** Goes to a feed, a cable's row or a run's ribbon. */
 async function go(place: string): Promise<void> {
     const of = runs.value.find(
-        (r) => r.id === place || r.cables.some((c) => c.cable.id === place) || r.feeds.some((f) => f.id === place),
+        (r) =>
+            [r.id, r.supply?.id, r.controller?.id].includes(place) ||
+            r.cables.some((c) => c.cable.id === place) ||
+            r.feeds.some((f) => f.id === place),
     );
     if (of && !open.value.includes(of.id)) {
         open.value = [...open.value, of.id];
@@ -108,14 +111,6 @@ async function go(place: string): Promise<void> {
     const within = !feed && of ? `[data-run="${of.id}"] ` : '';
     (field ?? document.querySelector<HTMLElement>(within + spot))?.focus();
 }
-/** The code on a label leads to its cable or unit. */
-onMounted(() => {
-    const place = window.location.hash.slice(1);
-    if (place) {
-        const run = runs.value.find((r) => r.supply?.id === place || r.controller?.id === place);
-        void go(run?.id ?? place);
-    }
-});
 const shortcuts = computed(() => [
     ...views.map((v) => ({ key: v.key, what: `Show ${v.name.toLowerCase()}`, act: () => (shown.value = v.id) })),
     { key: 'b', what: 'Feed both ends', act: () => pattern(current(), 'ends') },
@@ -195,6 +190,7 @@ const things = computed(() => [
             <p v-if="run.thin" role="status">Calculating …</p>
             <Ribbon
                 v-else
+                data-guide="ribbon"
                 :run="run"
                 :longest="longest"
                 :shown="shown"
@@ -204,7 +200,7 @@ const things = computed(() => [
                 @remove="change({ kind: 'RemoveFeed', feed: $event })"
             />
             <div class="flex flex-wrap gap-3 pb-3">
-                <button type="button" class="quiet" @click="pattern(run.id, 'ends')">
+                <button type="button" class="quiet" data-guide="ends" @click="pattern(run.id, 'ends')">
                     Feed both ends <kbd>B</kbd>
                 </button>
                 <button type="button" class="quiet" @click="pattern(run.id, 'middle')">

@@ -76,7 +76,7 @@ final readonly class Bluetooth implements Family
         $unit = $roster->unit($task->device);
 
         return [
-            ...LightSuspects::of($unit),
+            ...LightSuspects::for($unit),
             new Suspect(
                 code: 'second-phone',
                 device: $unit->id,

@@ -102,7 +102,7 @@ final readonly class Board implements Family
         $off = 'Switch the supply off before you move a lead.';
 
         return [
-            ...LightSuspects::of($unit),
+            ...LightSuspects::for($unit),
             Receiver::network([
                 'page' => Observation::NOTHING,
                 'set' => Observation::NOTHING,

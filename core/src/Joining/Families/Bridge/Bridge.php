@@ -190,7 +190,7 @@ final readonly class Bridge implements Family
             ];
         }
 
-        return [...LightSuspects::of($light), ...$own];
+        return [...LightSuspects::for($light), ...$own];
     }
 
     public function standIn(Unit $unit, Site $site): Device

@@ -91,7 +91,7 @@ final readonly class Cloud implements Family
         $nothing = ['give' => Observation::NOTHING, 'live' => Observation::NOTHING, 'accept' => Observation::NOTHING];
 
         return [
-            ...LightSuspects::of($unit),
+            ...LightSuspects::for($unit),
             Receiver::network(['give' => Observation::NOTHING]),
             new Suspect(
                 code: 'offline',

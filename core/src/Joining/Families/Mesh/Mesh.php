@@ -119,7 +119,7 @@ final readonly class Mesh implements Family
         $unit = $roster->unit($task->device);
 
         return [
-            ...LightSuspects::of($unit),
+            ...LightSuspects::for($unit),
             LightSuspects::setting($unit),
             new Suspect(
                 code: 'weak-mesh',

@@ -101,7 +101,7 @@ final readonly class MeshRemote implements Family
         $remote = $roster->unit($task->device);
 
         return [
-            ...LightSuspects::of($roster->unit($task->other)),
+            ...LightSuspects::for($roster->unit($task->other)),
             ...Remote::flat($remote),
             new Suspect(
                 code: 'both-at-once',

@@ -153,7 +153,7 @@ final readonly class Receiver implements Family
         if ($unit->role === Unit::HUB) {
             return self::entering($unit);
         }
-        $suspects = LightSuspects::of($unit);
+        $suspects = LightSuspects::for($unit);
         if ($task->other !== '') {
             $suspects = [...$suspects, self::style($unit), self::leaves('the app’s key')];
         }

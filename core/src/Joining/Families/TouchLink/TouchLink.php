@@ -157,7 +157,7 @@ final readonly class TouchLink implements Family
         $remote = $roster->unit($task->device);
         $light = $roster->unit($task->other);
         $suspects = [
-            ...LightSuspects::of($light),
+            ...LightSuspects::for($light),
             ...Remote::flat($remote),
             new Suspect(
                 code: 'too-far',

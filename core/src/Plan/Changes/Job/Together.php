@@ -45,7 +45,7 @@ final readonly class Together implements Change
     /** @param  list<ChangePayload>  $changes */
     public static function payload(string $words, array $changes): ChangePayload
     {
-        return ChangePayload::of(
+        return ChangePayload::named(
             'Together',
             words: $words,
             changes: array_map(static fn(ChangePayload $c): array => $c->toArray(), $changes),

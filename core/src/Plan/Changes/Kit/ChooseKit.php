@@ -48,7 +48,7 @@ final readonly class ChooseKit implements Change
         );
     }
 
-    public static function of(string $run, KitSnapshot $kit): self
+    public static function for(string $run, KitSnapshot $kit): self
     {
         return new self($run, $kit);
     }
@@ -74,7 +74,7 @@ final readonly class ChooseKit implements Change
     /** No run: for the job, as its hub. */
     public static function payload(?string $run, string $kit): ChangePayload
     {
-        return ChangePayload::of('ChooseKit', run: $run, kit: $kit);
+        return ChangePayload::named('ChooseKit', run: $run, kit: $kit);
     }
 
     public function apply(Plan $plan): Plan
@@ -104,7 +104,7 @@ final readonly class ChooseKit implements Change
     private function strip(Plan $plan, Strip $strip, array $kit): Plan
     {
         $run = $plan->run($this->run);
-        $marks = CutMarks::of($run, $strip);
+        $marks = CutMarks::from($run, $strip);
         if ($marks->groupCount() === 0) {
             throw InvalidInput::at(
                 '/kit',

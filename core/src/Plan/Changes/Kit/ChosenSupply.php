@@ -159,7 +159,7 @@ final readonly class ChosenSupply
     /** @return array{string, Battery}|null its place, and it */
     private static function surveyed(Plan $plan, Run $run, Block $block): ?array
     {
-        foreach (SurveyedBanks::of($plan, $run) as [$place, $battery]) {
+        foreach (SurveyedBanks::for($plan, $run) as [$place, $battery]) {
             if (abs($battery->blockVolts - $block->volts) < 1e-9) {
                 return [$place, $battery];
             }

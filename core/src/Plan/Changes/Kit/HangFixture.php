@@ -36,7 +36,7 @@ final readonly class HangFixture implements Change
 
     public static function payload(string $fixture, string $on, string $kit): ChangePayload
     {
-        return ChangePayload::of('HangFixture', fixture: $fixture, on: $on, kit: $kit);
+        return ChangePayload::named('HangFixture', fixture: $fixture, on: $on, kit: $kit);
     }
 
     public function apply(Plan $plan): Plan

@@ -29,7 +29,7 @@ final readonly class RefreshKit implements Change
 
     public static function payload(string $kit): ChangePayload
     {
-        return ChangePayload::of('RefreshKit', kit: $kit);
+        return ChangePayload::named('RefreshKit', kit: $kit);
     }
 
     public function apply(Plan $plan): Plan
@@ -41,7 +41,7 @@ final readonly class RefreshKit implements Change
         if ($this->kit->entry instanceof Strip) {
             foreach ($plan->runs as $run) {
                 if ($run->strip === $id) {
-                    $plan = ChooseKit::of($run->id, $this->kit)->apply($plan);
+                    $plan = ChooseKit::for($run->id, $this->kit)->apply($plan);
                 }
             }
         }

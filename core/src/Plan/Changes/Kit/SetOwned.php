@@ -29,7 +29,7 @@ final readonly class SetOwned implements Change
 
     public static function payload(string $kit, int $count): ChangePayload
     {
-        return ChangePayload::of('SetOwned', kit: $kit, count: $count);
+        return ChangePayload::named('SetOwned', kit: $kit, count: $count);
     }
 
     public function apply(Plan $plan): Plan

@@ -22,7 +22,7 @@ final readonly class SetSwitch implements Change
 
     public static function payload(string $controller, string $setting): ChangePayload
     {
-        return ChangePayload::of('SetSwitch', controller: $controller, setting: $setting);
+        return ChangePayload::named('SetSwitch', controller: $controller, setting: $setting);
     }
 
     public function apply(Plan $plan): Plan

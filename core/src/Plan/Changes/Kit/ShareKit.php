@@ -27,7 +27,7 @@ final readonly class ShareKit implements Change
 
     public static function payload(string $run, string $with): ChangePayload
     {
-        return ChangePayload::of('ShareKit', run: $run, with: $with);
+        return ChangePayload::named('ShareKit', run: $run, with: $with);
     }
 
     public function apply(Plan $plan): Plan

@@ -19,7 +19,7 @@ final readonly class RecordTrace implements Change
     private function __construct(private string $place, private array $found) {}
 
     /** @param  array<string, string>  $found */
-    public static function of(string $place, array $found): self
+    public static function for(string $place, array $found): self
     {
         return new self($place, $found);
     }
@@ -37,7 +37,7 @@ final readonly class RecordTrace implements Change
     /** @param  array<string, string>  $found  by leg */
     public static function payload(string $place, array $found): ChangePayload
     {
-        return ChangePayload::of(
+        return ChangePayload::named(
             'RecordTrace',
             place: $place,
             found: array_map(
@@ -66,7 +66,7 @@ final readonly class RecordTrace implements Change
             );
         }
 
-        return ReviseNotes::of($place->id, $text)->apply($plan);
+        return ReviseNotes::for($place->id, $text)->apply($plan);
     }
 
     public function words(Plan $plan): string

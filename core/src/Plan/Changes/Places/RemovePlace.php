@@ -32,7 +32,7 @@ final readonly class RemovePlace implements Change
         }
         foreach ($plan->runs as $run) {
             if ($run->place === $place->id) {
-                $plan = DropRun::of($run->id)->apply($plan);
+                $plan = DropRun::for($run->id)->apply($plan);
             }
         }
 

@@ -27,7 +27,7 @@ final readonly class ReviseNotes implements Change
 {
     private function __construct(private string $place, private string $text) {}
 
-    public static function of(string $place, string $text): self
+    public static function for(string $place, string $text): self
     {
         return new self($place, $text);
     }
@@ -39,7 +39,7 @@ final readonly class ReviseNotes implements Change
 
     public static function payload(string $place, string $text): ChangePayload
     {
-        return ChangePayload::of('ReviseNotes', place: $place, text: $text);
+        return ChangePayload::named('ReviseNotes', place: $place, text: $text);
     }
 
     public function apply(Plan $plan): Plan
@@ -89,7 +89,7 @@ final readonly class ReviseNotes implements Change
             $jumps = array_map(self::rounded(...), $path->jumps);
             $known = array_filter($plan->runs, static fn(Run $r): bool => $r->place === $place && $r->word === $word);
             foreach ($known as $before) {
-                [$cut, $leads] = Slices::of($sections, $jumps, $before->part, $before->parts);
+                [$cut, $leads] = Slices::from($sections, $jumps, $before->part, $before->parts);
                 if ($cut !== []) {
                     $plan = self::refit($plan, $before, $before->measured($cut, $leads));
                 }

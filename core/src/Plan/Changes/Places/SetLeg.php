@@ -44,7 +44,7 @@ final readonly class SetLeg implements Change
             throw InvalidInput::at('/leg', "{$place->name} has no wall " . ($this->leg + 1) . '.');
         }
 
-        return ReviseNotes::of($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->apply($plan);
+        return ReviseNotes::for($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->apply($plan);
     }
 
     public function words(Plan $plan): string

@@ -18,7 +18,7 @@ final readonly class DropRun implements Change
 {
     private function __construct(private string $run) {}
 
-    public static function of(string $run): self
+    public static function for(string $run): self
     {
         return new self($run);
     }
@@ -30,7 +30,7 @@ final readonly class DropRun implements Change
 
     public static function payload(string $run): ChangePayload
     {
-        return ChangePayload::of('DropRun', run: $run);
+        return ChangePayload::named('DropRun', run: $run);
     }
 
     public function apply(Plan $plan): Plan

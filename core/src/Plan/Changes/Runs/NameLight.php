@@ -30,7 +30,7 @@ final readonly class NameLight implements Change
 
     public static function payload(string $controller, string $name, string $room): ChangePayload
     {
-        return ChangePayload::of('NameLight', controller: $controller, name: $name, room: $room);
+        return ChangePayload::named('NameLight', controller: $controller, name: $name, room: $room);
     }
 
     public function apply(Plan $plan): Plan

@@ -31,7 +31,7 @@ final readonly class NoteRun implements Change
 
     public static function payload(string $run, string $word, bool $on): ChangePayload
     {
-        return ChangePayload::of('NoteRun', run: $run, word: $word, on: $on);
+        return ChangePayload::named('NoteRun', run: $run, word: $word, on: $on);
     }
 
     public function apply(Plan $plan): Plan
@@ -55,7 +55,7 @@ final readonly class NoteRun implements Change
             array_filter(RunNote::MOUNTINGS, static fn(string $m): bool => in_array($m, $mounting, true)),
         );
 
-        return ReviseNotes::of($place->id, TapeText::run($place->notes, $run->word, $mounting, $light))->apply($plan);
+        return ReviseNotes::for($place->id, TapeText::run($place->notes, $run->word, $mounting, $light))->apply($plan);
     }
 
     public function words(Plan $plan): string

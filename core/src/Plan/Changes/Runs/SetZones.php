@@ -37,7 +37,7 @@ final readonly class SetZones implements Change
     /** @param  list<int>  $pads  where the + is cut */
     public static function payload(string $run, array $pads): ChangePayload
     {
-        return ChangePayload::of('SetZones', run: $run, pads: $pads);
+        return ChangePayload::named('SetZones', run: $run, pads: $pads);
     }
 
     public function apply(Plan $plan): Plan

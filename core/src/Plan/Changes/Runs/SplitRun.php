@@ -23,7 +23,7 @@ final readonly class SplitRun implements Change
 
     public static function payload(string $run, int $parts): ChangePayload
     {
-        return ChangePayload::of('SplitRun', run: $run, parts: $parts);
+        return ChangePayload::named('SplitRun', run: $run, parts: $parts);
     }
 
     public function apply(Plan $plan): Plan
@@ -38,7 +38,7 @@ final readonly class SplitRun implements Change
         $first = $all[0];
         $options = $plan->options;
         foreach ($all as $part) {
-            $plan = DropRun::of($part->id)->apply($plan);
+            $plan = DropRun::for($part->id)->apply($plan);
         }
 
         return $plan->with(
@@ -62,7 +62,7 @@ final readonly class SplitRun implements Change
         $runs = [];
         for ($part = 1; $part <= $parts; $part++) {
             $id = $part === 1 ? $whole->id : Plan::nextId("{$whole->id}-", $taken + $runs);
-            [$cut, $leads] = Slices::of($whole->sections, $whole->jumps, $part, $parts);
+            [$cut, $leads] = Slices::from($whole->sections, $whole->jumps, $part, $parts);
             if ($cut !== []) {
                 $runs[$id] = $whole->partOf($id, $part, $parts)->measured($cut, $leads);
             }

@@ -25,14 +25,14 @@ final readonly class BackTogether implements Change
         return new self($f->string('run'));
     }
 
-    public static function of(string $run): self
+    public static function for(string $run): self
     {
         return new self($run);
     }
 
     public static function payload(string $run): ChangePayload
     {
-        return ChangePayload::of('BackTogether', run: $run);
+        return ChangePayload::named('BackTogether', run: $run);
     }
 
     /** The part that a run begins with. */

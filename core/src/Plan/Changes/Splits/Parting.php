@@ -29,10 +29,10 @@ final readonly class Parting
      *
      * @throws Refusal when it is not wired yet, or too short
      */
-    public static function of(Plan $plan, string $id, string $how, int $count): self
+    public static function for(Plan $plan, string $id, string $how, int $count): self
     {
         [$plan, $run, $marks] = self::whole($plan, $id);
-        $split = Split::of($plan, $run, $how);
+        $split = Split::for($plan, $run, $how);
         $parts = self::sliced($plan, $run, $count);
         $placed = self::placed($plan, $run, $marks, $parts);
         $lost = array_diff_key(array_filter($plan->feeds, static fn(Feed $f): bool => $f->run === $run->id), $placed);
@@ -67,7 +67,7 @@ final readonly class Parting
         $run = $plan->run($id);
         if ($run->parts > 1 || $run->zones !== []) {
             $first = BackTogether::first($plan, $run);
-            $plan = BackTogether::of($first->id)->apply($plan);
+            $plan = BackTogether::for($first->id)->apply($plan);
             $run = $plan->run($first->id);
         }
         $marks = $plan->cutMarks($run);
@@ -112,7 +112,7 @@ final readonly class Parting
         $parts = [];
         foreach (range(1, $count) as $part) {
             $id = $part === 1 ? $run->id : Plan::nextId("{$run->id}-", $plan->runs + $parts);
-            [$sections, $jumps] = Slices::of($run->sections, $run->jumps, $part, $count);
+            [$sections, $jumps] = Slices::from($run->sections, $run->jumps, $part, $count);
             $slice = $sections !== [] ? $run->slice($id, $part, $count, $sections, $jumps) : null;
             if ($slice === null || ($plan->cutMarks($slice)?->groupCount() ?? 0) === 0) {
                 throw InvalidInput::at(

@@ -14,7 +14,7 @@ use EmberDusk\Plan\Run;
 final readonly class Rehung
 {
     /** @param  list<string>|null  $feeds  only these */
-    public static function of(Plan $plan, Run $run, string $unit, ?array $feeds = null): Plan
+    public static function for(Plan $plan, Run $run, string $unit, ?array $feeds = null): Plan
     {
         $moved = [];
         foreach ($plan->feedsOf($run) as $feed) {

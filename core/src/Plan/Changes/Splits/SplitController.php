@@ -22,7 +22,7 @@ final readonly class SplitController implements Change
 
     public static function payload(string $run): ChangePayload
     {
-        return ChangePayload::of('SplitController', run: $run);
+        return ChangePayload::named('SplitController', run: $run);
     }
 
     public function apply(Plan $plan): Plan
@@ -33,7 +33,7 @@ final readonly class SplitController implements Change
                 'Pixels take their power straight from the supply: a second controller is one for data, at Kit.',
             );
         }
-        $parting = Parting::of($plan, $this->run, 'second', 2);
+        $parting = Parting::for($plan, $this->run, 'second', 2);
         $plan = $parting->plan;
         [$first, $second] = $parting->parts;
         $old = $plan->controllers[$first->controller ?? ''];
@@ -49,7 +49,7 @@ final readonly class SplitController implements Change
         }
 
         return Parting::remembered(
-            Parting::played(Rehung::of($plan, $second, $id), $old->id, $id),
+            Parting::played(Rehung::for($plan, $second, $id), $old->id, $id),
             $parting->split->adding($id),
         );
     }

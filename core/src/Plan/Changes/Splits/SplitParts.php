@@ -25,12 +25,12 @@ final readonly class SplitParts implements Change
 
     public static function payload(string $run, int $parts): ChangePayload
     {
-        return ChangePayload::of('SplitParts', run: $run, parts: $parts);
+        return ChangePayload::named('SplitParts', run: $run, parts: $parts);
     }
 
     public function apply(Plan $plan): Plan
     {
-        return Parting::of($plan, $this->run, 'parts', $this->parts)->plan;
+        return Parting::for($plan, $this->run, 'parts', $this->parts)->plan;
     }
 
     public function words(Plan $plan): string

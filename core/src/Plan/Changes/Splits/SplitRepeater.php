@@ -34,7 +34,7 @@ final readonly class SplitRepeater implements Change
 
     public static function payload(string $run, string $kit): ChangePayload
     {
-        return ChangePayload::of('SplitRepeater', run: $run, kit: $kit);
+        return ChangePayload::named('SplitRepeater', run: $run, kit: $kit);
     }
 
     public function apply(Plan $plan): Plan
@@ -42,7 +42,7 @@ final readonly class SplitRepeater implements Change
         if ($plan->strip($plan->run($this->run)->strip)?->switched() === false) {
             throw InvalidInput::at('/run', 'A repeater copies dimmed channels: pixels hand their data on themselves.');
         }
-        $parting = Parting::of($plan, $this->run, 'repeater', 2);
+        $parting = Parting::for($plan, $this->run, 'repeater', 2);
         $plan = $parting->plan;
         [$first, $second] = $parting->parts;
         $old = $plan->supplies[$first->supply ?? ''];
@@ -63,7 +63,7 @@ final readonly class SplitRepeater implements Change
                 ],
             );
         }
-        $plan = Rehung::of($plan, $second, $id);
+        $plan = Rehung::for($plan, $second, $id);
         // It is at the cut: its tail to a feed there is short.
         $plan = $plan->with(
             cables: array_map(

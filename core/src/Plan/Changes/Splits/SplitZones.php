@@ -25,7 +25,7 @@ final readonly class SplitZones implements Change
 
     public static function payload(string $run): ChangePayload
     {
-        return ChangePayload::of('SplitZones', run: $run);
+        return ChangePayload::named('SplitZones', run: $run);
     }
 
     public function apply(Plan $plan): Plan
@@ -37,7 +37,7 @@ final readonly class SplitZones implements Change
             );
         }
         [$plan, $run, $marks] = Parting::whole($plan, $this->run);
-        $split = Split::of($plan, $run, 'zones');
+        $split = Split::for($plan, $run, 'zones');
         $pad = $marks->nearest($marks->length() / 2);
         if ($pad < 1 || $pad >= $marks->lastPad()) {
             throw InvalidInput::at('/run', $run->name() . ' is too short for two zones.');
@@ -52,7 +52,7 @@ final readonly class SplitZones implements Change
             runs: [$run->id => $run->cut([$pad])] + $plan->runs,
         );
         $second = Rehung::from($after, $run, $pad);
-        $after = Rehung::of($after, $run, $id, $second);
+        $after = Rehung::for($after, $run, $id, $second);
         $taken = $after->feeds;
         if ($second === []) {
             $feed = new Feed(Plan::nextId('f', $taken), $run->id, $marks->lastPad());

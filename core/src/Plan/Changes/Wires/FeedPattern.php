@@ -30,7 +30,7 @@ final readonly class FeedPattern implements Change
     /** @param  string  $pattern  ends or middle */
     public static function payload(string $run, string $pattern): ChangePayload
     {
-        return ChangePayload::of('FeedPattern', run: $run, pattern: $pattern);
+        return ChangePayload::named('FeedPattern', run: $run, pattern: $pattern);
     }
 
     public function apply(Plan $plan): Plan

@@ -32,7 +32,7 @@ final readonly class SetFeeds implements Change
     /** @param  list<float>  $shares  of the length */
     public static function payload(string $run, array $shares): ChangePayload
     {
-        return ChangePayload::of('SetFeeds', run: $run, shares: $shares);
+        return ChangePayload::named('SetFeeds', run: $run, shares: $shares);
     }
 
     public function apply(Plan $plan): Plan

@@ -49,7 +49,7 @@ final readonly class TapLeg implements Change
 
     public static function payload(string $run, string $leg, string $drop): ChangePayload
     {
-        return ChangePayload::of('TapLeg', run: $run, leg: $leg, drop: $drop);
+        return ChangePayload::named('TapLeg', run: $run, leg: $leg, drop: $drop);
     }
 
     public function apply(Plan $plan): Plan

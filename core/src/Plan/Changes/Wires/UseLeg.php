@@ -44,7 +44,7 @@ final readonly class UseLeg implements Change
     /** @param  string  $drop  shelf id of the new cable to the leg and from it */
     public static function payload(string $run, string $leg, string $drop): ChangePayload
     {
-        return ChangePayload::of('UseLeg', run: $run, leg: $leg, drop: $drop);
+        return ChangePayload::named('UseLeg', run: $run, leg: $leg, drop: $drop);
     }
 
     public function apply(Plan $plan): Plan
@@ -58,7 +58,7 @@ final readonly class UseLeg implements Change
             );
         }
         $leg =
-            ExistingLegs::of($plan, $run, $this->shelf)[$this->leg] ??
+            ExistingLegs::for($plan, $run, $this->shelf)[$this->leg] ??
             throw InvalidInput::at(
                 '/leg',
                 "Leg {$this->leg} cannot carry the feed of {$run->name()}: it must be sound, have cores " .

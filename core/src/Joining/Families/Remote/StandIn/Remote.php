@@ -103,7 +103,7 @@ final class Remote extends Device
 
     private function link(float $at): void
     {
-        $found = Touch::of($this->site, $this, $this->near, $at);
+        $found = Touch::for($this->site, $this, $this->near, $at);
         if ($found !== null) {
             $this->linking = [$at + $found[1], $found[0], $found[2]];
         }
@@ -166,7 +166,7 @@ final class Remote extends Device
             "join {$this->unit->id}",
         );
 
-        return Meeting::of($this->looks, $this->site->open('zigbee')?->opens('zigbee', $this->site->now()), $takes);
+        return Meeting::for($this->looks, $this->site->open('zigbee')?->opens('zigbee', $this->site->now()), $takes);
     }
 
     public function reaches(Light $light, string $meant, int $zone): bool

@@ -24,7 +24,7 @@ final readonly class Touch
      * @param  array{string, float}  $near partner of the remote, and the distance
      * @return array{Controller, float, string}|null
      */
-    public static function of(Site $site, Remote $remote, array $near, float $at): ?array
+    public static function for(Site $site, Remote $remote, array $near, float $at): ?array
     {
         [$held, $metres] = $near;
         $id = $remote->unit->id;

@@ -191,6 +191,6 @@ final class Controller extends Light
             "join {$this->unit->id} {$this->tries}",
         );
 
-        return Meeting::of($this->listens, $hub?->opens('zigbee', $this->site->now()), $takes);
+        return Meeting::for($this->listens, $hub?->opens('zigbee', $this->site->now()), $takes);
     }
 }

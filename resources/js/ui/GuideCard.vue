@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { Link } from '@inertiajs/vue3';
+import { useElementBounding, useMutationObserver, useWindowSize } from '@vueuse/core';
+import { computed, nextTick, onMounted, shallowRef, watch } from 'vue';
+import { FIXED, goToStep, guide, guidePage, guideStep, pauseGuide, SKIP, stepDone, STEPS } from '@/lib/guide';
+import type { Finding } from '@/types/generated/responses';
+
+/** The current step of the first steps, beside the part of the page that it is about. It covers nothing that has to be pressed. */
+const props = defineProps<{ page: string; job?: number; findings?: Finding[] }>();
+const WIDTH = 328;
+const HEIGHT = 190;
+const GAP = 12;
+
+const elsewhere = computed(
+    () =>
+        guideStep.value !== undefined &&
+        (guideStep.value.page !== props.page || (props.job !== undefined && props.job !== guide.value.job)),
+);
+const target = shallowRef<HTMLElement | null>(null);
+function find(): void {
+    const marks = guideStep.value?.marks ?? [];
+    target.value = marks.map((mark) => document.querySelector<HTMLElement>(mark)).find((found) => found) ?? null;
+}
+const { x, y, width, height, bottom } = useElementBounding(target);
+const { width: wide, height: high } = useWindowSize();
+onMounted(() => {
+    find();
+    useMutationObserver(document.body, find, { childList: true, subtree: true });
+});
+
+/** Under the marked part, or above it; at the foot of the page where there is room for neither. */
+const place = computed(() => {
+    if (wide.value < 640) {
+        return { left: '12px', right: '12px', bottom: '12px' };
+    }
+    const left = `${Math.max(GAP, Math.min(x.value, wide.value - WIDTH - GAP))}px`;
+    if (target.value && bottom.value + GAP + HEIGHT < high.value) {
+        return { left, top: `${bottom.value + GAP}px`, width: `${WIDTH}px` };
+    }
+    if (target.value && y.value - GAP - HEIGHT > 0) {
+        return { left, bottom: `${high.value - y.value + GAP}px`, width: `${WIDTH}px` };
+    }
+    return { left: '24px', bottom: '76px', width: `${WIDTH}px` };
+});
+const ring = computed(() => ({
+    left: `${x.value - 4}px`,
+    top: `${y.value - 4}px`,
+    width: `${width.value + 8}px`,
+    height: `${height.value + 8}px`,
+}));
+
+/** Moves on when what the step asks for has been done. */
+watch(
+    [() => guide.value.step, () => props.findings],
+    () => {
+        if (props.page === 'wire' && props.job === guide.value.job) {
+            stepDone(0);
+            if (!props.findings?.some((f) => f.code === FIXED && f.place === guide.value.run)) {
+                stepDone(2);
+            }
+        }
+        void nextTick(find);
+    },
+    { immediate: true },
+);
+</script>
+
+<template>
+    <Teleport to="body">
+        <template v-if="guideStep">
+            <div
+                v-if="target && !elsewhere"
+                aria-hidden="true"
+                class="no-print pointer-events-none fixed z-20 rounded border-2 border-dashed border-ember"
+                :style="ring"
+            />
+            <section
+                aria-labelledby="guide-title"
+                class="panel no-print fixed z-20 border-l-4 !border-l-ember p-4"
+                :style="place"
+            >
+                <p class="text-[13px] text-ink2">
+                    First steps, <span class="fig">{{ guide.step + 1 }}</span> of
+                    <span class="fig">{{ STEPS.length }}</span>
+                </p>
+                <div aria-live="polite">
+                    <h2 id="guide-title" class="text-base font-semibold">{{ guideStep.title }}</h2>
+                    <p class="mt-1">{{ guideStep.text }}</p>
+                </div>
+                <p class="mt-3 flex flex-wrap items-center gap-x-4 gap-y-2">
+                    <Link v-if="elsewhere" :href="guidePage(guideStep)" class="press">Go to {{ guideStep.where }}</Link>
+                    <button
+                        v-else
+                        type="button"
+                        :class="guideStep.next === SKIP ? 'quiet' : 'press'"
+                        @click="goToStep(guide.step + 1)"
+                    >
+                        {{ guideStep.next }}
+                    </button>
+                    <button type="button" class="act ml-auto" @click="pauseGuide()">Leave the guide</button>
+                </p>
+            </section>
+        </template>
+    </Teleport>
+</template>
