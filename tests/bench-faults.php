@@ -7,13 +7,13 @@ declare(strict_types=1);
 
 use App\Models\Crew;
 use App\Screens\Bench\LogPage;
-use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\BenchRun;
+use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\NextReading;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Faults\StandInMeter;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Faults\SimulatedMeter;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
@@ -92,12 +92,12 @@ for ($case = 0; $case < 500; $case++) {
         // Two faults so large that the circuit has no volts.
         continue;
     }
-    $right = isset($faults[$run->named()]) || (count($faults) > 1 && $run->named() === Belief::SEVERAL);
+    $right = isset($faults[$run->named()]) || (count($faults) > 1 && $run->named() === FaultBelief::SEVERAL);
     $told['cases']++;
     $told['right'] += $right ? 1 : 0;
     $told['confident'] += $run->confident() ? 1 : 0;
     $told['wrong'] += !$right && $run->confident() ? 1 : 0;
-    $told['several'] += $run->named() === Belief::SEVERAL ? 1 : 0;
+    $told['several'] += $run->named() === FaultBelief::SEVERAL ? 1 : 0;
 }
 printf(
     "One and two faults at once: %d cases, %d right (%d as more than one), %d confident, %d confidently wrong (at most 1 in 200)\n\n",
@@ -113,8 +113,8 @@ $answered = 0;
 foreach ($islands as [$plan, $island, $predictions]) {
     foreach ($predictions->spots as $spot) {
         for ($value = -60.0; $value <= 60.0; $value += 20.0) {
-            $readings = [new Reading($spot, Command::full(), $value)];
-            (new NextReading())->next(Belief::from($predictions, $readings), $readings);
+            $readings = [new Reading($spot, MeterCommand::full(), $value)];
+            (new NextReading())->next(FaultBelief::from($predictions, $readings), $readings);
             $answered++;
         }
     }
@@ -143,15 +143,15 @@ foreach (
         $began = microtime(true);
         $predictions = Predictions::for($plan, $island, array_values($island->parts)[0]->run);
         $cold = max($cold, 1000 * (microtime(true) - $began));
-        $meter = new StandInMeter($plan, $island, [], 1);
+        $meter = new SimulatedMeter($plan, $island, [], 1);
         $readings = [];
         foreach (array_slice($predictions->spots, 0, 5) as $spot) {
-            $readings[] = $meter->read($spot, Command::full());
+            $readings[] = $meter->read($spot, MeterCommand::full());
         }
         $times = [];
         for ($n = 0; $n < 20; $n++) {
             $began = microtime(true);
-            (new NextReading())->next(Belief::from($predictions, $readings), $readings);
+            (new NextReading())->next(FaultBelief::from($predictions, $readings), $readings);
             $times[] = 1000 * (microtime(true) - $began);
         }
         $worst = max($worst, $median($times));

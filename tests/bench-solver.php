@@ -8,7 +8,7 @@ use EmberDusk\Circuit\Loads\ResistorLimited;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Solver\Newton;
-use EmberDusk\Circuit\Source;
+use EmberDusk\Circuit\SourceCurrent;
 use EmberDusk\Circuit\Stretch;
 use Tests\Measured;
 
@@ -18,7 +18,7 @@ require __DIR__ . '/../vendor/autoload.php';
 $circuit = static function (int $groups, int $every, int $channels): Network {
     $net = new Network();
     $plus = $net->node('s_p', 24.0);
-    $net->sources[] = new Source(name: 's', plus: $plus, emf: 24.0, ohms: 0.0005, limit: 4000.0);
+    $net->sources[] = new SourceCurrent(name: 's', plus: $plus, emf: 24.0, ohms: 0.0005, limit: 4000.0);
     $out = [$net->node('c_com', 24.0)];
     $net->resistor(name: 'c_com', part: 'c', from: $plus, to: $out[0], ohms: 0.0005);
     for ($c = 1; $c <= $channels; $c++) {

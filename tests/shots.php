@@ -136,7 +136,7 @@ try {
     $click('//nav[@aria-label="Runs"]//button[starts-with(normalize-space(.), "Path")]');
     $click('//nav[@aria-label="Tests"]//button[starts-with(normalize-space(.), "Colour by colour")]');
     for ($n = 0; $n < 4; $n++) {
-        $click('//button[@data-stand-in]');
+        $click('//button[@data-simulated]');
     }
     $browser->size(390, 844);
     usleep(600_000);

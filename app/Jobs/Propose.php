@@ -8,7 +8,7 @@ use App\Facts\Bases;
 use App\Models\Proposal;
 use EmberDusk\Formats\Json;
 use EmberDusk\Planner\Planner;
-use EmberDusk\Planner\Progress;
+use EmberDusk\Planner\PlannerProgress;
 use EmberDusk\Values\Refusal;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -38,7 +38,11 @@ final class Propose implements ShouldQueue
         $plan = $proposal->job->newest()->plan();
         $basis = Bases::for($proposal->job);
         $begun = $looked = microtime(true);
-        $watch = new Progress(static function (int $solved, string $about) use ($proposal, $begun, &$looked): bool {
+        $watch = new PlannerProgress(static function (int $solved, string $about) use (
+            $proposal,
+            $begun,
+            &$looked,
+        ): bool {
             $now = microtime(true);
             if ($now - $looked < self::LOOK) {
                 return false;

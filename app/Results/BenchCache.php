@@ -6,9 +6,9 @@ namespace App\Results;
 
 use EmberDusk\Bench\BenchSolver;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
-use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Circuit\Fingerprint;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
@@ -25,8 +25,8 @@ final readonly class BenchCache implements BenchSolver
     public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected
     {
         $of = implode(' ', [
-            ...array_map(static fn(Spot $s): string => $s->id, $spots),
-            ...array_map(static fn(Command $c): string => $c->key, $commands),
+            ...array_map(static fn(MeterSpot $s): string => $s->id, $spots),
+            ...array_map(static fn(MeterCommand $c): string => $c->key, $commands),
         ]);
         $key = self::key('expected', $plan, $island) . hash('xxh64', $of);
         $kept = $this->store->get($key);

@@ -64,7 +64,7 @@ final class LayeringTest extends TestCase
     }
 
     /** Guide and belief must not know the simulated devices' state, nor these the beliefs: both are built from instructions alone. */
-    public function test_guide_and_stand_ins_know_nothing_of_each_other(): void
+    public function test_guide_and_simulated_devices_know_nothing_of_each_other(): void
     {
         $seen = 0;
         foreach (self::files() as $file) {
@@ -75,12 +75,12 @@ final class LayeringTest extends TestCase
             foreach (self::names($file) as $name) {
                 if (preg_match('~/Joining/(Guide|Belief|Order)/~', $path) === 1) {
                     $seen++;
-                    self::assertStringNotContainsString('\\StandIn', $name, $file->getFilename());
+                    self::assertStringNotContainsString('\\Simulation', $name, $file->getFilename());
                 }
-                if (str_contains($path, '/StandIn/')) {
+                if (str_contains($path, '/Simulation/')) {
                     $seen++;
                     self::assertDoesNotMatchRegularExpression(
-                        '/(Guide|Belief|Order)\\\\|Joining\\\\(Step|Task|Guided)$/',
+                        '/(Guide|Belief|Order)\\\\|Joining\\\\(JoinStep|Task|Guided)$/',
                         $name,
                         $file->getFilename(),
                     );

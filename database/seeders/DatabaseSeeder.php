@@ -11,10 +11,10 @@ use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
 use App\Time\Clock;
-use EmberDusk\Bench\Faults\StandInMeter;
+use EmberDusk\Bench\Faults\SimulatedMeter;
 use EmberDusk\Bench\Log\LogEntry;
-use EmberDusk\Bench\Meter\Command;
-use EmberDusk\Bench\Meter\Spots;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
@@ -90,7 +90,7 @@ final class DatabaseSeeder extends Seeder
                     uuid: (string) Str::uuid(),
                     kind: $kind,
                     place: $place,
-                    command: $kind === 'reading' ? Command::FULL : '',
+                    command: $kind === 'reading' ? MeterCommand::FULL : '',
                     value: $value,
                     text: $text,
                     by: '',
@@ -103,9 +103,14 @@ final class DatabaseSeeder extends Seeder
             );
         };
         foreach (Island::all($plan) as $island) {
-            $meter = new StandInMeter($plan, $island, [], 4);
+            $meter = new SimulatedMeter($plan, $island, [], 4);
             foreach (['s1', 'c1:in', 'k2:drop:1', 'shelf@0.00:1', 'shelf@3.10:1'] as $spot) {
-                $note('reading', $spot, $meter->read(Spots::named($plan, $island, $spot), Command::full())->value, '');
+                $note(
+                    'reading',
+                    $spot,
+                    $meter->read(MeterSpots::named($plan, $island, $spot), MeterCommand::full())->value,
+                    '',
+                );
             }
         }
         $note('remark', 'shelf', null, 'Lead of warm white marked with tape at the strip.');

@@ -177,7 +177,7 @@ final class BenchTest extends BrowserTestCase
             if (preg_match('/Done: test the colours again|Every colour lights as commanded/', $this->text()) === 1) {
                 return true;
             }
-            foreach ($this->buttons('//button[@data-stand-in]') as $button) {
+            foreach ($this->buttons('//button[@data-simulated]') as $button) {
                 $button->click();
             }
 

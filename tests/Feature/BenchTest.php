@@ -8,9 +8,9 @@ use App\Models\Crew;
 use App\Results\JobLoader;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Faults\StandInMeter;
-use EmberDusk\Bench\Meter\Command;
-use EmberDusk\Bench\Meter\Spots;
+use EmberDusk\Bench\Faults\SimulatedMeter;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Bench\BenchJob;
@@ -62,8 +62,9 @@ final class BenchTest extends TestCase
         $fault =
             FaultDraw::named(Predictions::for($plan, $island, $plan->run('cove')), "joint@{$tail}:to:1", 3) ??
             self::fail();
-        $meter = new StandInMeter($plan, $island, [$fault], 3);
-        $reads = fn(string $spot): float => $meter->read(Spots::named($plan, $island, $spot), Command::full())->value;
+        $meter = new SimulatedMeter($plan, $island, [$fault], 3);
+        $reads = fn(string $spot): float => $meter->read(MeterSpots::named($plan, $island, $spot), MeterCommand::full())
+            ->value;
         $this->note(self::entry('reading', 's3', 'full', $reads('s3')));
         $looked = $this->look('cove')['bench']['meter'];
         self::assertNotContains('outside', array_column($looked['rows'], 'verdict'));

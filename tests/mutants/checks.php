@@ -174,7 +174,7 @@ return [
         ['USUAL = 5.0', 'USUAL = 4.9'],
         ['$stated ?? self::USUAL', 'self::USUAL', 'Checks/FlowsTest.php'],
     ],
-    ['Checks/Controller/Setting.php', ['$set === $wants ||', '$set !== $wants ||']],
+    ['Checks/Controller/SwitchSetting.php', ['$set === $wants ||', '$set !== $wants ||']],
     [
         'Checks/Controller/Repeats.php',
         ['if ($before === null)', 'if ($before !== null)'],
@@ -214,7 +214,7 @@ return [
     ],
     ['Checks/Supply/NoMains.php', ['$site->batteries === [] ||', ''], ['$site->outlets !== [] ||', '']],
     [
-        'Checks/Protection/Touch.php',
+        'Checks/Protection/TouchVoltage.php',
         ['DRY = 60.0', 'DRY = 600.0'],
         ['DAMP = 30.0', 'DAMP = 300.0'],
         ['DAMP = 30.0', 'DAMP = 29.0'],
@@ -226,7 +226,7 @@ return [
     ],
     ['Checks/Kit/Cooling.php', ['BARE = 15.0', 'BARE = 150.0'], ['BARE = 15.0', 'BARE = 14.9']],
     ['Checks/Kit/HubAsked.php', ["=== 'zigbee'", "!== 'zigbee'"], ["=== 'zigbee'", "=== 'rf'"]],
-    ['Checks/Cable/Lengths.php', ['$laid->reckoned &&', '!$laid->reckoned &&'], ['$laid->reckoned &&', '']],
+    ['Checks/Cable/CalculatedLengths.php', ['$laid->reckoned &&', '!$laid->reckoned &&'], ['$laid->reckoned &&', '']],
     [
         'Checks/Fixture/Lamps.php',
         ['$result->volts < $fixture->leastVolts', '$result->volts < 0.98 * $fixture->leastVolts'],

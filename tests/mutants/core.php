@@ -18,7 +18,7 @@ return [
     ['Joining/Needs.php', ['LADDER = 2.0;', 'LADDER = 3.0;', 'Joining/JoinableTest.php']],
     ['Joining/Order/Costs.php', ['POWER = 3;', 'POWER = 4;', 'Joining/OrderTest.php']],
     ['Joining/Order/Moves.php', ['Task::LINK && $joins', 'Task::READ && $joins', 'Joining/OrderTest.php']],
-    ['Joining/StandIn/Ear.php', ['PAUSE = 0.8;', 'PAUSE = 0.1;', 'Joining/TracesTest.php']],
+    ['Joining/Simulation/Ear.php', ['PAUSE = 0.8;', 'PAUSE = 0.1;', 'Joining/TracesTest.php']],
     [
         'Kit/Profiles/Behaviour.php',
         ['if ($this->gestures[$one]->likeness', 'if (!$this->gestures[$one]->likeness', 'Joining/GestureTest.php'],
@@ -34,7 +34,7 @@ return [
         ['array_push($driven, ...$this->short);', 'array_push($driven, $this->short[0]);', 'Bench/ChannelsTest.php'],
     ],
     [
-        'Bench/Channels/Setting.php',
+        'Bench/Channels/FallbackSetting.php',
         ['=> range(0, 4),', '=> range(0, 0),', 'Bench/ChannelsTest.php'],
         ['=> [0, 1, 2],', '=> [0],', 'Bench/ChannelsTest.php'],
     ],
@@ -58,7 +58,7 @@ return [
         ['WORTH = 0.1;', 'WORTH = 0.05;', 'Parts/ShorteningTest.php'],
         ['SMALL = [500.0, 0.1]', 'SMALL = [700.0, 0.2]', 'Parts/ShorteningTest.php'],
     ],
-    ['Parts/Lengths.php', ['SAW = 3;', 'SAW = 2;', 'Parts/CornersTest.php']],
+    ['Parts/PiecesToCut.php', ['SAW = 3;', 'SAW = 2;', 'Parts/CornersTest.php']],
     ['Plan/Bends.php', ['* ($run->part - 1);', '* $run->part;', 'Parts/CornersTest.php']],
     [
         'Rates/Joints.php',
@@ -120,7 +120,7 @@ return [
     ],
     ['Kit/Controller.php', ["SET_BY_HAND = ['switch', 'jumper'];", "SET_BY_HAND = ['jumper'];"]],
     ['Circuit/SupplyLoad.php', ['$item->count * $kit', '$kit'], ["=== 'rearranged'", "!== 'rearranged'"]],
-    ['Control/Limits.php', ['count($mine) <= $most', 'count($mine) < $most', 'Control/LimitsTest.php']],
+    ['Control/ControlLimits.php', ['count($mine) <= $most', 'count($mine) < $most', 'Control/LimitsTest.php']],
     [
         'Control/Curve.php',
         ['$level ** 2,', '$level ** 2.2,', 'Control/CurveTest.php'],
@@ -155,7 +155,7 @@ return [
         ["'charging' => Conditions::rich()", "'charging' => Conditions::poor()", 'Checks/FlowsTest.php'],
     ],
     [
-        'Kit/Block.php',
+        'Kit/BatteryBlock.php',
         ['($this->ampHours * $parallel) / self::HOURS', '$this->ampHours / self::HOURS', 'Kit/BlockTest.php'],
         ['ampHours: $this->ampHours * $parallel', 'ampHours: $this->ampHours', 'Kit/BlockTest.php'],
     ],

@@ -8,7 +8,7 @@ use App\Facts\LogBook;
 use App\Http\Requests\BenchRequest;
 use App\Http\Requests\LogRequest;
 use App\Http\Requests\PracticeRequest;
-use App\Http\Requests\StandInRequest;
+use App\Http\Requests\SimulatedReadingRequest;
 use App\Models\BenchPractice;
 use App\Models\Job;
 use App\Models\User;
@@ -18,7 +18,7 @@ use App\Screens\Bench\BenchScreen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Log\LogEntry;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Practice\Practice;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Values\InvalidInput;
@@ -87,18 +87,18 @@ final readonly class BenchController
     }
 
     /** Lamps or meter of a practice. */
-    public function ask(StandInRequest $request, Job $job, BenchPractice $benchPractice): JsonResponse
+    public function ask(SimulatedReadingRequest $request, Job $job, BenchPractice $benchPractice): JsonResponse
     {
         $plan = $job->newest()->plan();
         $run = $plan->run($request->string('run')->toString());
-        $standIn = $this->standIn($job, $benchPractice);
+        $simulation = $this->simulation($job, $benchPractice);
         $shows = match ($request->string('ask')->toString()) {
-            'colour' => $standIn->colour($run->id, $request->integer('number')),
-            'count' => $standIn->count($run->id, $request->integer('number')),
-            default => $standIn->read(
+            'colour' => $simulation->colour($run->id, $request->integer('number')),
+            'count' => $simulation->count($run->id, $request->integer('number')),
+            default => $simulation->read(
                 Island::for($plan, $run) ?? throw InvalidInput::at('/run', "{$run->name()} is not wired yet."),
                 $request->string('spot')->toString(),
-                Command::read($request->string('command')->toString()),
+                MeterCommand::read($request->string('command')->toString()),
             ),
         };
 
@@ -116,7 +116,7 @@ final readonly class BenchController
             'practice' =>
                 $practice === null
                     ? null
-                    : ['id' => $practice->id, 'whole' => $this->standIn($job, $practice)->whole()],
+                    : ['id' => $practice->id, 'whole' => $this->simulation($job, $practice)->whole()],
         ];
     }
 
@@ -134,7 +134,7 @@ final readonly class BenchController
         return new BenchFacts(LogBook::entries($job, $practice->id));
     }
 
-    private function standIn(Job $job, BenchPractice $practice): Practice
+    private function simulation(Job $job, BenchPractice $practice): Practice
     {
         return Practice::for(
             plan: $job->newest()->plan(),

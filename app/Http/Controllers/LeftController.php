@@ -13,7 +13,7 @@ use App\Models\LeftFact;
 use App\Models\User;
 use App\Papers\Download;
 use App\Papers\LeftFacts;
-use EmberDusk\Handover\Wiring;
+use EmberDusk\Handover\WiringDiagram;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -64,7 +64,7 @@ final readonly class LeftController
         $plan = $job->newest()->plan();
         abort_unless(isset($plan->runs[$run]), 404);
 
-        return Download::with(Wiring::svg($plan, $plan->runs[$run]), "wiring-{$run}.svg", 'image/svg+xml');
+        return Download::with(WiringDiagram::svg($plan, $plan->runs[$run]), "wiring-{$run}.svg", 'image/svg+xml');
     }
 
     private function said(Job $job): JsonResponse

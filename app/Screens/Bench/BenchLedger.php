@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace App\Screens\Bench;
 
-use EmberDusk\Bench\Log\Evidence;
 use EmberDusk\Bench\Log\IslandIds;
+use EmberDusk\Bench\Log\ReadingEvidence;
 use EmberDusk\Bench\Log\Row;
 use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Tests;
@@ -52,7 +52,7 @@ final readonly class BenchLedger
             if ($state->bench->readings($island, IslandIds::for($state->plan, $island)) === []) {
                 continue;
             }
-            foreach (Evidence::from($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
+            foreach (ReadingEvidence::from($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
                 if (self::counts($row)) {
                     $verdict = Verdict::for($row)->value;
                     $verdicts[$verdict] = ($verdicts[$verdict] ?? 0) + 1;

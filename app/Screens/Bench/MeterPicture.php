@@ -5,21 +5,21 @@ declare(strict_types=1);
 namespace App\Screens\Bench;
 
 use App\Time\Clock;
-use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\BenchRun;
+use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Faults\FaultWords;
 use EmberDusk\Bench\Faults\NextReading;
 use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Log\Calibration;
-use EmberDusk\Bench\Log\Evidence;
+use EmberDusk\Bench\Log\ReadingEvidence;
 use EmberDusk\Bench\Log\Row;
-use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpot;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
-use EmberDusk\Bench\Meter\Spot;
-use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Checks\Bench\Verdict;
 use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Island;
@@ -48,7 +48,7 @@ final readonly class MeterPicture
     public static function for(JobState $state, BenchFacts $facts, Island $island, Run $run): array
     {
         $plan = $state->plan;
-        $evidence = Evidence::from($plan, $island, $facts, $state->solver);
+        $evidence = ReadingEvidence::from($plan, $island, $facts, $state->solver);
         $readings = $evidence->readings();
         $calibration = $evidence->expected !== null ? Calibration::from($evidence->expected, $readings) : null;
         $said = [
@@ -88,7 +88,7 @@ final readonly class MeterPicture
 
         return [
             'wiring' => WiringRows::for($plan, $island, $run),
-            'spots' => array_map(self::spot(...), Spots::for($plan, $island)),
+            'spots' => array_map(self::spot(...), MeterSpots::for($plan, $island)),
             'commands' => self::commands($plan, $island),
             'rows' => array_map(static fn(Row $r): array => self::row($r, $calibration), $evidence->rows),
             'tolerances' => Expected::tolerances(),
@@ -111,8 +111,8 @@ final readonly class MeterPicture
      */
     private static function belief(Plan $plan, Predictions $predictions, array $readings): array
     {
-        $told = Belief::telling($readings);
-        $belief = Belief::from($predictions, $told);
+        $told = FaultBelief::telling($readings);
+        $belief = FaultBelief::from($predictions, $told);
         $words = new FaultWords($plan);
         $sure = BenchRun::enough($belief, $told);
         $rows = [];
@@ -153,9 +153,9 @@ final readonly class MeterPicture
      *
      * @return list<list<array{class: string, words: string, mend: string}>>
      */
-    private static function pairs(Belief $belief, FaultWords $words): array
+    private static function pairs(FaultBelief $belief, FaultWords $words): array
     {
-        if ($belief->top() !== Belief::SEVERAL) {
+        if ($belief->top() !== FaultBelief::SEVERAL) {
             return [];
         }
         $pairs = [];
@@ -175,7 +175,7 @@ final readonly class MeterPicture
     }
 
     /** @return list<string> faults that the readings so far would not have shown, shortened to a few */
-    private static function open(Belief $belief, FaultWords $words): array
+    private static function open(FaultBelief $belief, FaultWords $words): array
     {
         $open = [];
         foreach (array_slice($belief->open, 0, self::OPEN) as $class) {
@@ -190,7 +190,7 @@ final readonly class MeterPicture
     }
 
     /** @return array<string, mixed> */
-    private static function next(Belief $belief, FaultWords $words, Spot $spot, Command $command): array
+    private static function next(FaultBelief $belief, FaultWords $words, MeterSpot $spot, MeterCommand $command): array
     {
         $key = "{$command->key} {$spot->id}";
         $expects = [];
@@ -213,7 +213,7 @@ final readonly class MeterPicture
     }
 
     /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchSpot */
-    private static function spot(Spot $spot): array
+    private static function spot(MeterSpot $spot): array
     {
         return [
             'id' => $spot->id,
@@ -227,7 +227,7 @@ final readonly class MeterPicture
     /** @return list<array{key: string, words: string}> */
     private static function commands(Plan $plan, Island $island): array
     {
-        $keys = [Command::FULL, Command::DARK];
+        $keys = [MeterCommand::FULL, MeterCommand::DARK];
         foreach ($island->parts as $parts) {
             if (count($parts->tails) > 1) {
                 foreach (array_keys($parts->tails) as $feed) {
@@ -246,7 +246,7 @@ final readonly class MeterPicture
         }
 
         return array_map(
-            static fn(string $key): array => ['key' => $key, 'words' => Command::read($key)->words()],
+            static fn(string $key): array => ['key' => $key, 'words' => MeterCommand::read($key)->words()],
             array_values(array_unique($keys)),
         );
     }
@@ -269,7 +269,7 @@ final readonly class MeterPicture
             'spot' => $e->place,
             'command' => $e->command,
             'words' => $row->spot->words ?? "{$e->place}, which is no longer in the plan",
-            'commandWords' => Command::read($e->command)->words(),
+            'commandWords' => MeterCommand::read($e->command)->words(),
             'value' => (float) $e->value,
             'text' => Multimeter::print((float) $e->value, $row->spot->unit ?? ''),
             'unit' => $row->spot->unit ?? '',

@@ -6,10 +6,10 @@ namespace App\Screens\Join;
 
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
-use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Unit;
 
 /** A lane per device over time: time windows as bars, actions and observations as marks. */
@@ -72,7 +72,7 @@ final readonly class JoinLanes
     }
 
     /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: windows of simulated devices */
-    private static function windows(Site $site): array
+    private static function windows(SimulatedSite $site): array
     {
         $bars = [];
         foreach ($site->devices() as $id => $device) {
@@ -148,8 +148,8 @@ final readonly class JoinLanes
             $seen !== Observation::YES => Observation::words($seen),
             in_array($kind, ['joined', 'join', 'connect'], true) => 'joined',
             in_array($kind, ['link', 'zone', 'swipe'], true) => 'linked',
-            in_array($kind, ['accept', 'closed', Step::STILL], true) => 'works',
-            $kind === Step::RETURNS => 'back',
+            in_array($kind, ['accept', 'closed', JoinStep::STILL], true) => 'works',
+            $kind === JoinStep::RETURNS => 'back',
             $kind === 'reset' => 'reset',
             default => '',
         };

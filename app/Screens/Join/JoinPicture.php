@@ -8,14 +8,14 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\StandIn\Acceptance;
-use EmberDusk\Joining\StandIn\Command;
-use EmberDusk\Joining\StandIn\Light;
-use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Joining\Step;
+use EmberDusk\Joining\Simulation\Acceptance;
+use EmberDusk\Joining\Simulation\LightCommand;
+use EmberDusk\Joining\Simulation\SimulatedLight;
+use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Words;
 use EmberDusk\Kit\Profiles\Behaviour;
@@ -59,9 +59,9 @@ final readonly class JoinPicture
             'aside' => array_values($progress->marks->aside),
             'causes' => self::causes($run),
             'says' => self::says($step, $run),
-            'measured' => $step->look === Step::END ? self::measured($run) : [],
+            'measured' => $step->look === JoinStep::END ? self::measured($run) : [],
             'nextAt' => self::nextAt($run, $now),
-            'done' => $step->look === Step::END,
+            'done' => $step->look === JoinStep::END,
         ];
     }
 
@@ -82,9 +82,9 @@ final readonly class JoinPicture
     }
 
     /** @return array<string, mixed> */
-    public static function step(Step $s, Roster $roster, ?Plan $plan): array
+    public static function step(JoinStep $s, Roster $roster, ?Plan $plan): array
     {
-        $light = $s->look === Step::NAME ? $plan?->lights[$s->device] ?? null : null;
+        $light = $s->look === JoinStep::NAME ? $plan?->lights[$s->device] ?? null : null;
         $unit = $roster->has($s->device) ? $roster->unit($s->device) : null;
 
         return [
@@ -95,9 +95,9 @@ final readonly class JoinPicture
             'where' => $s->where,
             'title' => $s->title,
             'why' => $s->why,
-            'does' => $s->look !== Step::NAME && $s->look !== Step::TRY && $s->acts !== [],
+            'does' => $s->look !== JoinStep::NAME && $s->look !== JoinStep::TRY && $s->acts !== [],
             'tries' =>
-                $s->look === Step::TRY
+                $s->look === JoinStep::TRY
                     ? array_map(
                         static fn(Act $a): array => [
                             'device' => $a->device,
@@ -147,7 +147,7 @@ final readonly class JoinPicture
     }
 
     /** @return list<array<string, mixed>> the simulated devices as drawn */
-    private static function devices(Site $site, LiveRun $run): array
+    private static function devices(SimulatedSite $site, LiveRun $run): array
     {
         $drawn = [];
         foreach ($site->devices() as $id => $device) {
@@ -164,8 +164,11 @@ final readonly class JoinPicture
                 'powered' => $device->isPowered(),
                 'switched' => Guided::switched($unit),
                 'lit' => $site->isLit($id),
-                'level' => $device instanceof Light ? $device->level() : 0.0,
-                'looks' => $device instanceof Light ? $device->looks(new Command($device->level())) : Observation::YES,
+                'level' => $device instanceof SimulatedLight ? $device->level() : 0.0,
+                'looks' =>
+                    $device instanceof SimulatedLight
+                        ? $device->looks(new LightCommand($device->level()))
+                        : Observation::YES,
                 'signal' => self::signal($site->signal($id)),
                 'keys' => self::keys($unit->leaflet),
                 'zones' => $unit->role === Unit::BRIDGE ? 0 : $unit->zones,
@@ -227,11 +230,11 @@ final readonly class JoinPicture
     }
 
     /** Display of a simulated device's app after a step. */
-    private static function says(Step $step, LiveRun $run): string
+    private static function says(JoinStep $step, LiveRun $run): string
     {
         if (
             $run->site() === null ||
-            $step->look !== Step::SAYS ||
+            $step->look !== JoinStep::SAYS ||
             !isset($run->progress()->marks->worked[$step->key()])
         ) {
             return '';

@@ -8,7 +8,7 @@ use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Facts;
@@ -105,7 +105,7 @@ final readonly class KitOptions
     {
         return match (true) {
             $entry instanceof Strip => $run->strip,
-            $entry instanceof Block => KitSlots::chosen($plan, $run, 'bank'),
+            $entry instanceof BatteryBlock => KitSlots::chosen($plan, $run, 'bank'),
             $entry instanceof Powers => $plan->supplies[(string) $run->supply]->kit ?? null,
             $entry instanceof InlineSwitch => KitSlots::chosen($plan, $run, 'switch'),
             $entry instanceof Controller => $plan->controllers[(string) $run->controller]->kit ?? null,

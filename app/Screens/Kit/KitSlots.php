@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Kit;
 
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -92,7 +92,7 @@ final readonly class KitSlots
     private static function bank(Plan $plan, Run $run): ?string
     {
         foreach ($plan->unitsOf($run) as $unit) {
-            if ($plan->block($unit) instanceof Block) {
+            if ($plan->block($unit) instanceof BatteryBlock) {
                 return $unit;
             }
         }

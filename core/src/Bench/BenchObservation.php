@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Bench;
 
 use EmberDusk\Bench\Channels\ChannelFinder;
+use EmberDusk\Bench\Channels\ConnectionClasses;
+use EmberDusk\Bench\Channels\FallbackSetting;
 use EmberDusk\Bench\Channels\LeadWords;
-use EmberDusk\Bench\Channels\Setting;
-use EmberDusk\Bench\Channels\Space;
 use EmberDusk\Bench\Count\CountFinder;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Plan\Plan;
@@ -46,15 +46,17 @@ final readonly class BenchObservation
         };
         $kind = $pixels === null ? $strip?->colours() ?? 'single' : 'pixels';
         $told =
-            count($names) > 1 && count($names) <= 5 && ($pixels !== null || count($names) === Setting::OUTPUTS[$kind]);
+            count($names) > 1 &&
+            count($names) <= 5 &&
+            ($pixels !== null || count($names) === FallbackSetting::OUTPUTS[$kind]);
         $controller = $plan->controller($run->controller);
         $modes = $controller?->setByHand() === true ? $controller->modes : [];
         $answers = $facts->colours($run->id);
         // Five colours have thousands of cases: they are computed only when needed.
         $space = match (true) {
             !$told, !$ask && $answers === [] => [],
-            $pixels !== null => Space::pixels(count($names)),
-            default => Space::leads($kind, $modes),
+            $pixels !== null => ConnectionClasses::pixels(count($names)),
+            default => ConnectionClasses::leads($kind, $modes),
         };
         $four = $pixels !== null && $pixels->colours === 4;
         $counts = $facts->counts($run->id);

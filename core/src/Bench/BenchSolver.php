@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Bench;
 
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
-use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -17,8 +17,8 @@ use EmberDusk\Values\Refusal;
 interface BenchSolver
 {
     /**
-     * @param  list<Spot>  $spots
-     * @param  list<Command>  $commands
+     * @param  list<MeterSpot>  $spots
+     * @param  list<MeterCommand>  $commands
      *
      * @throws Refusal when the circuit has no solution
      */

@@ -19,7 +19,7 @@ use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Refusal;
 
 /**
@@ -165,7 +165,7 @@ final class JudgedJob
     }
 
     /** Place of findings about a unit: Kit, with its first run. */
-    public function placeOf(string $unit): Place
+    public function placeOf(string $unit): FindingPlace
     {
         if ($this->firstRuns === null) {
             $this->firstRuns = [];
@@ -176,7 +176,7 @@ final class JudgedJob
             }
         }
 
-        return new Place('kit', $this->firstRuns[$unit] ?? '');
+        return new FindingPlace('kit', $this->firstRuns[$unit] ?? '');
     }
 
     /** @return array<string, CableResult> currents from banks to their converters with empty banks */

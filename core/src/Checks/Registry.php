@@ -6,8 +6,8 @@ namespace EmberDusk\Checks;
 
 use EmberDusk\Checks\Bench\ReadingFindings;
 use EmberDusk\Checks\Bench\SeenFindings;
+use EmberDusk\Checks\Cable\CalculatedLengths;
 use EmberDusk\Checks\Cable\Drop;
-use EmberDusk\Checks\Cable\Lengths;
 use EmberDusk\Checks\Cable\Surroundings;
 use EmberDusk\Checks\Control\LimitFindings;
 use EmberDusk\Checks\Control\NameFindings;
@@ -18,8 +18,8 @@ use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Controller\InputRange;
 use EmberDusk\Checks\Controller\PixelBoards;
 use EmberDusk\Checks\Controller\Repeats;
-use EmberDusk\Checks\Controller\Setting;
 use EmberDusk\Checks\Controller\Switching;
+use EmberDusk\Checks\Controller\SwitchSetting;
 use EmberDusk\Checks\Fixture\Lamps;
 use EmberDusk\Checks\Fixture\Modules;
 use EmberDusk\Checks\Join\NotJoined;
@@ -43,7 +43,7 @@ use EmberDusk\Checks\Protection\JointCapacity;
 use EmberDusk\Checks\Protection\LegMains;
 use EmberDusk\Checks\Protection\RailCapacity;
 use EmberDusk\Checks\Protection\SwitchRating;
-use EmberDusk\Checks\Protection\Touch;
+use EmberDusk\Checks\Protection\TouchVoltage;
 use EmberDusk\Checks\Ratings\Ratings;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Checks\Schedule\ScheduleFindings;
@@ -90,17 +90,17 @@ final readonly class Registry
             new Fusing(),
             new JointCapacity(),
             new RailCapacity(),
-            new Setting(),
+            new SwitchSetting(),
             new Repeats(),
             new Swing(),
             new NoMains(),
             new Banks(),
             new SwitchRating(),
             new Items(),
-            new Touch(),
+            new TouchVoltage(),
             new Sealing(),
             new Cooling(),
-            new Lengths(),
+            new CalculatedLengths(),
             new Lamps(),
             new Modules(),
             new Meets(),

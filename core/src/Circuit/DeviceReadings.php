@@ -40,7 +40,7 @@ final readonly class DeviceReadings
         return $controllers;
     }
 
-    public static function source(Network $network, string $id): Source
+    public static function source(Network $network, string $id): SourceCurrent
     {
         foreach ($network->sources as $source) {
             if ($source->name === Wiring::name($id)) {

@@ -66,7 +66,7 @@ final readonly class Netlist
         }
         $nodes = array_merge(
             ...array_map(static fn(Stretch $s): array => [...$s->start, ...$s->end], $network->stretches),
-            ...array_map(static fn(Point $p): array => [$p->plus, $p->minus], $network->points),
+            ...array_map(static fn(FixtureGroup $p): array => [$p->plus, $p->minus], $network->points),
         );
         $lines = [];
         foreach (array_unique($nodes) as $node) {

@@ -16,13 +16,13 @@ final class Network
     /** @var list<Resistor> */
     public array $resistors = [];
 
-    /** @var list<Source> */
+    /** @var list<SourceCurrent> */
     public array $sources = [];
 
     /** @var list<Draw> */
     public array $draws = [];
 
-    /** @var list<Point> */
+    /** @var list<FixtureGroup> */
     public array $points = [];
 
     /** @var list<Stretch> */

@@ -34,7 +34,7 @@ final readonly class Solution
     }
 
     /** @return array{float, float} volts between fixtures' terminals and the amps that they take */
-    public function at(Point $point): array
+    public function at(FixtureGroup $point): array
     {
         $volts = $this->volts[$point->plus] - $this->volts[$point->minus];
 
@@ -42,12 +42,12 @@ final readonly class Solution
     }
 
     /** Volts between a supply's terminals. */
-    public function across(Source $source): float
+    public function across(SourceCurrent $source): float
     {
         return $this->volts[$source->plus] - $this->volts[$source->minus];
     }
 
-    public function delivered(Source $source): float
+    public function delivered(SourceCurrent $source): float
     {
         return $source->at($this->across($source))[0];
     }

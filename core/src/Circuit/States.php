@@ -77,7 +77,7 @@ final readonly class States
     private static function openable(Plan $plan, Island $island, Network $network): array
     {
         $most = array_sum(array_map(static fn(Draw $d): float => $d->amps, $network->draws));
-        $emf = max(array_map(static fn(Source $s): float => $s->emf, $network->sources) ?: [0.0]);
+        $emf = max(array_map(static fn(SourceCurrent $s): float => $s->emf, $network->sources) ?: [0.0]);
         foreach ($network->stretches as $stretch) {
             foreach ($stretch->loads as $load) {
                 $most += $stretch->groups * $load->evaluate([$emf])[0][0];

@@ -125,7 +125,7 @@ final class Wiring
         $s = self::name($id);
         $plus = $this->network->node("{$s}_p", $emf);
         $minus = !$ground ? $this->network->node("{$s}_m", 0.0) : 0;
-        $this->network->sources[] = new Source(
+        $this->network->sources[] = new SourceCurrent(
             name: $s,
             plus: $plus,
             emf: $emf,
@@ -185,7 +185,7 @@ final class Wiring
             $plus = $this->network->node("{$x}_p", $fixture->volts);
             $minus = $this->network->node("{$x}_m", 0.0);
             $this->inputs[$id] = [$plus, $minus];
-            $this->network->points[] = new Point(
+            $this->network->points[] = new FixtureGroup(
                 part: $id,
                 name: $x,
                 plus: $plus,

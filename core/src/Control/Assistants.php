@@ -9,9 +9,9 @@ use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
-use EmberDusk\Joining\StandIn\Command;
-use EmberDusk\Joining\StandIn\Light;
-use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Simulation\LightCommand;
+use EmberDusk\Joining\Simulation\SimulatedLight;
+use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
@@ -106,7 +106,7 @@ final readonly class Assistants
     private static function answer(
         Roster $roster,
         Vocabulary $vocabulary,
-        Site $site,
+        SimulatedSite $site,
         array $hearing,
         string $id,
         CommandMeaning $heard,
@@ -114,10 +114,10 @@ final readonly class Assistants
     ): array {
         $light = $site->devices()[$id] ?? null;
         $reaching =
-            $light instanceof Light
+            $light instanceof SimulatedLight
                 ? array_filter($hearing, static fn(string $a): bool => $site->device($a)->reaches($light, $id, 0))
                 : [];
-        $reached = $light instanceof Light && $reaching !== [];
+        $reached = $light instanceof SimulatedLight && $reaching !== [];
         $why = 'no voice assistant of the job controls it';
         if ($reached) {
             $able = array_merge(
@@ -132,7 +132,7 @@ final readonly class Assistants
             $level = max(0.0, min(1.0, $light->level() + $heard->step));
         }
         if ($reached && $level !== null) {
-            $light->obey(new Command($level));
+            $light->obey(new LightCommand($level));
         }
 
         return [
@@ -140,7 +140,7 @@ final readonly class Assistants
             'name' => $vocabulary->lights[$id],
             'answers' => $reached && $why === '',
             'why' => $why,
-            'level' => $light instanceof Light ? $light->level() : 0.0,
+            'level' => $light instanceof SimulatedLight ? $light->level() : 0.0,
         ];
     }
 

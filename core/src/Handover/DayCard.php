@@ -6,9 +6,9 @@ namespace EmberDusk\Handover;
 
 use EmberDusk\Control\Mixing;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
@@ -82,7 +82,7 @@ final readonly class DayCard
             if (
                 $event->kind === Event::SAW &&
                 str_starts_with($key, "{$what} ") &&
-                str_ends_with($key, '/' . Step::STILL)
+                str_ends_with($key, '/' . JoinStep::STILL)
             ) {
                 $control = explode(' ', $key)[1];
                 $works[$seen === Observation::YES ? 'yes' : 'no'][] = $roster->has($control)

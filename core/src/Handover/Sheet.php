@@ -85,8 +85,8 @@ final readonly class Sheet
             'cards' => HandoverFacts::cards($roster),
             'lesson' => array_map(
                 static fn(string $key, string $says): array => ['key' => $key, 'says' => $says],
-                array_keys(Lesson::for($plan, $roster)),
-                array_values(Lesson::for($plan, $roster)),
+                array_keys(ClientLesson::for($plan, $roster)),
+                array_values(ClientLesson::for($plan, $roster)),
             ),
             'recovery' => $recovery,
             'losses' => self::losses($recovery),
@@ -189,7 +189,7 @@ final readonly class Sheet
         $light = $plan->lights[$run->controller ?? ''] ?? null;
         $profile = $controller?->profile;
 
-        $wiring = $plan->feedsOf($run) !== [] ? Wiring::svg($plan, $run) : '';
+        $wiring = $plan->feedsOf($run) !== [] ? WiringDiagram::svg($plan, $run) : '';
         $figures = [];
         if ($result !== null && $strip !== null) {
             $figures = array_values(

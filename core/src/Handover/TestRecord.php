@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Handover;
 
 use EmberDusk\Bench\BenchObservation;
-use EmberDusk\Bench\Log\Evidence;
 use EmberDusk\Bench\Log\IslandIds;
+use EmberDusk\Bench\Log\ReadingEvidence;
 use EmberDusk\Bench\Log\Row;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Tests\BenchTest;
@@ -84,7 +84,7 @@ final readonly class TestRecord
                 continue;
             }
             $first = (string) array_key_first($island->parts);
-            foreach (Evidence::from($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
+            foreach (ReadingEvidence::from($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
                 if ($row->stands && $row->spot !== null && $row->range !== null) {
                     $of = isset($island->parts[$row->spot->of]) ? $row->spot->of : $first;
                     $by[$of][] = self::reading(

@@ -24,7 +24,7 @@ final readonly class Ahead
      * @param  float  $at  run seconds at which it is assumed that the step is reached
      * @param  array<string, self>  $next  by answer
      */
-    private function __construct(public Step $step, public float $at, public array $next) {}
+    private function __construct(public JoinStep $step, public float $at, public array $next) {}
 
     /**
      * @param  list<Task>  $tasks
@@ -58,30 +58,30 @@ final readonly class Ahead
     }
 
     /** @return list<array{string, string, string}> key of the answer, kind and text of its event; the hoped for first */
-    private static function answers(Step $step): array
+    private static function answers(JoinStep $step): array
     {
         $work = ['work', 'work', $step->key()];
         $seen = array_map(
             static fn(string $s): array => ["saw {$s}", Event::SAW, "{$step->key()}|{$s}"],
-            $step->look === Step::LIST ? $step->picks() : [Observation::YES, ...$step->picks()],
+            $step->look === JoinStep::LIST ? $step->picks() : [Observation::YES, ...$step->picks()],
         );
 
         return match ($step->look) {
-            Step::HAND => [$work],
-            Step::END => [],
-            Step::NAME => [['named', Event::NAMED, 'Name, Room']],
-            Step::MEND => [
+            JoinStep::HAND => [$work],
+            JoinStep::END => [],
+            JoinStep::NAME => [['named', Event::NAMED, 'Name, Room']],
+            JoinStep::MEND => [
                 ['fixed no', Event::MENDED, "{$step->kind}|no"],
                 ['fixed yes', Event::MENDED, "{$step->kind}|yes"],
             ],
-            Step::LIST => [['found', Event::FOUND, 'the new line'], ...$seen],
-            Step::TRY => $seen,
+            JoinStep::LIST => [['found', Event::FOUND, 'the new line'], ...$seen],
+            JoinStep::TRY => $seen,
             default => $step->acts === [] ? $seen : [...$seen, $work],
         };
     }
 
     /** @return list<Event>|null the log with that answer; null where it fits nothing */
-    private static function after(LiveRun $run, Step $step, string $kind, string $text, float $at): ?array
+    private static function after(LiveRun $run, JoinStep $step, string $kind, string $text, float $at): ?array
     {
         try {
             if ($kind === 'work') {

@@ -4,22 +4,22 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Joining\Families\Assistant\Assistant;
-use EmberDusk\Joining\Families\Bluetooth\Bluetooth;
-use EmberDusk\Joining\Families\Board\Board;
-use EmberDusk\Joining\Families\Bridge\Bridge;
-use EmberDusk\Joining\Families\Cloud\Cloud;
-use EmberDusk\Joining\Families\Hub\Hub;
-use EmberDusk\Joining\Families\Mesh\Mesh;
-use EmberDusk\Joining\Families\MeshRemote\MeshRemote;
-use EmberDusk\Joining\Families\Receiver\Receiver;
-use EmberDusk\Joining\Families\Remote\Remote;
-use EmberDusk\Joining\Families\TouchLink\TouchLink;
-use EmberDusk\Joining\Families\Zigbee\Zigbee;
-use EmberDusk\Joining\StandIn\Device;
-use EmberDusk\Joining\StandIn\Phone;
-use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Families\Assistant\AssistantFamily;
+use EmberDusk\Joining\Families\Bluetooth\BluetoothFamily;
+use EmberDusk\Joining\Families\Board\BoardFamily;
+use EmberDusk\Joining\Families\Bridge\BridgeFamily;
+use EmberDusk\Joining\Families\Cloud\CloudFamily;
+use EmberDusk\Joining\Families\Hub\HubFamily;
+use EmberDusk\Joining\Families\Mesh\MeshFamily;
+use EmberDusk\Joining\Families\MeshRemote\MeshRemoteFamily;
+use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
+use EmberDusk\Joining\Families\Remote\RemoteFamily;
+use EmberDusk\Joining\Families\TouchLink\TouchLinkFamily;
+use EmberDusk\Joining\Families\Zigbee\ZigbeeFamily;
+use EmberDusk\Joining\Simulation\SimulatedDevice;
+use EmberDusk\Joining\Simulation\SimulatedPhone;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Simulation\Trap;
 use EmberDusk\Values\InvalidInput;
 
 /** The families that can be joined here: one line each. */
@@ -29,18 +29,18 @@ final readonly class Families
     public static function all(): array
     {
         return [
-            new Zigbee(),
-            new Remote(),
-            new TouchLink(),
-            new Hub(),
-            new Assistant(),
-            new Receiver(),
-            new Bridge(),
-            new Bluetooth(),
-            new Mesh(),
-            new MeshRemote(),
-            new Board(),
-            new Cloud(),
+            new ZigbeeFamily(),
+            new RemoteFamily(),
+            new TouchLinkFamily(),
+            new HubFamily(),
+            new AssistantFamily(),
+            new ReceiverFamily(),
+            new BridgeFamily(),
+            new BluetoothFamily(),
+            new MeshFamily(),
+            new MeshRemoteFamily(),
+            new BoardFamily(),
+            new CloudFamily(),
         ];
     }
 
@@ -74,16 +74,16 @@ final readonly class Families
      * @param  list<Flaw>  $flaws
      * @param  list<Trap>  $without
      */
-    public static function site(Roster $roster, int $seed, array $flaws = [], array $without = []): Site
+    public static function site(Roster $roster, int $seed, array $flaws = [], array $without = []): SimulatedSite
     {
-        return new Site(
+        return new SimulatedSite(
             roster: $roster,
             seed: $seed,
             flaws: $flaws,
             without: $without,
-            make: static fn(Unit $unit, Site $site): Device => $unit->role === Unit::PHONE
-                ? new Phone($unit, $site)
-                : self::get($unit->family)->standIn($unit, $site),
+            make: static fn(Unit $unit, SimulatedSite $site): SimulatedDevice => $unit->role === Unit::PHONE
+                ? new SimulatedPhone($unit, $site)
+                : self::get($unit->family)->simulated($unit, $site),
         );
     }
 }

@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Joining;
 
 use EmberDusk\Joining\Belief\Suspect;
-use EmberDusk\Joining\StandIn\Device;
-use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Simulation\SimulatedDevice;
+use EmberDusk\Joining\Simulation\SimulatedSite;
 
 /** One family of devices in joining: its tasks and steps, possible faults, and its simulated device. One folder per family. */
 interface Family
@@ -33,8 +33,8 @@ interface Family
     /**
      * The steps of one of its tasks, in their order.
      *
-     * @param  list<Rule>  $dropped  rules of order that are left out
-     * @return list<Step>
+     * @param  list<OrderRule>  $dropped  rules of order that are left out
+     * @return list<JoinStep>
      */
     public function steps(Task $task, Roster $roster, array $dropped = []): array;
 
@@ -46,5 +46,5 @@ interface Family
     public function suspects(Task $task, Roster $roster): array;
 
     /** The simulated device of this unit. */
-    public function standIn(Unit $unit, Site $site): Device;
+    public function simulated(Unit $unit, SimulatedSite $site): SimulatedDevice;
 }

@@ -45,7 +45,7 @@ final readonly class Guided
         string $then = '',
         ?Unit $beside = null,
         bool $powered = true,
-    ): Step {
+    ): JoinStep {
         $watch ??= $unit;
         $gesture = $unit->leaflet->gesture($name);
         $expect = $signal !== '' ? $watch->leaflet->signal($signal) : null;
@@ -61,10 +61,10 @@ final readonly class Guided
 
         $watches = $expect !== null ? $watch->id : '';
 
-        return new Step(
+        return new JoinStep(
             task: $task->id(),
             kind: $kind,
-            look: $expect === null ? Step::HAND : Step::LAMP,
+            look: $expect === null ? JoinStep::HAND : JoinStep::LAMP,
             device: $unit->id,
             title: ucfirst($then . $words) . ' on ' . $unit->label(),
             why: $why,
@@ -106,15 +106,15 @@ final readonly class Guided
         string $opened,
         ?string $search = null,
         string $ifNot = '',
-    ): Step {
+    ): JoinStep {
         $expect = $watch->leaflet->signal($signal);
 
         $on = self::switched($watch) ? [$watch->id] : [];
 
-        return new Step(
+        return new JoinStep(
             task: $task->id(),
             kind: $kind,
-            look: Step::LAMP,
+            look: JoinStep::LAMP,
             device: $watch->id,
             title: "Look at {$watch->label()}: " . ($expect?->words() ?? 'a sign'),
             why: $why,
@@ -157,17 +157,17 @@ final readonly class Guided
         string $opened = '',
         string $ifNot = '',
         string $caution = '',
-    ): Step {
+    ): JoinStep {
         $words = explode(' ', $key, 2);
         $expect = $watch?->leaflet->signal($says);
 
-        return new Step(
+        return new JoinStep(
             task: $task->id(),
             kind: $kind,
             look: match (true) {
-                $expect !== null => Step::LAMP,
-                $says === '' || $watch !== null => Step::HAND,
-                default => Step::SAYS,
+                $expect !== null => JoinStep::LAMP,
+                $says === '' || $watch !== null => JoinStep::HAND,
+                default => JoinStep::SAYS,
             },
             device: $unit->id,
             title: $title,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Joining\Guide\Field;
+use EmberDusk\Joining\Guide\LoggedState;
 
 /** Printable steps of a run: a reader who follows the text alone does everything that the run did. */
 final readonly class Instructions
@@ -12,14 +12,14 @@ final readonly class Instructions
     public function __construct(private Roster $roster) {}
 
     /** One step with its distance, its names, the seconds that it takes or leaves, and the sign to look for. */
-    public function of(Step $step): string
+    public function of(JoinStep $step): string
     {
         $sentences = [$this->distance($step), $this->action($step), $this->time($step), $this->sign($step)];
 
         return implode(' ', array_filter($sentences));
     }
 
-    private function distance(Step $step): string
+    private function distance(JoinStep $step): string
     {
         foreach ($step->acts as $act) {
             if ($act->kind === Act::NEAR) {
@@ -32,9 +32,9 @@ final readonly class Instructions
         return '';
     }
 
-    private function action(Step $step): string
+    private function action(JoinStep $step): string
     {
-        if ($step->look === Step::NAME) {
+        if ($step->look === JoinStep::NAME) {
             $unit = $this->roster->unit($step->device);
 
             return rtrim($step->title, '.') .
@@ -42,7 +42,7 @@ final readonly class Instructions
                 ($unit->room === '' ? '.' : ", room “{$unit->room}”.");
         }
         // Nothing is done: the sign says where to look.
-        if ($step->look === Step::LAMP && $step->acts === []) {
+        if ($step->look === JoinStep::LAMP && $step->acts === []) {
             return '';
         }
         $title = $this->inApp($step);
@@ -51,7 +51,7 @@ final readonly class Instructions
     }
 
     /** The title with the device whose app is used: a job may have several hubs. */
-    private function inApp(Step $step): string
+    private function inApp(JoinStep $step): string
     {
         $title = $step->title;
         foreach ($step->acts as $act) {
@@ -66,17 +66,17 @@ final readonly class Instructions
         return $title;
     }
 
-    private function time(Step $step): string
+    private function time(JoinStep $step): string
     {
         $said = [];
         if ($step->before > 0.0) {
             $said[] = sprintf('Allow %g s to get there in the app.', $step->before);
         }
         foreach ($step->acts as $act) {
-            if ($act->kind === Act::TAP && explode(' ', $act->text)[0] === 'search' && $step->look === Step::HAND) {
+            if ($act->kind === Act::TAP && explode(' ', $act->text)[0] === 'search' && $step->look === JoinStep::HAND) {
                 $said[] = sprintf(
                     'It searches for %g s: do the next steps meanwhile.',
-                    $this->roster->unit($act->device)->leaflet->figure('search') ?? Field::SEARCH,
+                    $this->roster->unit($act->device)->leaflet->figure('search') ?? LoggedState::SEARCH,
                 );
             }
         }
@@ -84,16 +84,16 @@ final readonly class Instructions
         return implode(' ', $said);
     }
 
-    private function sign(Step $step): string
+    private function sign(JoinStep $step): string
     {
-        if (in_array($step->look, [Step::HAND, Step::NAME], true)) {
+        if (in_array($step->look, [JoinStep::HAND, JoinStep::NAME], true)) {
             return '';
         }
         if ($step->expects === '') {
             return $step->waits > 0.0 ? sprintf('Allow %g s.', $step->waits) : '';
         }
         $sign = $step->expects;
-        if ($step->look === Step::LAMP && $step->watches !== '') {
+        if ($step->look === JoinStep::LAMP && $step->watches !== '') {
             $sign = "{$this->label($step->watches)} shows {$sign}";
         }
 

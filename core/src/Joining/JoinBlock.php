@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 
 /** Something that cannot be joined as the job stands, known before the first step: what, why, and what would help. */
 final readonly class JoinBlock
@@ -28,13 +28,13 @@ final readonly class JoinBlock
 
     /**
      * @param  string  $code  one of the above
-     * @param  Place  $place  where it is fixed
+     * @param  FindingPlace  $place  where it is fixed
      */
     public function __construct(
         public string $code,
         public string $unit,
         public string $title,
         public string $detail,
-        public Place $place,
+        public FindingPlace $place,
     ) {}
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining;
 
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 
 /** Joinable units of a job, and the reasons for the others. */
 final readonly class Joinable
@@ -68,7 +68,7 @@ final readonly class Joinable
                 $unit->id,
                 "{$unit->label()} cannot be joined here",
                 'This tool has no joining steps for such a device: follow its instructions, and note what you did in the log.',
-                new Place('kit', $unit->item),
+                new FindingPlace('kit', $unit->item),
             );
         }
         $wanted = array_filter(
@@ -82,7 +82,7 @@ final readonly class Joinable
                     $unit->id,
                     "No control for {$unit->called()} in this job",
                     'No hub, remote, panel, bridge or phone of the job supports its radio and its light type. Choose one at Kit.',
-                    new Place('kit', $unit->item),
+                    new FindingPlace('kit', $unit->item),
                 );
             }
 
@@ -91,7 +91,7 @@ final readonly class Joinable
                 $unit->id,
                 "{$unit->called()} has no light to control",
                 'No light of the job speaks its way, or none whose kind it can set. Remove it, or choose another.',
-                new Place('kit', $unit->item),
+                new FindingPlace('kit', $unit->item),
             );
         }
         $missing = Families::get($unit->family)->missing($unit, $roster);
@@ -115,7 +115,7 @@ final readonly class Joinable
             'Missing: ' .
                 implode(', ', array_unique($missing)) .
                 '. Enter them on the shelf from the instructions in the box, then update the job’s copy.',
-            new Place('kit', $unit->item),
+            new FindingPlace('kit', $unit->item),
         );
     }
 
@@ -155,7 +155,7 @@ final readonly class Joinable
                     ($unit->zones > 0
                         ? '. Let two lights share a zone, or choose one with more zones.'
                         : '. Choose one with more room, or delete old entries in it.'),
-                new Place('kit', $unit->item),
+                new FindingPlace('kit', $unit->item),
             );
         }
 

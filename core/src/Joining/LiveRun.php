@@ -6,10 +6,10 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Joining\Belief\Chooser;
 use EmberDusk\Joining\Belief\MostTold;
-use EmberDusk\Joining\Guide\Progress;
-use EmberDusk\Joining\Guide\Steps;
-use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Guide\GuideProgress;
+use EmberDusk\Joining\Guide\GuideSteps;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Simulation\Trap;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
 use EmberDusk\Values\Refusal;
@@ -21,20 +21,20 @@ use EmberDusk\Values\Refusal;
 final class LiveRun
 {
     /** Steps answered by an observation. */
-    private const LOOKS = [Step::LAMP, Step::SAYS, Step::LIST, Step::LIGHTS, Step::TRY];
+    private const LOOKS = [JoinStep::LAMP, JoinStep::SAYS, JoinStep::LIST, JoinStep::LIGHTS, JoinStep::TRY];
 
     /** @var list<Event> */
     private array $log = [];
 
-    private readonly Progress $progress;
+    private readonly GuideProgress $progress;
 
-    private readonly ?Site $site;
+    private readonly ?SimulatedSite $site;
 
     /**
      * @param  list<Task>  $tasks  in their order
      * @param  list<Event>  $log  in the order of time
      * @param  list<Flaw>  $flaws faults of the simulated devices
-     * @param  list<Rule>  $dropped
+     * @param  list<OrderRule>  $dropped
      * @param  list<Trap>  $without
      */
     public function __construct(
@@ -48,7 +48,7 @@ final class LiveRun
         array $without = [],
         Chooser $chooser = new MostTold(),
     ) {
-        $this->progress = new Progress($roster, $tasks, new Steps($roster), $dropped, $chooser);
+        $this->progress = new GuideProgress($roster, $tasks, new GuideSteps($roster), $dropped, $chooser);
         $this->site = $onSite ? null : Families::site($roster, $seed, $flaws, $without);
         $this->add($log);
     }
@@ -98,7 +98,7 @@ final class LiveRun
         return $this->log;
     }
 
-    public function progress(): Progress
+    public function progress(): GuideProgress
     {
         return $this->progress;
     }
@@ -155,18 +155,18 @@ final class LiveRun
     }
 
     /** @return list<Event> */
-    private function answer(Step $step, string $kind, string $device, float $at, string $text): array
+    private function answer(JoinStep $step, string $kind, string $device, float $at, string $text): array
     {
         [$key, $seen] = (new Event($at, $kind, $device, $text))->parts();
         $fits = match ($kind) {
-            Event::DONE => ($step->look === Step::HAND || $step->acts !== []) && $text === $step->key(),
+            Event::DONE => ($step->look === JoinStep::HAND || $step->acts !== []) && $text === $step->key(),
             Event::SAW => in_array($this->progress->asked($key)?->look, self::LOOKS, true) &&
                 in_array($seen, Observation::ALL, true),
-            Event::NAMED => $step->look === Step::NAME && $device === $step->device,
-            Event::MENDED => $step->look === Step::MEND &&
+            Event::NAMED => $step->look === JoinStep::NAME && $device === $step->device,
+            Event::MENDED => $step->look === JoinStep::MEND &&
                 $device === $step->device &&
                 in_array($text, ["{$step->kind}|yes", "{$step->kind}|no"], true),
-            Event::FOUND => $this->onSite && $step->look === Step::LIST && $device === $step->device,
+            Event::FOUND => $this->onSite && $step->look === JoinStep::LIST && $device === $step->device,
             default => false,
         };
         if (!$fits) {
@@ -235,18 +235,18 @@ final class LiveRun
     }
 
     /** The simulated devices now; null on site, where only entered observations are known. */
-    public function site(): ?Site
+    public function site(): ?SimulatedSite
     {
         return $this->site;
     }
 
-    public function next(float $now): Step
+    public function next(float $now): JoinStep
     {
         return $this->progress->next($now);
     }
 
     public function done(float $now): bool
     {
-        return $this->next($now)->look === Step::END;
+        return $this->next($now)->look === JoinStep::END;
     }
 }

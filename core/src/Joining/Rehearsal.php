@@ -7,10 +7,10 @@ namespace EmberDusk\Joining;
 use EmberDusk\Joining\Belief\Chooser;
 use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Order\Order;
-use EmberDusk\Joining\StandIn\Acceptance;
-use EmberDusk\Joining\StandIn\Light;
-use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Simulation\Acceptance;
+use EmberDusk\Joining\Simulation\SimulatedLight;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Simulation\Trap;
 use EmberDusk\Values\NoSolution;
 
 /** Plays a join run with simulated hands that follow the guide, and eyes that read the simulated devices. */
@@ -25,7 +25,7 @@ final readonly class Rehearsal
      * @param  array<string, string>  $tried  what each control does at the end, by control and light
      * @param  list<string>  $found  keys of the faults that were named and fixed
      * @param  array<string, string>  $aside unexplained failures, by task
-     * @param  list<array{float, Step}>  $trail steps with their times
+     * @param  list<array{float, JoinStep}>  $trail steps with their times
      */
     private function __construct(
         public LiveRun $run,
@@ -44,7 +44,7 @@ final readonly class Rehearsal
 
     /**
      * @param  list<Flaw>  $flaws
-     * @param  list<Rule>  $dropped
+     * @param  list<OrderRule>  $dropped
      * @param  list<Trap>  $without
      * @param  float  $wrong  share of the answers that are wrong
      *
@@ -75,7 +75,7 @@ final readonly class Rehearsal
             // The step is read when the hands are ready.
             $run->settle($now += self::REACTION);
             $step = $run->next($now);
-            if ($step->look === Step::END) {
+            if ($step->look === JoinStep::END) {
                 return new self(
                     run: $run,
                     seconds: $now,
@@ -95,21 +95,21 @@ final readonly class Rehearsal
     }
 
     /** @return float when the answer was given */
-    private static function answer(LiveRun $run, Site $site, Step $step, float $now, bool $errs): float
+    private static function answer(LiveRun $run, SimulatedSite $site, JoinStep $step, float $now, bool $errs): float
     {
         $device = $step->device;
         switch ($step->look) {
-            case Step::HAND:
+            case JoinStep::HAND:
                 // The way through the app counts like a walk.
                 $new = $run->work($step->key(), $now + $step->before);
 
                 return $new[count($new) - 1]->at + $step->waits;
-            case Step::MEND:
+            case JoinStep::MEND:
                 $was = $site->has($step->kind, $device) !== $errs;
                 $run->act(Event::MENDED, $device, $now + $step->waits, $step->kind . '|' . ($was ? 'yes' : 'no'));
 
                 return $now + $step->waits;
-            case Step::NAME:
+            case JoinStep::NAME:
                 $run->act(
                     Event::NAMED,
                     $device,
@@ -133,12 +133,12 @@ final readonly class Rehearsal
     }
 
     /** @return array{float, string} time and observation; empty if none */
-    private static function see(LiveRun $run, Site $site, Step $step, float $now): array
+    private static function see(LiveRun $run, SimulatedSite $site, JoinStep $step, float $now): array
     {
         $before = self::lit($site, $now);
         $from = self::last($run, $step->watches, $now);
         $new = [];
-        if ($step->look !== Step::TRY) {
+        if ($step->look !== JoinStep::TRY) {
             $new = $step->acts === [] ? [] : $run->work($step->key(), $now);
         }
         if ($new !== []) {
@@ -146,8 +146,8 @@ final readonly class Rehearsal
         }
         $acted = $new === [] ? $now : $new[count($new) - 1]->at;
         switch ($step->look) {
-            case Step::TRY:
-                if ($step->kind === Step::RETURNS) {
+            case JoinStep::TRY:
+                if ($step->kind === JoinStep::RETURNS) {
                     return [$now + 2.0, $site->isLit($step->watches) ? Observation::YES : Observation::NOTHING];
                 }
                 [, $control, $light] = explode(' ', $step->task);
@@ -158,15 +158,15 @@ final readonly class Rehearsal
                 }
 
                 return [$now, Observation::NOTHING];
-            case Step::LIST:
+            case JoinStep::LIST:
                 for ($at = $now; $at < $now + $step->waits; $at += 1.0) {
-                    if ($run->settle($at) !== [] || $run->next($at)->look !== Step::LIST) {
+                    if ($run->settle($at) !== [] || $run->next($at)->look !== JoinStep::LIST) {
                         return [$at, ''];
                     }
                 }
 
                 return [$at, Observation::NOTHING];
-            case Step::LIGHTS:
+            case JoinStep::LIGHTS:
                 $run->settle($acted + 0.5);
                 $changed = array_keys(array_diff_assoc(self::lit($site, $acted + 0.5), $before));
 
@@ -178,7 +178,7 @@ final readonly class Rehearsal
                         default => Observation::ELSEWHERE,
                     },
                 ];
-            case Step::SAYS:
+            case JoinStep::SAYS:
                 $run->settle($acted + $step->waits);
 
                 return [
@@ -191,7 +191,7 @@ final readonly class Rehearsal
     }
 
     /** @return array{float, string} */
-    private static function lamp(LiveRun $run, Site $site, Step $step, float $from, float $acted): array
+    private static function lamp(LiveRun $run, SimulatedSite $site, JoinStep $step, float $from, float $acted): array
     {
         $until = max($step->window[1] ?? 0.0, $acted + ($step->acts === [] ? 0.5 : $step->waits));
         for ($at = $acted; $at <= $until + 0.5; $at += 0.5) {
@@ -201,7 +201,7 @@ final readonly class Rehearsal
             }
             foreach ($site->devices() as $id => $device) {
                 if (
-                    $device instanceof Light &&
+                    $device instanceof SimulatedLight &&
                     $id !== $step->watches &&
                     in_array($step->signal, $device->shown($from, $at), true) &&
                     $step->kind === 'link'
@@ -227,11 +227,11 @@ final readonly class Rehearsal
     }
 
     /** @return array<string, string> which lights are lit */
-    private static function lit(Site $site, float $at): array
+    private static function lit(SimulatedSite $site, float $at): array
     {
         return array_map(
             static fn($d): string => $d->isLit($at + 30.0) ? 'lit' : 'dark',
-            array_filter($site->devices(), static fn($d): bool => $d instanceof Light),
+            array_filter($site->devices(), static fn($d): bool => $d instanceof SimulatedLight),
         );
     }
 }

@@ -37,7 +37,7 @@ final readonly class Words
     }
 
     /** Message when no fault explains a failing step: an answer was wrong. */
-    public static function unfitting(Step $step): string
+    public static function unfitting(JoinStep $step): string
     {
         return "These answers contradict each other: “{$step->title}” fails, and every possible cause was reported " .
             'as fine. Repeat the sequence from the start.';

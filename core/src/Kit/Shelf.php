@@ -48,7 +48,7 @@ final readonly class Shelf
             'supply' => Supply::read($f),
             'cable' => Cable::read($f),
             'controller', 'repeater' => Controller::read($f),
-            'battery' => Block::read($f),
+            'battery' => BatteryBlock::read($f),
             'connector' => Connector::read($f),
             'fuse' => Fuse::read($f),
             'switch' => InlineSwitch::read($f),

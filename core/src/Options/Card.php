@@ -9,7 +9,7 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Costing\MovingFigures;
 use EmberDusk\Costing\Promise;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Strip;
@@ -122,7 +122,8 @@ final readonly class Card
                 array_filter([
                     $kit->strip->entry->name(),
                     $kit->power->bank?->entry->name(),
-                    ($kit->power->supply->entry instanceof Block ? '' : $several) . $kit->power->supply->entry->name(),
+                    ($kit->power->supply->entry instanceof BatteryBlock ? '' : $several) .
+                    $kit->power->supply->entry->name(),
                     $kit->controller === null
                         ? $kit->board?->entry->name()
                         : $several . $kit->controller->entry->name() . self::carries($kit),

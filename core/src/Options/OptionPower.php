@@ -7,7 +7,7 @@ namespace EmberDusk\Options;
 use EmberDusk\Checks\Protection\Guard;
 use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Kit\Bank;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\KitSnapshot;
@@ -102,8 +102,8 @@ final readonly class OptionPower
         $block =
             $choice->least(
                 $shelf->ofKind('battery'),
-                Block::class,
-                static fn(Block $b): bool => abs($b->volts - $battery->blockVolts) < 1e-9,
+                BatteryBlock::class,
+                static fn(BatteryBlock $b): bool => abs($b->volts - $battery->blockVolts) < 1e-9,
             ) ??
             throw new NoSolution(
                 sprintf('No block of %g V is on the shelf, as the bank has.', $battery->blockVolts),

@@ -25,7 +25,7 @@ final readonly class PartsList
      * @param  list<Run>  $bare  runs without a strip: nothing of them is in the list
      * @param  list<string>  $lacking needs that the shelf does not cover, by group, with the reason
      * @param  array<string, int>  $joined  places at which the strip itself is joined, by run
-     * @param  Lengths  $lengths pieces to cut
+     * @param  PiecesToCut  $lengths pieces to cut
      */
     private function __construct(
         public array $parts,
@@ -33,7 +33,7 @@ final readonly class PartsList
         public array $bare,
         public array $lacking,
         public array $joined,
-        public Lengths $lengths,
+        public PiecesToCut $lengths,
     ) {}
 
     /** @param  array<string, list<float>>  $offcuts metres of offcuts in the van, by shelf id */
@@ -42,7 +42,7 @@ final readonly class PartsList
         $wanted = new PartsDemand($plan);
         $uses = new Uses($shelf);
         $fixings = new Fixings($plan, $uses, $wanted);
-        $lengths = Lengths::for($plan, $shelf);
+        $lengths = PiecesToCut::for($plan, $shelf);
         $cuts = $bought = $joined = [];
         foreach ($lengths->of as $id => [$kit, $group, $pieces]) {
             $cuts[] = $cut = $lengths->cut($id, $offcuts[$id] ?? []);
@@ -55,8 +55,8 @@ final readonly class PartsList
                     unit: 'm',
                     why: "{$piece->what}, {$plan->terms->say($piece->mm / 1000)}",
                     runs: [$piece->run],
-                    each: Lengths::bought($kit),
-                    priced: Lengths::bought($kit),
+                    each: PiecesToCut::bought($kit),
+                    priced: PiecesToCut::bought($kit),
                 );
             }
             if ($group === 'Strip') {

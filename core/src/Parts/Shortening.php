@@ -29,7 +29,7 @@ final readonly class Shortening
      * @param  Part  $part the line of the cut material
      * @param  list<float>  $offcuts  metres
      */
-    public static function for(Lengths $lengths, StockCut $cut, Part $part, array $offcuts): ?self
+    public static function for(PiecesToCut $lengths, StockCut $cut, Part $part, array $offcuts): ?self
     {
         $one = $part->price ?? 0.0;
         if (

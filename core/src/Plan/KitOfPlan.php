@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Controller;
@@ -79,9 +79,9 @@ trait KitOfPlan
     }
 
     /** The block that a bank is made of. */
-    public function block(?string $device): ?Block
+    public function block(?string $device): ?BatteryBlock
     {
-        return $this->entry($this->supplies[$device ?? '']->kit ?? null, Block::class);
+        return $this->entry($this->supplies[$device ?? '']->kit ?? null, BatteryBlock::class);
     }
 
     public function fixture(?string $kit): ?Fixture

@@ -113,7 +113,7 @@ final readonly class Alternatives
                         $tried->layout->place,
                         array_values(
                             array_replace($tried->layout->blocks, [
-                                $n => new Block(
+                                $n => new RunBlock(
                                     $block->controller,
                                     $block->place,
                                     $block->trunk,

@@ -19,7 +19,7 @@ final class Candidates
     /** Supplies, controllers and ways of feeding that are looked at where only some are worth a look: the least dear. */
     private const NARROW = [2, 2, 16];
 
-    /** @var SplPriorityQueue<int, array{int, Space, list<int>, int, Layout|null}> by rank, which is the first of each */
+    /** @var SplPriorityQueue<int, array{int, ChoiceLists, list<int>, int, Layout|null}> by rank, which is the first of each */
     private SplPriorityQueue $queue;
 
     /** @param  non-empty-list<Run>  $runs */
@@ -61,20 +61,20 @@ final class Candidates
         return (new self($tables, $runs, $aim, false))->pop()[0] ?? null;
     }
 
-    /** @return array{int, Space, list<int>, int, Layout|null}|null */
+    /** @return array{int, ChoiceLists, list<int>, int, Layout|null}|null */
     private function pop(): ?array
     {
         if ($this->queue->isEmpty()) {
             return null;
         }
-        /** @var array{int, Space, list<int>, int, Layout|null} $next */
+        /** @var array{int, ChoiceLists, list<int>, int, Layout|null} $next */
         $next = $this->queue->extract();
 
         return $next;
     }
 
     /** @param  list<int>  $at */
-    private function push(int $rank, Space $space, array $at, int $last, ?Layout $layout): void
+    private function push(int $rank, ChoiceLists $space, array $at, int $last, ?Layout $layout): void
     {
         $this->queue->insert([$rank, $space, $at, $last, $layout], -$rank);
     }
@@ -184,8 +184,8 @@ final class Candidates
                 );
                 $ranks[] = array_map(
                     fn(KitSnapshot $f): int => $this->aim->rank(
-                        $this->tables->costs->cable($f, $metres) + $this->tables->costs->joints(Block::TRUNK),
-                        Block::TRUNK,
+                        $this->tables->costs->cable($f, $metres) + $this->tables->costs->joints(RunBlock::TRUNK),
+                        RunBlock::TRUNK,
                         0,
                     ),
                     $trunks,
@@ -202,7 +202,7 @@ final class Candidates
             }
             $lists[] = [$controllers, $trunks, $ways];
         }
-        $space = new Space(
+        $space = new ChoiceLists(
             place: $place,
             places: $places,
             supplies: $supplies,

@@ -127,7 +127,7 @@ final readonly class FeedBound
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
 
         return (new Layout($supply, '', [
-            new Block($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option]),
+            new RunBlock($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option]),
         ]))->wires($tables, false, self::TRUNK);
     }
 

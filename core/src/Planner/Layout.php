@@ -24,7 +24,7 @@ use EmberDusk\Rates\Joints;
 /** All decisions about runs that share a supply: the supply and its place, the blocks on it. Ids are sorted. */
 final readonly class Layout
 {
-    /** @param  list<Block>  $blocks  in the order of their first runs */
+    /** @param  list<RunBlock>  $blocks  in the order of their first runs */
     public function __construct(public KitSnapshot $supply, public string $place, public array $blocks) {}
 
     /** @return list<string> ids */
@@ -32,7 +32,7 @@ final readonly class Layout
     {
         return array_merge(
             ...array_map(
-                static fn(Block $b): array => array_map(static fn(FeedOption $f): string => $f->run, $b->feeds),
+                static fn(RunBlock $b): array => array_map(static fn(FeedOption $f): string => $f->run, $b->feeds),
                 $this->blocks,
             ),
         );
@@ -43,7 +43,7 @@ final readonly class Layout
         return $tables->costs->unit($this->supply) +
             array_sum(
                 array_map(
-                    fn(Block $b): int => $b->cost($tables, $this->place) + $this->fuses($tables, $b)[0],
+                    fn(RunBlock $b): int => $b->cost($tables, $this->place) + $this->fuses($tables, $b)[0],
                     $this->blocks,
                 ),
             );
@@ -51,7 +51,7 @@ final readonly class Layout
 
     public function joints(Tables $tables): int
     {
-        return array_sum(array_map(fn(Block $b): int => $b->joints() + $this->fuses($tables, $b)[1], $this->blocks));
+        return array_sum(array_map(fn(RunBlock $b): int => $b->joints() + $this->fuses($tables, $b)[1], $this->blocks));
     }
 
     /** How many places hold a supply or a controller. */
@@ -61,8 +61,8 @@ final readonly class Layout
             array_unique([
                 $this->place,
                 ...array_map(
-                    static fn(Block $b): string => $b->place,
-                    array_filter($this->blocks, static fn(Block $b): bool => $b->controller !== null),
+                    static fn(RunBlock $b): string => $b->place,
+                    array_filter($this->blocks, static fn(RunBlock $b): bool => $b->controller !== null),
                 ),
             ]),
         );
@@ -72,7 +72,7 @@ final readonly class Layout
     public function key(): string
     {
         return Json::compact([
-            'blocks' => array_map(static fn(Block $b): array => $b->decision(), $this->blocks),
+            'blocks' => array_map(static fn(RunBlock $b): array => $b->decision(), $this->blocks),
             'place' => $this->place,
             'supply' => $this->supply->entry->id(),
         ]);
@@ -88,7 +88,7 @@ final readonly class Layout
         return new SupplyWires(
             kit: $this->supply->entry->id(),
             where: Routes::where($this->place),
-            blocks: array_map(fn(Block $b): BlockWires => $this->block($tables, $b, $fused, $trunk), $this->blocks),
+            blocks: array_map(fn(RunBlock $b): BlockWires => $this->block($tables, $b, $fused, $trunk), $this->blocks),
         );
     }
 
@@ -98,7 +98,7 @@ final readonly class Layout
         return Catalogue::make(WireRuns::payload([$this->wires($tables)]), $shelf)->apply($plan);
     }
 
-    private function block(Tables $tables, Block $block, bool $fused, ?float $trunk): BlockWires
+    private function block(Tables $tables, RunBlock $block, bool $fused, ?float $trunk): BlockWires
     {
         $fuse = $fused ? $this->fuse($tables, $block->capacity($tables))?->entry->id() : null;
         $runs = [];
@@ -129,7 +129,7 @@ final readonly class Layout
         );
     }
 
-    private static function leg(Block $block, FeedOption $feed, ?string $fuse): ?LegWire
+    private static function leg(RunBlock $block, FeedOption $feed, ?string $fuse): ?LegWire
     {
         if ($feed->leg === null) {
             return null;
@@ -149,7 +149,7 @@ final readonly class Layout
     }
 
     /** @return array{int, int} cost and joints of a block's fuses: one in the trunk, or one in each cable that leaves the supply */
-    private function fuses(Tables $tables, Block $block): array
+    private function fuses(Tables $tables, RunBlock $block): array
     {
         $fuse = $this->fuse($tables, $block->capacity($tables));
         if ($block->trunk !== null) {

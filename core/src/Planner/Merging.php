@@ -76,7 +76,7 @@ final class Merging
             return [];
         }
         $blocks = [...$one->layout->blocks, ...$two->layout->blocks];
-        usort($blocks, static fn(Block $a, Block $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
+        usort($blocks, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
         $ways = [];
         foreach (array_unique([$one->layout->place, $two->layout->place]) as $place) {
             foreach ([$blocks, ...$this->merged($blocks)] as $set) {
@@ -84,7 +84,7 @@ final class Merging
                     $ways[] = new Layout(
                         $supply,
                         $place,
-                        array_map(fn(Block $b): Block => $this->thicker($b, $thicker, $place), $set),
+                        array_map(fn(RunBlock $b): RunBlock => $this->thicker($b, $thicker, $place), $set),
                     );
                 }
             }
@@ -107,8 +107,8 @@ final class Merging
     /**
      * All blocks under one controller at one of their places, where one carries them.
      *
-     * @param  list<Block>  $blocks
-     * @return list<list<Block>>
+     * @param  list<RunBlock>  $blocks
+     * @return list<list<RunBlock>>
      */
     private function merged(array $blocks): array
     {
@@ -116,7 +116,7 @@ final class Merging
         $runs = $this->runs(
             array_merge(
                 ...array_map(
-                    static fn(Block $b): array => array_map(static fn(FeedOption $f): string => $f->run, $b->feeds),
+                    static fn(RunBlock $b): array => array_map(static fn(FeedOption $f): string => $f->run, $b->feeds),
                     $blocks,
                 ),
             ),
@@ -127,7 +127,7 @@ final class Merging
             return [];
         }
         $ways = [];
-        foreach (array_unique(array_map(static fn(Block $b): string => $b->place, $blocks)) as $place) {
+        foreach (array_unique(array_map(static fn(RunBlock $b): string => $b->place, $blocks)) as $place) {
             $feeds = [];
             foreach ($blocks as $block) {
                 foreach ($block->feeds as $feed) {
@@ -139,7 +139,7 @@ final class Merging
             }
             if (count($feeds) === count($runs)) {
                 uksort($feeds, strnatcmp(...));
-                $ways[] = [new Block($controller, $place, $blocks[0]->trunk, array_values($feeds))];
+                $ways[] = [new RunBlock($controller, $place, $blocks[0]->trunk, array_values($feeds))];
             }
         }
 
@@ -147,7 +147,7 @@ final class Merging
     }
 
     /** With a trunk so many sizes thicker; pixels have none and move to the supply. */
-    private function thicker(Block $block, int $sizes, string $supply): Block
+    private function thicker(RunBlock $block, int $sizes, string $supply): RunBlock
     {
         $tables = $this->search->tables;
         if ($block->trunk === null) {
@@ -163,7 +163,7 @@ final class Merging
                 return $block;
             }
 
-            return new Block(null, $supply, null, $feeds);
+            return new RunBlock(null, $supply, null, $feeds);
         }
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($block->feeds[0]->run)])));
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($b) <=> self::ohms($a));
@@ -173,7 +173,7 @@ final class Merging
             true,
         );
 
-        return new Block(
+        return new RunBlock(
             $block->controller,
             $block->place,
             $trunks[min(count($trunks) - 1, (int) $at + $sizes)] ?? $block->trunk,

@@ -27,9 +27,9 @@ final readonly class Planner
         array $runs,
         Basis $basis,
         array $keep = [],
-        ?Progress $watch = null,
+        ?PlannerProgress $watch = null,
     ): Proposal {
-        $watch ??= new Progress();
+        $watch ??= new PlannerProgress();
         $left = [];
         $ready = [];
         foreach ($runs as $id) {
@@ -92,7 +92,7 @@ final readonly class Planner
      *
      * @param  list<Group>  $groups
      */
-    private static function rest(array $groups, Progress $watch): void
+    private static function rest(array $groups, PlannerProgress $watch): void
     {
         $watch->grace(self::GRACE);
         try {

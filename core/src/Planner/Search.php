@@ -44,7 +44,7 @@ final class Search
     public function __construct(
         public readonly Tables $tables,
         private readonly ShelfSource $shelf,
-        private readonly Progress $watch,
+        private readonly PlannerProgress $watch,
     ) {}
 
     /**
@@ -89,7 +89,7 @@ final class Search
             $pattern = implode(
                 ' ',
                 array_map(
-                    static fn(Block $b): string => implode(
+                    static fn(RunBlock $b): string => implode(
                         ' ',
                         array_map(static fn(FeedOption $f): string => $f->pattern, $b->feeds),
                     ),

@@ -38,7 +38,7 @@ final readonly class SimpleLayouts
             }
             foreach ($thickest as $option) {
                 $layouts[] = new Layout($supply, $place, [
-                    new Block($controller, $place, $switched ? $trunks[0] : null, [$option]),
+                    new RunBlock($controller, $place, $switched ? $trunks[0] : null, [$option]),
                 ]);
             }
         }

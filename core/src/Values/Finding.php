@@ -18,7 +18,7 @@ final readonly class Finding
         public Severity $severity,
         public string $title,
         public string $detail,
-        public Place $place,
+        public FindingPlace $place,
         public ?float $number = null,
         public ?float $limit = null,
         public string $source = '',

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\Channels\ChannelFinder;
+use EmberDusk\Bench\Channels\ConnectionClasses;
 use EmberDusk\Bench\Channels\Explanation;
 use EmberDusk\Bench\Channels\Leads;
 use EmberDusk\Bench\Channels\LeadWords;
 use EmberDusk\Bench\Channels\Pixels;
-use EmberDusk\Bench\Channels\Space;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -34,7 +34,7 @@ final class ChannelsTest extends TestCase
     #[DataProvider('kinds')]
     public function test_every_order_with_up_to_two_loose_leads_is_named_right(string $kind, int $n): void
     {
-        $leaves = self::leaves(ChannelFinder::from(Space::leads($kind, []), []), []);
+        $leaves = self::leaves(ChannelFinder::from(ConnectionClasses::leads($kind, []), []), []);
         $cases = $most = 0;
         foreach (self::permutations(range(0, $n - 1)) as $order) {
             foreach (self::subsets($n, 2) as $loose) {
@@ -66,7 +66,7 @@ final class ChannelsTest extends TestCase
     #[DataProvider('kinds')]
     public function test_no_more_is_asked_than_the_best_tree_of_questions_asks(string $kind, int $n): void
     {
-        $space = Space::leads($kind, self::MODES);
+        $space = ConnectionClasses::leads($kind, self::MODES);
         $leaves = self::leaves(ChannelFinder::from($space, []), []);
         self::assertCount(count($space), $leaves, 'each class is reached, and told from every other');
         foreach ($space as $e) {
@@ -80,7 +80,7 @@ final class ChannelsTest extends TestCase
     public function test_pixels_tell_their_order_and_their_fourth_channel(): void
     {
         foreach ([3, 4] as $n) {
-            $space = Space::pixels($n);
+            $space = ConnectionClasses::pixels($n);
             foreach (self::permutations(range(0, $n - 1)) as $order) {
                 [$finder] = self::asked($space, static fn(int $c): int => 1 << $order[$c]);
                 $way = $finder->found()?->ways[0];
@@ -151,7 +151,7 @@ final class ChannelsTest extends TestCase
         array $moves,
     ): void {
         $names = array_slice(['red', 'green', 'blue', 'white'], 0, count($lit));
-        [$finder] = self::asked(Space::leads($kind, self::MODES), static fn(int $c): int => $lit[$c]);
+        [$finder] = self::asked(ConnectionClasses::leads($kind, self::MODES), static fn(int $c): int => $lit[$c]);
         $found = $finder->found();
         self::assertNotNull($found);
         $words = new LeadWords($names, $kind);
@@ -161,7 +161,7 @@ final class ChannelsTest extends TestCase
 
     public function test_answers_that_contradict_each_other_leave_nothing(): void
     {
-        $finder = ChannelFinder::from(Space::leads('rgb', []), [0 => 1, 1 => 1, 2 => 1]);
+        $finder = ChannelFinder::from(ConnectionClasses::leads('rgb', []), [0 => 1, 1 => 1, 2 => 1]);
         self::assertSame([], $finder->left);
         self::assertNull($finder->found());
         self::assertNull($finder->next());

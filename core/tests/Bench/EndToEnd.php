@@ -4,23 +4,23 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Bench;
 
-use EmberDusk\Bench\Faults\Belief;
+use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Faults\ReadingChooser;
-use EmberDusk\Bench\Meter\Command;
-use EmberDusk\Bench\Meter\Spot;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpot;
 
 /** The usual way: volts from the supply outwards, terminal after terminal, then pad after pad. */
 final readonly class EndToEnd implements ReadingChooser
 {
-    public function next(Belief $belief, array $readings): ?array
+    public function next(FaultBelief $belief, array $readings): ?array
     {
         $spot = self::way($belief)[count($readings)] ?? null;
 
-        return $spot === null ? null : [$spot, Command::full()];
+        return $spot === null ? null : [$spot, MeterCommand::full()];
     }
 
-    /** @return list<Spot> volts between + and the first return, from the supply outwards */
-    public static function way(Belief $belief): array
+    /** @return list<MeterSpot> volts between + and the first return, from the supply outwards */
+    public static function way(FaultBelief $belief): array
     {
         $way = [];
         foreach ($belief->predictions->spots as $spot) {

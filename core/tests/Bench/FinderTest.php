@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Bench;
 
-use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\BenchRun;
+use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\FaultWords;
 use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Faults\ReadingChooser;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Circuit\Island;
@@ -106,7 +106,10 @@ final class FinderTest extends TestCase
         [$plan, $island, $predictions] = self::island('observatory', 'cove');
         for ($seed = 1; $seed <= 25; $seed++) {
             $run = BenchRun::for($plan, $island, $predictions, [], $seed);
-            self::assertTrue($run->named() === Belief::NONE || !$run->confident(), "seed {$seed}: {$run->named()}");
+            self::assertTrue(
+                $run->named() === FaultBelief::NONE || !$run->confident(),
+                "seed {$seed}: {$run->named()}",
+            );
         }
     }
 
@@ -151,7 +154,7 @@ final class FinderTest extends TestCase
                 self::assertEqualsWithDelta($value, $values[1][$key], 1e-9, "{$class} {$key}");
             }
         }
-        $belief = Belief::from($predictions, []);
+        $belief = FaultBelief::from($predictions, []);
         self::assertSame(
             'K2: cable thinner or longer than planned (volts alone cannot show which)',
             (new FaultWords($plan))->class($belief, 'cable@k2'),
@@ -181,7 +184,7 @@ final class FinderTest extends TestCase
     public function test_counts_a_pad_between_the_offered_ones(): void
     {
         [$plan, $island, $predictions] = self::island('observatory', 'cove');
-        $spot = \EmberDusk\Bench\Meter\Spots::named($plan, $island, 'cove@5.00:1');
+        $spot = \EmberDusk\Bench\Meter\MeterSpots::named($plan, $island, 'cove@5.00:1');
         self::assertArrayNotHasKey($spot->id, $predictions->spots);
         $shares = $predictions->shares($spot);
         self::assertCount(3, $shares);
@@ -190,9 +193,11 @@ final class FinderTest extends TestCase
         foreach ($shares as $id => $share) {
             $expected += $share * $predictions->base["full {$id}"];
         }
-        $true = \EmberDusk\Bench\Meter\BenchCircuit::for($plan, $island)->read([$spot], Command::full())[$spot->id];
+        $true = \EmberDusk\Bench\Meter\BenchCircuit::for($plan, $island)->read([$spot], MeterCommand::full())[
+            $spot->id
+        ];
         self::assertEqualsWithDelta($true, $expected, 0.02);
-        $belief = Belief::from($predictions, [new Reading($spot, Command::full(), $true - 4.0)]);
-        self::assertNotSame(Belief::NONE, $belief->top());
+        $belief = FaultBelief::from($predictions, [new Reading($spot, MeterCommand::full(), $true - 4.0)]);
+        self::assertNotSame(FaultBelief::NONE, $belief->top());
     }
 }

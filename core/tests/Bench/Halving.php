@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Bench;
 
-use EmberDusk\Bench\Faults\Belief;
+use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Faults\ReadingChooser;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\Multimeter;
 
 /** Both ends of the way first, then the middle of the half at whose ends one reading is as it should be and the other is not. */
 final readonly class Halving implements ReadingChooser
 {
-    public function next(Belief $belief, array $readings): ?array
+    public function next(FaultBelief $belief, array $readings): ?array
     {
         $way = EndToEnd::way($belief);
         $low = 0;
         $high = count($way) - 1;
         if (count($readings) < 2) {
-            return [$way[$readings === [] ? $low : $high], Command::full()];
+            return [$way[$readings === [] ? $low : $high], MeterCommand::full()];
         }
         foreach (array_slice($readings, 2) as $reading) {
             $middle = intdiv($low + $high, 2);
@@ -30,6 +30,6 @@ final readonly class Halving implements ReadingChooser
             }
         }
 
-        return $high - $low < 2 ? null : [$way[intdiv($low + $high, 2)], Command::full()];
+        return $high - $low < 2 ? null : [$way[intdiv($low + $high, 2)], MeterCommand::full()];
     }
 }

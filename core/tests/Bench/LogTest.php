@@ -7,13 +7,13 @@ namespace EmberDusk\Tests\Bench;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Log\Calibration;
 use EmberDusk\Bench\Log\DoubtfulReading;
-use EmberDusk\Bench\Log\Evidence;
 use EmberDusk\Bench\Log\IslandIds;
 use EmberDusk\Bench\Log\LogCsv;
 use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Bench\Log\LogWords;
-use EmberDusk\Bench\Meter\Command;
-use EmberDusk\Bench\Meter\Spots;
+use EmberDusk\Bench\Log\ReadingEvidence;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\SolvesNow;
 use EmberDusk\Checks\Bench\Verdict;
 use EmberDusk\Circuit\Conditions;
@@ -96,7 +96,7 @@ final class LogTest extends TestCase
     {
         $plan = self::plan();
         $island = Island::all($plan)[0];
-        $of = static fn(LogEntry ...$e): Evidence => Evidence::from(
+        $of = static fn(LogEntry ...$e): ReadingEvidence => ReadingEvidence::from(
             $plan,
             $island,
             new BenchFacts(array_values($e)),
@@ -123,7 +123,7 @@ final class LogTest extends TestCase
         $plan = self::plan();
         $island = Island::all($plan)[0];
         $low = $plan->supply('s1')->volts ?? 0.0;
-        $of = static fn(float $second): Evidence => Evidence::from(
+        $of = static fn(float $second): ReadingEvidence => ReadingEvidence::from(
             $plan,
             $island,
             new BenchFacts([self::entry('reading', 's1', 'full', $low), self::entry('reading', 's1', 'full', $second)]),
@@ -140,14 +140,14 @@ final class LogTest extends TestCase
         $plan = self::plan();
         $island = Island::all($plan)[0];
         $row = static fn(float $value): Verdict => Verdict::for(
-            Evidence::from(
+            ReadingEvidence::from(
                 $plan,
                 $island,
                 new BenchFacts([self::entry('reading', 's1', 'full', $value, sure: true)]),
                 new SolvesNow(),
             )->rows[0],
         );
-        $range = Evidence::from(
+        $range = ReadingEvidence::from(
             $plan,
             $island,
             new BenchFacts([self::entry('reading', 's1', 'full', 24.0)]),
@@ -185,10 +185,15 @@ final class LogTest extends TestCase
         $circuit = \EmberDusk\Bench\Meter\BenchCircuit::for($plan, $island);
         $entries = [];
         foreach (['s1', 'cove:rail1', 'k2:drop:1', 'k2:to:1', 'cove@9.00:1'] as $id) {
-            $spot = Spots::named($plan, $island, $id);
-            $entries[] = self::entry('reading', $id, 'full', $circuit->read([$spot], Command::full(), $truth)[$id]);
+            $spot = MeterSpots::named($plan, $island, $id);
+            $entries[] = self::entry(
+                'reading',
+                $id,
+                'full',
+                $circuit->read([$spot], MeterCommand::full(), $truth)[$id],
+            );
         }
-        $evidence = Evidence::from($plan, $island, new BenchFacts($entries), new SolvesNow());
+        $evidence = ReadingEvidence::from($plan, $island, new BenchFacts($entries), new SolvesNow());
         self::assertNotNull($evidence->expected);
         self::assertNull(
             Calibration::from($evidence->expected, array_slice($evidence->readings(), 0, 1)),
@@ -207,7 +212,7 @@ final class LogTest extends TestCase
         [$joint] = $calibration->joints();
         self::assertEqualsWithDelta(0.001, $joint['was'], 1e-9);
         self::assertTrue($joint['now']->low <= 0.001 && $joint['now']->high >= 0.001);
-        $bad = Evidence::from(
+        $bad = ReadingEvidence::from(
             $plan,
             $island,
             new BenchFacts([...$entries, self::entry('reading', 'cove@0.00:1', 'full', 15.0)]),

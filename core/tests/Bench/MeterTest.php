@@ -8,10 +8,10 @@ use EmberDusk\Bench\Faults\Fault;
 use EmberDusk\Bench\Faults\FaultKind;
 use EmberDusk\Bench\Faults\FaultList;
 use EmberDusk\Bench\Meter\BenchCircuit;
-use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\Multimeter;
-use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
@@ -69,7 +69,7 @@ final class MeterTest extends TestCase
         foreach (['observatory', 'narrowboat', 'hide'] as $job) {
             $plan = JobFile::read(Demo::shipped($job));
             foreach (Island::all($plan) as $island) {
-                $read = BenchCircuit::for($plan, $island)->read(Spots::for($plan, $island), Command::full());
+                $read = BenchCircuit::for($plan, $island)->read(MeterSpots::for($plan, $island), MeterCommand::full());
                 foreach (Engine::planned($plan, $island) as $id => $result) {
                     foreach ($result->supplies as $supply => $of) {
                         self::assertEqualsWithDelta($of->volts, $read[$supply], 1e-4, "{$job} {$supply}");
@@ -112,7 +112,7 @@ final class MeterTest extends TestCase
         $plan = JobFile::read(Demo::shipped($job));
         [$island, $fault] = self::fault($plan, $name);
         foreach (
-            BenchCircuit::for($plan, $island)->networks(Command::full(), new Conditions(), [$fault->of($size)])
+            BenchCircuit::for($plan, $island)->networks(MeterCommand::full(), new Conditions(), [$fault->of($size)])
             as $network
         ) {
             $netlist = Netlist::write($name, [$network]);
@@ -131,8 +131,8 @@ final class MeterTest extends TestCase
         $plan = JobFile::read(Demo::shipped('hide'));
         [$island, $fault] = self::fault($plan, 'joint@k2:to:1');
         $read = BenchCircuit::for($plan, $island)->read(
-            Spots::for($plan, $island),
-            Command::full(),
+            MeterSpots::for($plan, $island),
+            MeterCommand::full(),
             faults: [$fault->of(0.75)],
         );
         $amps = $read['k2:amps:1'];
@@ -147,9 +147,9 @@ final class MeterTest extends TestCase
         foreach (['observatory', 'narrowboat', 'hide'] as $job) {
             $plan = JobFile::read(Demo::shipped($job));
             foreach (Island::all($plan) as $island) {
-                $spots = Spots::for($plan, $island);
-                $exact = BenchCircuit::for($plan, $island)->read($spots, Command::full());
-                foreach (BenchCircuit::lumped($plan, $island)->read($spots, Command::full()) as $id => $value) {
+                $spots = MeterSpots::for($plan, $island);
+                $exact = BenchCircuit::for($plan, $island)->read($spots, MeterCommand::full());
+                foreach (BenchCircuit::lumped($plan, $island)->read($spots, MeterCommand::full()) as $id => $value) {
                     self::assertEqualsWithDelta($exact[$id], $value, 0.01, "{$job} {$id}");
                 }
             }
@@ -162,15 +162,15 @@ final class MeterTest extends TestCase
         $plan = JobFile::read(Demo::shipped('observatory'));
         $dice = new Dice(7);
         foreach (Island::all($plan) as $n => $island) {
-            $spots = Spots::for($plan, $island);
-            $expected = Expected::for($plan, $island, $spots, [Command::full()]);
+            $spots = MeterSpots::for($plan, $island);
+            $expected = Expected::for($plan, $island, $spots, [MeterCommand::full()]);
             for ($k = 0; $k < 6; $k++) {
                 $conditions = new Conditions(
                     $dice->between(0.9, 1.1, "r{$n}{$k}"),
                     $dice->between(0.99, 1.01, "s{$n}{$k}"),
                 );
                 foreach (
-                    BenchCircuit::for($plan, $island)->read($spots, Command::full(), $conditions)
+                    BenchCircuit::for($plan, $island)->read($spots, MeterCommand::full(), $conditions)
                     as $id => $value
                 ) {
                     $range = $expected->range("full {$id}");
@@ -188,13 +188,13 @@ final class MeterTest extends TestCase
     {
         $plan = JobFile::read(Demo::shipped('hide'));
         $island = Island::all($plan)[0];
-        $spots = [Spots::named($plan, $island, 'shelf@3.10:1')];
+        $spots = [MeterSpots::named($plan, $island, 'shelf@3.10:1')];
         $at = static fn(float $rail, float $supply): float => BenchCircuit::for($plan, $island)->read(
             $spots,
-            Command::full(),
+            MeterCommand::full(),
             new Conditions($rail, $supply),
         )[$spots[0]->id];
-        $range = Expected::for($plan, $island, $spots, [Command::full()])->range("full {$spots[0]->id}");
+        $range = Expected::for($plan, $island, $spots, [MeterCommand::full()])->range("full {$spots[0]->id}");
         self::assertNotNull($range);
         self::assertEqualsWithDelta($at(1.0, 1.0), ($range->low + $range->high) / 2, 1e-9);
         $off = abs($at(1.1, 1.0) - $at(1.0, 1.0)) + abs($at(1.0, 1.01) - $at(1.0, 1.0));
@@ -206,7 +206,11 @@ final class MeterTest extends TestCase
     {
         $plan = JobFile::read(Demo::shipped('hide'));
         [$island, $fault] = self::fault($plan, 'reversed@shelf:1');
-        $read = BenchCircuit::for($plan, $island)->read(Spots::for($plan, $island), Command::full(), faults: [$fault]);
+        $read = BenchCircuit::for($plan, $island)->read(
+            MeterSpots::for($plan, $island),
+            MeterCommand::full(),
+            faults: [$fault],
+        );
         self::assertEqualsWithDelta(0.0, $read['k2:amps:1'], 1e-3);
         $volts = $plan->supply('s1')->emf ?? 0.0;
         foreach (['shelf@0.00:2', 'shelf@3.10:2'] as $pad) {
@@ -215,8 +219,11 @@ final class MeterTest extends TestCase
         // A piece in the middle hands both poles on: the one behind it lights as it should.
         $band = JobFile::read(Demo::shipped('observatory'));
         [$island, $fault] = self::fault($band, 'reversed@band:2');
-        $spots = array_map(static fn(string $id) => Spots::named($band, $island, $id), ['band@2.20:1', 'band@3.70:1']);
-        $read = BenchCircuit::for($band, $island)->read($spots, Command::full(), faults: [$fault]);
+        $spots = array_map(static fn(string $id) => MeterSpots::named($band, $island, $id), [
+            'band@2.20:1',
+            'band@3.70:1',
+        ]);
+        $read = BenchCircuit::for($band, $island)->read($spots, MeterCommand::full(), faults: [$fault]);
         self::assertLessThan(-18.0, $read[$spots[0]->id]);
         self::assertGreaterThan(18.0, $read[$spots[1]->id]);
     }
@@ -226,17 +233,21 @@ final class MeterTest extends TestCase
     {
         $plan = JobFile::read(Demo::shipped('hide'));
         $island = Island::all($plan)[0];
-        $spot = Spots::named($plan, $island, 'shelf@1.23:1');
+        $spot = MeterSpots::named($plan, $island, 'shelf@1.23:1');
         self::assertSame('shelf@1.25:1', $spot->id, 'marks every 50 mm');
         $read = BenchCircuit::for($plan, $island)->read(
-            [$spot, Spots::named($plan, $island, 'shelf@1.20:1'), Spots::named($plan, $island, 'shelf@1.30:1')],
-            Command::full(),
+            [
+                $spot,
+                MeterSpots::named($plan, $island, 'shelf@1.20:1'),
+                MeterSpots::named($plan, $island, 'shelf@1.30:1'),
+            ],
+            MeterCommand::full(),
         );
         self::assertGreaterThan($read['shelf@1.30:1'], $read['shelf@1.25:1']);
         self::assertLessThan($read['shelf@1.20:1'], $read['shelf@1.25:1']);
         $this->expectException(InvalidInput::class);
         $this->expectExceptionMessage('The planned wiring has no place k99:drop:1.');
-        Spots::named($plan, $island, 'k99:drop:1');
+        MeterSpots::named($plan, $island, 'k99:drop:1');
     }
 
     public function test_a_lifted_feed_conducts_nothing_and_the_rest_carries_more(): void
@@ -244,12 +255,12 @@ final class MeterTest extends TestCase
         $plan = JobFile::read(Demo::shipped('observatory'));
         $island = Island::for($plan, $plan->run('jetty'));
         self::assertNotNull($island);
-        $spots = Spots::for($plan, $island);
+        $spots = MeterSpots::for($plan, $island);
         $circuit = BenchCircuit::for($plan, $island);
-        $all = $circuit->read($spots, Command::full());
+        $all = $circuit->read($spots, MeterCommand::full());
         $feed = BenchJob::feed($plan, 'jetty');
         $tail = $plan->cableTo($feed)->id ?? '';
-        $lifted = $circuit->read($spots, Command::read("lifted:{$feed}"));
+        $lifted = $circuit->read($spots, MeterCommand::read("lifted:{$feed}"));
         self::assertGreaterThan(0.05, $all["{$tail}:amps:1"]);
         self::assertEqualsWithDelta(0.0, $lifted["{$tail}:amps:1"] ?? 0.0, 1e-6);
         self::assertLessThan($all['s7:amps'], $lifted['s7:amps'], 'fed from fewer places it gets duller');
@@ -276,6 +287,6 @@ final class MeterTest extends TestCase
         }
         self::assertSame(FaultKind::Size->class(), FaultKind::Length->class());
         $this->expectException(InvalidInput::class);
-        Command::read('louder');
+        MeterCommand::read('louder');
     }
 }

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\BenchObservation;
-use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\BenchRun;
+use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Faults\NextReading;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Log\LogEntry;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\Reading;
-use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Bench\Practice\HiddenFault;
 use EmberDusk\Bench\Practice\Practice;
 use EmberDusk\Circuit\Island;
@@ -77,7 +77,7 @@ final class PracticeTest extends TestCase
         self::assertGreaterThan(0.9, $belief->classes[$belief->top()]);
         $this->log[] = LogTest::entry('mend', $run, $belief->top(), null);
         $after = $this->read($plan, $run);
-        self::assertSame(Belief::NONE, $after->top(), 'fixed by the name under which it was found, it is whole');
+        self::assertSame(FaultBelief::NONE, $after->top(), 'fixed by the name under which it was found, it is whole');
     }
 
     public function test_a_fix_under_a_wrong_name_changes_nothing(): void
@@ -147,17 +147,17 @@ final class PracticeTest extends TestCase
     }
 
     /** The supply first, as on the card, then the suggested readings, six at most. */
-    private function read(Plan $plan, string $run): Belief
+    private function read(Plan $plan, string $run): FaultBelief
     {
         $island = Island::for($plan, $plan->run($run));
         self::assertNotNull($island);
         $predictions = (new KeptSolver())->predictions($plan, $island, $plan->run($run));
-        $next = [Spots::named($plan, $island, $island->supplies[0]), Command::full()];
+        $next = [MeterSpots::named($plan, $island, $island->supplies[0]), MeterCommand::full()];
         $readings = [];
         do {
             $value = $this->practice($plan)->read($island, $next[0]->id, $next[1]);
             $readings[] = new Reading($next[0], $next[1], $value);
-            $belief = Belief::from($predictions, $readings);
+            $belief = FaultBelief::from($predictions, $readings);
             $next = (new NextReading())->next($belief, $readings);
         } while ($next !== null && count($readings) < BenchRun::MOST && !BenchRun::enough($belief, $readings));
 

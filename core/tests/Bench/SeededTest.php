@@ -7,11 +7,11 @@ namespace EmberDusk\Tests\Bench;
 use EmberDusk\Bench\Faults\BenchRun;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpot;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\RunParts;
-use EmberDusk\Bench\Meter\Spot;
-use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Circuit\Island;
@@ -43,17 +43,17 @@ final class SeededTest extends TestCase
             ),
         );
         foreach (Island::all($plan) as $island) {
-            $spots = Spots::for($plan, $island);
+            $spots = MeterSpots::for($plan, $island);
             self::assertCount(count($spots), array_unique(array_column($spots, 'id')));
             foreach ($spots as $spot) {
-                self::assertEquals($spot, Spots::named($plan, $island, $spot->id));
+                self::assertEquals($spot, MeterSpots::named($plan, $island, $spot->id));
             }
             if ($island->parts === []) {
                 continue;
             }
             $run = array_values($island->parts)[0]->run;
             try {
-                $good = Expected::for($plan, $island, $spots, [Command::full()]);
+                $good = Expected::for($plan, $island, $spots, [MeterCommand::full()]);
                 $predictions = Predictions::for($plan, $island, $run);
                 $fault = FaultDraw::for($predictions, $seed);
                 $found = $fault === null ? null : BenchRun::for($plan, $island, $predictions, [$fault], $seed);
@@ -65,7 +65,7 @@ final class SeededTest extends TestCase
             $near = RunParts::for($plan, $island, $run);
             self::assertSame(
                 [],
-                array_filter($predictions->spots, static fn(Spot $s): bool => !$near->has($s->of)),
+                array_filter($predictions->spots, static fn(MeterSpot $s): bool => !$near->has($s->of)),
                 'a fault is looked for where the run hangs',
             );
             if ($fault !== null && $found !== null) {

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Bench;
 
-use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\BenchRun;
 use EmberDusk\Bench\Faults\Fault;
+use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\FaultKind;
 use EmberDusk\Bench\Faults\FaultWords;
 use EmberDusk\Bench\Faults\NextReading;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Faults\StandInMeter;
+use EmberDusk\Bench\Faults\SimulatedMeter;
 use EmberDusk\Bench\Meter\BenchCircuit;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Circuit\Conditions;
@@ -92,12 +92,12 @@ final class SeveralFaultsTest extends TestCase
         [$plan, $island, $predictions] = self::island('hide', 'shelf');
         $faults = [self::fault($predictions, 'strip@shelf', 2.257), self::fault($predictions, 'length@k2', 6.5)];
         $found = BenchRun::for($plan, $island, $predictions, $faults, 5737);
-        self::assertSame(Belief::SEVERAL, $found->named());
+        self::assertSame(FaultBelief::SEVERAL, $found->named());
         $pairs = array_map(static fn(array $p): array => [$p[0]->class(), $p[1]->class()], $found->belief->pairs);
         self::assertEqualsCanonicalizing(['strip@shelf', 'cable@k2'], $pairs[0] ?? []);
         self::assertSame(
             'more than one fault, or a fault that is not in the list',
-            (new FaultWords($plan))->class($found->belief, Belief::SEVERAL),
+            (new FaultWords($plan))->class($found->belief, FaultBelief::SEVERAL),
         );
     }
 
@@ -105,13 +105,13 @@ final class SeveralFaultsTest extends TestCase
     public function test_good_wiring_is_concluded_only_when_every_core_was_read(): void
     {
         [$plan, $island, $predictions] = self::island('hide', 'shelf');
-        $meter = new StandInMeter($plan, $island, [], 5);
+        $meter = new SimulatedMeter($plan, $island, [], 5);
         $readings = [];
-        $belief = Belief::from($predictions, []);
+        $belief = FaultBelief::from($predictions, []);
         $words = new FaultWords($plan);
         while (!BenchRun::enough($belief, $readings)) {
             if ($belief->open !== []) {
-                self::assertSame('no fault found so far', $words->class($belief, Belief::NONE));
+                self::assertSame('no fault found so far', $words->class($belief, FaultBelief::NONE));
             }
             $next = (new NextReading())->next($belief, $readings);
             self::assertNotNull(
@@ -119,10 +119,10 @@ final class SeveralFaultsTest extends TestCase
                 'there is a reading for all that is not ruled out: ' . implode(', ', $belief->open),
             );
             $readings[] = $meter->read($next[0], $next[1]);
-            $belief = Belief::from($predictions, $readings);
+            $belief = FaultBelief::from($predictions, $readings);
             self::assertLessThan(25, count($readings));
         }
-        self::assertSame('no fault', $words->class($belief, Belief::NONE));
+        self::assertSame('no fault', $words->class($belief, FaultBelief::NONE));
         $circuit = BenchCircuit::for($plan, $island);
         foreach ($predictions->faults as ['fault' => $fault]) {
             if ($fault->kind !== FaultKind::Joint && $fault->kind !== FaultKind::Feed) {
@@ -138,7 +138,7 @@ final class SeveralFaultsTest extends TestCase
         }
         $short = array_slice($readings, 0, -1);
         self::assertFalse(
-            BenchRun::enough(Belief::from($predictions, $short), $short),
+            BenchRun::enough(FaultBelief::from($predictions, $short), $short),
             'one reading fewer is not enough',
         );
     }
@@ -150,8 +150,8 @@ final class SeveralFaultsTest extends TestCase
             [, , $predictions] = self::island($job, $run);
             foreach ($predictions->spots as $spot) {
                 foreach ([-60.0, -12.0, 0.0, 0.05, 5.0, 60.0] as $value) {
-                    $readings = [new Reading($spot, Command::full(), $value)];
-                    $belief = Belief::from($predictions, $readings);
+                    $readings = [new Reading($spot, MeterCommand::full(), $value)];
+                    $belief = FaultBelief::from($predictions, $readings);
                     $next = (new NextReading())->next($belief, $readings);
                     self::assertEqualsWithDelta(1.0, array_sum($belief->classes), 1e-9, "{$spot->id} {$value}");
                     self::assertNotSame($spot->id, $next[0]->id ?? null, 'the same place is not read twice');
@@ -166,7 +166,8 @@ final class SeveralFaultsTest extends TestCase
     {
         $classes = array_map(static fn(Fault $f): string => $f->class(), $faults);
 
-        return in_array($found->named(), $classes, true) || (count($faults) > 1 && $found->named() === Belief::SEVERAL);
+        return in_array($found->named(), $classes, true) ||
+            (count($faults) > 1 && $found->named() === FaultBelief::SEVERAL);
     }
 
     private static function fault(Predictions $of, string $name, float $size): Fault

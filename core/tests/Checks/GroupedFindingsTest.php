@@ -8,8 +8,8 @@ use EmberDusk\Checks\GroupedFindings;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
 
@@ -22,7 +22,7 @@ final class GroupedFindingsTest extends TestCase
             severity: $severity,
             title: "{$code} at {$place}",
             detail: '',
-            place: new Place('wire', $place),
+            place: new FindingPlace('wire', $place),
             fixes: array_values($fixes),
         );
     }

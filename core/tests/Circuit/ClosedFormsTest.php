@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Circuit;
 
+use EmberDusk\Circuit\FixtureGroup;
 use EmberDusk\Circuit\Loads\ConstantCurrent;
 use EmberDusk\Circuit\Loads\ConstantPower;
 use EmberDusk\Circuit\Network;
-use EmberDusk\Circuit\Point;
 use EmberDusk\Circuit\Solution;
 use EmberDusk\Circuit\Solver\Newton;
-use EmberDusk\Circuit\Source;
+use EmberDusk\Circuit\SourceCurrent;
 use EmberDusk\Circuit\Stretch;
 use PHPUnit\Framework\TestCase;
 
@@ -44,10 +44,10 @@ final class ClosedFormsTest extends TestCase
     {
         $net = new Network();
         $plus = $net->node('s_p', 24.0);
-        $net->sources[] = new Source(name: 's', plus: $plus, emf: 24.0, ohms: 1e-3, limit: 1e6);
+        $net->sources[] = new SourceCurrent(name: 's', plus: $plus, emf: 24.0, ohms: 1e-3, limit: 1e6);
         $lamp = $net->node('lamp_p', 24.0);
         $net->resistor(name: 'k', part: 'k', from: $plus, to: $lamp, ohms: $ohms - 1e-3);
-        $net->points[] = new Point(
+        $net->points[] = new FixtureGroup(
             part: 'lamp',
             name: 'lamp',
             plus: $lamp,
@@ -97,7 +97,7 @@ final class ClosedFormsTest extends TestCase
     {
         $net = new Network();
         $plus = $net->node('s_p', 12.0);
-        $net->sources[] = new Source(name: 's', plus: $plus, emf: 12.0, ohms: 1e-3, limit: 1e6);
+        $net->sources[] = new SourceCurrent(name: 's', plus: $plus, emf: 12.0, ohms: 1e-3, limit: 1e6);
         $load = new ConstantCurrent(self::AMPS, 1.0, 2.0);
         $pads = array_map(
             static fn(int $n): array => [$net->node("a{$n}_p", 12.0), $net->node("a{$n}_1", 0.0)],

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Circuit;
 
 use EmberDusk\Circuit\Draw;
+use EmberDusk\Circuit\FixtureGroup;
 use EmberDusk\Circuit\Loads\ConstantCurrent;
 use EmberDusk\Circuit\Loads\ConstantPower;
 use EmberDusk\Circuit\Loads\ResistorLimited;
 use EmberDusk\Circuit\Network;
-use EmberDusk\Circuit\Point;
 use EmberDusk\Circuit\Solution;
 use EmberDusk\Circuit\Solver\Newton;
-use EmberDusk\Circuit\Source;
+use EmberDusk\Circuit\SourceCurrent;
 use EmberDusk\Circuit\Stretch;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
@@ -99,7 +99,7 @@ final class RandomCircuitsTest extends TestCase
         for ($s = 0; $s < $supplies; $s++) {
             $plus = $net->node("s{$s}_p", $volts);
             $minus = $s === 0 ? 0 : $net->node("s{$s}_m", 0.0);
-            $net->sources[] = new Source(
+            $net->sources[] = new SourceCurrent(
                 name: "s{$s}",
                 plus: $plus,
                 emf: $volts,
@@ -139,7 +139,7 @@ final class RandomCircuitsTest extends TestCase
             $net->resistor(name: 'lamp_p', part: 'k', from: $net->sources[0]->plus, to: $plus, ohms: $ohms);
             $net->resistor(name: 'lamp_m', part: 'k', from: $minus, to: 0, ohms: $ohms);
             // A cable of R ohm lets through E²/4R at most; up to that, and some below their least volts.
-            $net->points[] = new Point(
+            $net->points[] = new FixtureGroup(
                 part: 'lamp',
                 name: 'lamp',
                 plus: $plus,

@@ -10,7 +10,7 @@ use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Solution;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Solver\SymmetricFactor;
-use EmberDusk\Circuit\Source;
+use EmberDusk\Circuit\SourceCurrent;
 use EmberDusk\Circuit\Stretch;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
@@ -106,7 +106,7 @@ final class SolverTest extends TestCase
 
     public function test_a_supply_bends_softly_into_its_limit(): void
     {
-        $source = new Source(name: 's', plus: 1, emf: 24.0, ohms: 0.01, limit: 11.0);
+        $source = new SourceCurrent(name: 's', plus: 1, emf: 24.0, ohms: 0.01, limit: 11.0);
         self::assertEqualsWithDelta(5.0, $source->at(23.95)[0], 1e-9);
         self::assertEqualsWithDelta(11.0, $source->at(10.0)[0], 1e-9);
         // At the limit itself it stands ln 2 of its softness below, by the law.
@@ -183,7 +183,7 @@ final class SolverTest extends TestCase
     {
         $net = new Network();
         $plus = $net->node('s_p', 24.0);
-        $net->sources[] = new Source(name: 's', plus: $plus, emf: 24.0, ohms: 0.005, limit: 100.0);
+        $net->sources[] = new SourceCurrent(name: 's', plus: $plus, emf: 24.0, ohms: 0.005, limit: 100.0);
         $pads = [];
         foreach (['a', 'b'] as $pad) {
             $pads[$pad] = [$net->node("{$pad}_p", 24.0)];

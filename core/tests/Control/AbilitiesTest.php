@@ -9,7 +9,7 @@ use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Control\Presets;
 use EmberDusk\Handover\HandoverFacts;
 use EmberDusk\Joining\Ability;
-use EmberDusk\Joining\Guide\Steps;
+use EmberDusk\Joining\Guide\GuideSteps;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
@@ -88,7 +88,9 @@ final class AbilitiesTest extends TestCase
             $roster = RosterOfPlan::for($plan, new TimingMethod());
             self::assertSame($able, in_array(Ability::White, $roster->abilities('r1', 'c1'), true));
             $want = array_values(array_filter($roster->wants, static fn(Want $w): bool => $w->control === 'r1'))[0];
-            $step = (new Steps($roster))->of(new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone))[0];
+            $step = (new GuideSteps($roster))->of(
+                new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone),
+            )[0];
             self::assertSame($able, str_contains($step->title, 'warm and cold white'));
             self::assertStringContainsString('on, off, 10 %, 80 %', $step->title);
         }

@@ -5,9 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Control;
 
 use EmberDusk\Control\Assistants;
+use EmberDusk\Control\ControlLimits;
 use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Control\LimitClash;
-use EmberDusk\Control\Limits;
 use EmberDusk\Control\NameClash;
 use EmberDusk\Control\Names;
 use EmberDusk\Joining\Joinable;
@@ -131,7 +131,7 @@ final class HouseTest extends TestCase
         }
         self::assertSame(['c3' => NameClash::ALIKE, 'c6' => NameClash::LONG], $names);
 
-        $limits = Limits::for($plan);
+        $limits = ControlLimits::for($plan);
         self::assertSame(
             [LimitClash::ROOMS, LimitClash::PRESETS, LimitClash::PRESETS],
             array_map(static fn(LimitClash $c): string => $c->code, $limits),

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Control;
 
+use EmberDusk\Control\ControlLimits;
 use EmberDusk\Control\LimitClash;
-use EmberDusk\Control\Limits;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
@@ -58,7 +58,7 @@ final class LimitsTest extends TestCase
 
     public function test_every_clash_of_a_house_is_named_with_a_way_out(): void
     {
-        $clashes = Limits::for(self::house(9, 9, 5));
+        $clashes = ControlLimits::for(self::house(9, 9, 5));
         self::assertSame(
             [LimitClash::ROOMS, LimitClash::PRESETS],
             array_map(static fn(LimitClash $c): string => $c->code, $clashes),
@@ -74,6 +74,6 @@ final class LimitsTest extends TestCase
 
     public function test_what_just_fits_is_no_clash(): void
     {
-        self::assertSame([], Limits::for(self::house(8, 5, 5)));
+        self::assertSame([], ControlLimits::for(self::house(8, 5, 5)));
     }
 }

@@ -100,7 +100,7 @@ final class SpeechTest extends TestCase
     }
 
     /** On the demo job: the assistant reads the hub, and knows nothing of the 2.4 GHz jetty and the pixel band. */
-    public function test_which_lights_answer_on_the_stand_ins(): void
+    public function test_which_lights_answer_on_the_simulated_devices(): void
     {
         $spoken = Assistants::say(self::observatory(), 'all but the cove, 30 %');
         self::assertSame(

@@ -13,7 +13,7 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Planner\Planner;
-use EmberDusk\Planner\Progress;
+use EmberDusk\Planner\PlannerProgress;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Visit;
@@ -69,7 +69,7 @@ final class PromiseTest extends TestCase
             basis: $basis,
             // Banks are not chosen: loads on one are planned as they are.
             keep: $job === 'narrowboat' ? ['kit'] : [],
-            watch: new Progress(static fn(int $solved): bool => $solved >= self::SOLVES),
+            watch: new PlannerProgress(static fn(int $solved): bool => $solved >= self::SOLVES),
         )->toArray();
         $taken = 0;
         foreach (

@@ -8,8 +8,8 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\StandIn\Acceptance;
-use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Simulation\Acceptance;
+use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
@@ -122,7 +122,7 @@ final class Bench
         array $flaws = [],
         int $seed = 1,
         float $until = 400.0,
-    ): Site {
+    ): SimulatedSite {
         $site = Families::site($roster, $seed, array_map(Flaw::read(...), $flaws));
         foreach ($hands as $hand) {
             $site->apply(new Event($hand[0], $hand[1], $hand[2], $hand[3] ?? ''));
@@ -146,7 +146,7 @@ final class Bench
     }
 
     /** Effect of the first control on the first light, pressed and read. */
-    public static function works(Site $site, int $want = 0): string
+    public static function works(SimulatedSite $site, int $want = 0): string
     {
         return Acceptance::for($site, $site->roster->wants[$want]);
     }

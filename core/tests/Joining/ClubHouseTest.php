@@ -8,12 +8,12 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
+use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
@@ -155,7 +155,7 @@ final class ClubHouseTest extends TestCase
         // Four controls with three lights each; four with covers closed, three lights, one assistant, two remotes beside it.
         self::assertSame(
             [12, 4, 3, 1, 3],
-            array_map(static fn(string $p): int => $looked[Step::TRY . " {$p}"], $phases),
+            array_map(static fn(string $p): int => $looked[JoinStep::TRY . " {$p}"], $phases),
         );
         $said = [];
         foreach ($done->run->log() as $event) {
@@ -194,7 +194,7 @@ final class ClubHouseTest extends TestCase
         $now = 0.0;
         for ($n = 0; $n < 10 && !$run->done($now); $n++) {
             $step = $run->next($now += 5.0);
-            $step->look === Step::HAND
+            $step->look === JoinStep::HAND
                 ? $run->work($step->key(), $now)
                 : $run->act(
                     Event::SAW,

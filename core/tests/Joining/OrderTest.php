@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Joining;
 
-use EmberDusk\Joining\Guide\Steps;
+use EmberDusk\Joining\Guide\GuideSteps;
 use EmberDusk\Joining\Order\Moves;
 use EmberDusk\Joining\Order\Nearest;
 use EmberDusk\Joining\Order\Order;
@@ -135,7 +135,7 @@ final class OrderTest extends TestCase
                 speaks: ['zigbee'],
             );
             $roster = Bench::roster([$unit, $hub], [['h1', 'c1']])->in(new TimingMethod(TimingMethod::RESET_FIRST));
-            $steps = (new Steps($roster))->of(Order::for($roster)[0]);
+            $steps = (new GuideSteps($roster))->of(Order::for($roster)[0]);
             self::assertSame($searchFirst ? 'h1' : null, $steps[0]->search, "window {$listens} s, way {$taps} s");
         }
     }

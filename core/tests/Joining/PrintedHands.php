@@ -8,8 +8,8 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Recovery;
-use EmberDusk\Joining\StandIn\Acceptance;
-use EmberDusk\Joining\StandIn\Site;
+use EmberDusk\Joining\Simulation\Acceptance;
+use EmberDusk\Joining\Simulation\SimulatedSite;
 use PHPUnit\Framework\Assert;
 
 /** Someone with the printed steps and no screen: reads each sentence, does what it says to the simulated devices, and waits as it says. */
@@ -29,7 +29,7 @@ final class PrintedHands
 
     private string $last = '';
 
-    public readonly Site $site;
+    public readonly SimulatedSite $site;
 
     public function __construct(private readonly Recovery $recovery, int $seed)
     {

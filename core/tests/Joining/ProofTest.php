@@ -6,12 +6,12 @@ namespace EmberDusk\Tests\Joining;
 
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Joinable;
+use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\JobFile;
@@ -31,8 +31,8 @@ final class ProofTest extends TestCase
     /**
      * Answers a run on site step by step until its end.
      *
-     * @param  callable(Step): string  $sees answer to an observation step
-     * @return array{LiveRun, Step}
+     * @param  callable(JoinStep): string  $sees answer to an observation step
+     * @return array{LiveRun, JoinStep}
      */
     private static function answered(Roster $roster, callable $sees): array
     {
@@ -41,14 +41,14 @@ final class ProofTest extends TestCase
         for ($n = 0; $n < 4000; $n++) {
             $now += 5.0;
             $step = $run->next($now);
-            if ($step->look === Step::END) {
+            if ($step->look === JoinStep::END) {
                 return [$run, $step];
             }
             match (true) {
-                $step->look === Step::MEND => $run->act(Event::MENDED, $step->device, $now, "{$step->kind}|no"),
-                $step->look === Step::NAME => $run->act(Event::NAMED, $step->device, $now, 'A light, A room'),
-                $step->look === Step::HAND => $run->work($step->key(), $now),
-                $step->look === Step::LIST && $sees($step) === Observation::YES => $run->act(
+                $step->look === JoinStep::MEND => $run->act(Event::MENDED, $step->device, $now, "{$step->kind}|no"),
+                $step->look === JoinStep::NAME => $run->act(Event::NAMED, $step->device, $now, 'A light, A room'),
+                $step->look === JoinStep::HAND => $run->work($step->key(), $now),
+                $step->look === JoinStep::LIST && $sees($step) === Observation::YES => $run->act(
                     Event::FOUND,
                     $step->device,
                     $now,
@@ -83,7 +83,7 @@ final class ProofTest extends TestCase
     {
         [$run] = self::answered(
             self::roster($job),
-            static fn(Step $s): string => $s->kind === 'reset' ? Observation::YES : Observation::NOTHING,
+            static fn(JoinStep $s): string => $s->kind === 'reset' ? Observation::YES : Observation::NOTHING,
         );
         self::assertSame([], array_filter($run->log(), static fn(Event $e): bool => $e->kind === Event::JOINED));
     }

@@ -9,10 +9,10 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Observation;
+use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Simulation\Trap;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -167,7 +167,7 @@ final class RehearsalTest extends TestCase
         self::assertTrue($missed->works());
     }
 
-    /** @return iterable<string, array{Rule, Trap, Roster}> a rule, the trap that it is for, a job that needs it */
+    /** @return iterable<string, array{OrderRule, Trap, Roster}> a rule, the trap that it is for, a job that needs it */
     public static function rules(): iterable
     {
         $all = [['h1', 'c1'], ['r1', 'c1', 1]];
@@ -178,22 +178,22 @@ final class RehearsalTest extends TestCase
             ...array_values($more),
         ];
         yield 'reset first' => [
-            Rule::ResetFirst,
+            OrderRule::ResetFirst,
             Trap::OldNetwork,
             Bench::roster([Bench::zigbee()->used(), Bench::hub()], [['h1', 'c1']]),
         ];
         yield 'the remote joins before it links' => [
-            Rule::HubBeforeLink,
+            OrderRule::HubBeforeLink,
             Trap::OwnNetwork,
             Bench::roster($kit(), $all),
         ];
         yield 'others without power' => [
-            Rule::OthersOff,
+            OrderRule::OthersOff,
             Trap::SecondPowered,
             Bench::roster($kit(Bench::zigbee('c2', 1.0)), [...$all, ['h1', 'c2'], ['r1', 'c2', 2]]),
         ];
         yield 'names before they are read' => [
-            Rule::NamesBeforeRead,
+            OrderRule::NamesBeforeRead,
             Trap::NamesAtSearch,
             Bench::roster(
                 $kit(
@@ -234,7 +234,7 @@ final class RehearsalTest extends TestCase
             zones: 4,
         );
         yield 'the search is ended before a remote is linked by the same presses' => [
-            Rule::SearchEnded,
+            OrderRule::SearchEnded,
             Trap::MeshSearch,
             Bench::roster([$node, $pairs], [['phone', 'c1'], ['r1', 'c1', 1]]),
         ];
@@ -262,7 +262,7 @@ final class RehearsalTest extends TestCase
             zones: 4,
         );
         yield 'the link follows power-on at once' => [
-            Rule::PowerThenLink,
+            OrderRule::PowerThenLink,
             Trap::Soon,
             Bench::roster([$receiver, $bridge], [['g1', 'c1', 1]]),
         ];
@@ -270,7 +270,7 @@ final class RehearsalTest extends TestCase
 
     /** Without the rule the job fails; without the trap as well it works again: the rule is there for that trap. */
     #[DataProvider('rules')]
-    public function test_each_rule_is_there_for_its_trap(Rule $rule, Trap $trap, Roster $roster): void
+    public function test_each_rule_is_there_for_its_trap(OrderRule $rule, Trap $trap, Roster $roster): void
     {
         $plain = Rehearsal::run($roster, 1);
         self::assertSame([[], []], [self::wrong($plain), $plain->found]);

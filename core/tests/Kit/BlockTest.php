@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use PHPUnit\Framework\TestCase;
 
 final class BlockTest extends TestCase
@@ -13,7 +13,7 @@ final class BlockTest extends TestCase
     /** Common practice, no source: a 12 V bank at 11.0, 12.6 and 14.4 V; rows in parallel add what they hold and halve their ohms. */
     public function test_rows_add_what_they_hold_and_blocks_their_volts(): void
     {
-        $block = Block::read(
+        $block = BatteryBlock::read(
             new Fields(['id' => 'b', 'name' => 'Block', 'volts' => 6, 'ampHours' => 225, 'sourceOhms' => 0.004]),
         );
         $one = $block->supply(2, 1);

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Parts\Lengths;
 use EmberDusk\Parts\Piece;
+use EmberDusk\Parts\PiecesToCut;
 use EmberDusk\Parts\StockCut;
 use EmberDusk\Plan\Bends;
 use EmberDusk\Plan\Place;
@@ -72,7 +72,7 @@ final class CornersTest extends TestCase
                 'run' => 'line',
                 'length' => 'never',
             ]);
-            $lengths = Lengths::for($plan, Demo::shelf());
+            $lengths = PiecesToCut::for($plan, Demo::shelf());
             $cut = $lengths->cut('profile-flat', []);
             self::assertSame([$bought, true], [$cut->bought, $cut->proven], "{$wall} m and 0.70 m from 2 m");
         }

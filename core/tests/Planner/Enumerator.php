@@ -15,8 +15,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 use EmberDusk\Planner\Aim;
-use EmberDusk\Planner\Block;
 use EmberDusk\Planner\Layout;
+use EmberDusk\Planner\RunBlock;
 use EmberDusk\Planner\Tables;
 use EmberDusk\Values\Refusal;
 
@@ -110,7 +110,7 @@ final class Enumerator
 
     /**
      * @param  non-empty-list<Run>  $runs
-     * @return list<Block>
+     * @return list<RunBlock>
      */
     private function blocks(array $runs, string $supply, bool $pinned): array
     {
@@ -132,7 +132,7 @@ final class Enumerator
                         )
                         as $feeds
                     ) {
-                        $all[] = new Block($controller, $place, $trunk, $feeds);
+                        $all[] = new RunBlock($controller, $place, $trunk, $feeds);
                     }
                 }
             }

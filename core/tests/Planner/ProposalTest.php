@@ -13,7 +13,7 @@ use EmberDusk\Planner\Clash;
 use EmberDusk\Planner\Excerpt;
 use EmberDusk\Planner\Judge;
 use EmberDusk\Planner\Planner;
-use EmberDusk\Planner\Progress;
+use EmberDusk\Planner\PlannerProgress;
 use EmberDusk\Planner\Proposal;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FortyRuns;
@@ -177,7 +177,7 @@ final class ProposalTest extends TestCase
             plan: $plan,
             runs: array_keys($plan->runs),
             basis: Demo::basis(),
-            watch: new Progress(static fn(int $solved): bool => $solved >= 3),
+            watch: new PlannerProgress(static fn(int $solved): bool => $solved >= 3),
         );
         self::assertTrue($proposal->stopped);
         $made = $proposal->built($proposal->parts);

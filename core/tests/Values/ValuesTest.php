@@ -7,9 +7,9 @@ namespace EmberDusk\Tests\Values;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Input;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Range;
 use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
@@ -81,7 +81,7 @@ final class ValuesTest extends TestCase
             severity: $s,
             title: $code,
             detail: '',
-            place: new Place('wire'),
+            place: new FindingPlace('wire'),
         );
         $sorted = Finding::worstFirst([
             $of('a', Severity::Open),
@@ -100,7 +100,7 @@ final class ValuesTest extends TestCase
             severity: Severity::Stop,
             title: 'T',
             detail: 'D',
-            place: new Place('wire', 'f1'),
+            place: new FindingPlace('wire', 'f1'),
             number: 1.3,
             limit: 1.2,
             source: 'S',

@@ -31,7 +31,7 @@ final readonly class Leads
         if ($this->dead) {
             return 0;
         }
-        $driven = $this->setting === null ? [$commanded] : Setting::drives($this->setting, $kind, $commanded);
+        $driven = $this->setting === null ? [$commanded] : FallbackSetting::drives($this->setting, $kind, $commanded);
         if ($this->short !== null && array_intersect($this->short, $driven) !== []) {
             array_push($driven, ...$this->short);
         }

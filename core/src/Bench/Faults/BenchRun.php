@@ -25,7 +25,7 @@ final readonly class BenchRun
     public const SURE = 0.985;
 
     /** @param  list<Reading>  $readings */
-    private function __construct(public array $readings, public Belief $belief) {}
+    private function __construct(public array $readings, public FaultBelief $belief) {}
 
     /**
      * @param  list<Fault>  $faults  that are put in
@@ -40,16 +40,16 @@ final readonly class BenchRun
         int $seed,
         ReadingChooser $chooses = new NextReading(),
     ): self {
-        $meter = new StandInMeter($plan, $island, $faults, $seed);
+        $meter = new SimulatedMeter($plan, $island, $faults, $seed);
         $readings = [];
-        $belief = Belief::from($predictions, []);
+        $belief = FaultBelief::from($predictions, []);
         while (count($readings) < self::MOST && !self::enough($belief, $readings)) {
             $next = $chooses->next($belief, $readings);
             if ($next === null) {
                 break;
             }
             $readings[] = $meter->read($next[0], $next[1]);
-            $belief = Belief::from($predictions, $readings);
+            $belief = FaultBelief::from($predictions, $readings);
         }
 
         return new self($readings, $belief);
@@ -58,11 +58,11 @@ final readonly class BenchRun
     /** Whether an installer would act on the answer: nine in ten, and permanently wiring nothing that could hide behind it. */
     public function confident(): bool
     {
-        return $this->sure() >= self::CONFIDENT && ($this->named() !== Belief::NONE || $this->belief->open === []);
+        return $this->sure() >= self::CONFIDENT && ($this->named() !== FaultBelief::NONE || $this->belief->open === []);
     }
 
     /** @param  list<Reading>  $readings */
-    public static function enough(Belief $belief, array $readings): bool
+    public static function enough(FaultBelief $belief, array $readings): bool
     {
         return count($readings) >= self::LEAST &&
             $belief->open === [] &&

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
-use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Bench\Meter\Reading;
-use EmberDusk\Bench\Meter\Spot;
 
 /**
  * Which faults the readings so far would have shown. A fault counts as covered once the smallest size that is worth finding would move the
@@ -38,7 +38,7 @@ final readonly class Coverage
         }
         foreach ($of->faults as ['fault' => $fault, 'values' => $values, 'least' => $least]) {
             $name = $fault->class();
-            $needed = $class === Belief::NONE || in_array($fault->kind, self::EVERYWHERE, true);
+            $needed = $class === FaultBelief::NONE || in_array($fault->kind, self::EVERYWHERE, true);
             if ($least === null || !$needed || $name === $class || isset($open[$name])) {
                 continue;
             }
@@ -60,9 +60,9 @@ final readonly class Coverage
      * The reading that covers the most open faults.
      *
      * @param  list<Reading>  $readings  so far
-     * @return array{Spot, Command}|null null where no reading covers any of it
+     * @return array{MeterSpot, MeterCommand}|null null where no reading covers any of it
      */
-    public static function next(Belief $belief, array $readings): ?array
+    public static function next(FaultBelief $belief, array $readings): ?array
     {
         $of = $belief->predictions;
         $read = [];
@@ -93,12 +93,12 @@ final readonly class Coverage
         }
         [$command, $spot] = explode(' ', $best);
 
-        return [$of->spots[$spot], Command::read($command)];
+        return [$of->spots[$spot], MeterCommand::read($command)];
     }
 
     /** @param  array<string, float>  $keys  Whether a supply's terminals are among them. */
     private static function reads(array $keys, string $supply): bool
     {
-        return isset($keys[Command::FULL . " {$supply}"]) || isset($keys[Command::DARK . " {$supply}"]);
+        return isset($keys[MeterCommand::FULL . " {$supply}"]) || isset($keys[MeterCommand::DARK . " {$supply}"]);
     }
 }

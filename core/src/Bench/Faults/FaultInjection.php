@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\ScaledLoad;
 use EmberDusk\Circuit\Load;
 use EmberDusk\Circuit\Loads\GroupLoad;
 use EmberDusk\Circuit\Network;
 use EmberDusk\Circuit\Resistor;
-use EmberDusk\Circuit\Source;
+use EmberDusk\Circuit\SourceCurrent;
 use EmberDusk\Circuit\Stretch;
 use EmberDusk\Circuit\Wiring;
 use EmberDusk\Plan\Plan;
@@ -21,7 +21,7 @@ final readonly class FaultInjection
     /** Ohms of a nearly open contact: high enough that its ends have separate, readable volts. */
     private const OPEN = 1e5;
 
-    public static function into(Network $network, Fault $fault, Plan $plan, Command $command): void
+    public static function into(Network $network, Fault $fault, Plan $plan, MeterCommand $command): void
     {
         $run = explode(':', $fault->place)[0];
         match ($fault->kind) {
@@ -35,12 +35,12 @@ final readonly class FaultInjection
             FaultKind::Low => self::source(
                 $network,
                 $fault->place,
-                static fn(Source $s): Source => self::like($s, $s->emf * $fault->size, $s->limit),
+                static fn(SourceCurrent $s): SourceCurrent => self::like($s, $s->emf * $fault->size, $s->limit),
             ),
             FaultKind::Overload => self::source(
                 $network,
                 $fault->place,
-                static fn(Source $s): Source => self::like($s, $s->emf, $fault->size),
+                static fn(SourceCurrent $s): SourceCurrent => self::like($s, $s->emf, $fault->size),
             ),
             FaultKind::Rail => self::strip(
                 $network,
@@ -56,7 +56,7 @@ final readonly class FaultInjection
                 ),
             ),
             FaultKind::Reversed => self::cross($network, $run, (int) explode(':', $fault->place)[1], $plan),
-            FaultKind::Limit => $command->key === Command::DARK
+            FaultKind::Limit => $command->key === MeterCommand::DARK
                 ? null
                 : self::strip(
                     $network,
@@ -78,18 +78,25 @@ final readonly class FaultInjection
         );
     }
 
-    /** @param  callable(Source): Source  $change */
+    /** @param  callable(SourceCurrent): SourceCurrent  $change */
     private static function source(Network $network, string $id, callable $change): void
     {
         $network->sources = array_map(
-            static fn(Source $s): Source => $s->name === Wiring::name($id) ? $change($s) : $s,
+            static fn(SourceCurrent $s): SourceCurrent => $s->name === Wiring::name($id) ? $change($s) : $s,
             $network->sources,
         );
     }
 
-    private static function like(Source $s, float $emf, float $limit): Source
+    private static function like(SourceCurrent $s, float $emf, float $limit): SourceCurrent
     {
-        return new Source(name: $s->name, plus: $s->plus, emf: $emf, ohms: $s->ohms, limit: $limit, minus: $s->minus);
+        return new SourceCurrent(
+            name: $s->name,
+            plus: $s->plus,
+            emf: $emf,
+            ohms: $s->ohms,
+            limit: $limit,
+            minus: $s->minus,
+        );
     }
 
     /** @param  callable(Stretch): Stretch  $change */

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Faults;
 
 use EmberDusk\Bench\Meter\BenchCircuit;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\Resistor;
 use EmberDusk\Circuit\WiredRun;
@@ -18,7 +18,7 @@ final readonly class FaultList
     /** @return list<Fault> of size one */
     public static function for(Plan $plan, Island $island): array
     {
-        $network = BenchCircuit::for($plan, $island)->networks(Command::full())[0];
+        $network = BenchCircuit::for($plan, $island)->networks(MeterCommand::full())[0];
         $cores = [];
         foreach ($network->resistors as $r) {
             $cores[$r->part][] = $r;

@@ -110,7 +110,7 @@ final readonly class FaultPairs
         $components = [];
         foreach ($this->pairs as $pair) {
             $component = new Component(
-                class: Belief::SEVERAL,
+                class: FaultBelief::SEVERAL,
                 fault: null,
                 from: $this->values($pair),
                 to: null,

@@ -14,20 +14,20 @@ final readonly class FaultWords
     public function __construct(private Plan $plan) {}
 
     /** Name of a class: “bad joint of + of K3 at F1”. */
-    public function class(Belief $belief, string $class): string
+    public function class(FaultBelief $belief, string $class): string
     {
         $fault = $belief->fault($class);
 
         return match (true) {
-            $class === Belief::NONE && $belief->open !== [] => 'no fault found so far',
-            $class === Belief::NONE => 'no fault',
+            $class === FaultBelief::NONE && $belief->open !== [] => 'no fault found so far',
+            $class === FaultBelief::NONE => 'no fault',
             $fault === null => 'more than one fault, or a fault that is not in the list',
             default => $this->fault($belief, $fault),
         };
     }
 
     /** One fault, or the faults that readings cannot tell from it. */
-    public function fault(Belief $belief, Fault $fault): string
+    public function fault(FaultBelief $belief, Fault $fault): string
     {
         return $this->said($fault, count($belief->members[$fault->class()] ?? []) > 1);
     }

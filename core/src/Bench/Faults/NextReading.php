@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 
@@ -36,7 +36,7 @@ final readonly class NextReading implements ReadingChooser
     /** Bits charged for switching the lamps off and on again. */
     private const TROUBLE = 0.05;
 
-    public function next(Belief $belief, array $readings): ?array
+    public function next(FaultBelief $belief, array $readings): ?array
     {
         $read = [];
         foreach ($readings as $reading) {
@@ -50,7 +50,7 @@ final readonly class NextReading implements ReadingChooser
         $share = $belief->classes[$belief->top()];
         if (
             $belief->open !== [] &&
-            ($share >= BenchRun::SURE || ($belief->top() === Belief::NONE && $share > self::MOSTLY))
+            ($share >= BenchRun::SURE || ($belief->top() === FaultBelief::NONE && $share > self::MOSTLY))
         ) {
             $covering = Coverage::next($belief, $readings);
             if ($covering !== null) {
@@ -65,9 +65,10 @@ final readonly class NextReading implements ReadingChooser
                 if (isset($read[$key]) || !isset($belief->predictions->base[$key])) {
                     continue;
                 }
-                $bits = self::information($belief, $likely, $key) - ($command === Command::DARK ? self::TROUBLE : 0.0);
+                $bits =
+                    self::information($belief, $likely, $key) - ($command === MeterCommand::DARK ? self::TROUBLE : 0.0);
                 if ($bits > $most + 1e-6) {
-                    [$best, $most] = [[$spot, Command::read($command)], $bits];
+                    [$best, $most] = [[$spot, MeterCommand::read($command)], $bits];
                 }
             }
         }
@@ -76,7 +77,7 @@ final readonly class NextReading implements ReadingChooser
     }
 
     /** @return array<int, float> shares by component */
-    private static function likely(Belief $belief): array
+    private static function likely(FaultBelief $belief): array
     {
         $likely = array_filter(
             array_slice($belief->weights, 0, count($belief->components), true),
@@ -88,7 +89,7 @@ final readonly class NextReading implements ReadingChooser
     }
 
     /** @param  array<int, float>  $likely */
-    private static function information(Belief $belief, array $likely, string $key): float
+    private static function information(FaultBelief $belief, array $likely, string $key): float
     {
         $of = $belief->predictions;
         $shares = [$key => 1.0];

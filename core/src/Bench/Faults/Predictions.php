@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Faults;
 
 use EmberDusk\Bench\Meter\BenchCircuit;
-use EmberDusk\Bench\Meter\Command;
 use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpot;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\RunParts;
-use EmberDusk\Bench\Meter\Spot;
-use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
@@ -33,12 +33,12 @@ use EmberDusk\Values\Refusal;
 final readonly class Predictions
 {
     /** Commands under which faults are solved: the usual ones for readings. */
-    public const COMMANDS = [Command::FULL, Command::DARK];
+    public const COMMANDS = [MeterCommand::FULL, MeterCommand::DARK];
 
     private const TIMES = 3.0;
 
     /**
-     * @param  array<string, Spot>  $spots
+     * @param  array<string, MeterSpot>  $spots
      * @param  array<string, float>  $base  wired well
      * @param  array<string, float>  $rail  what rails that are off by their whole tolerance add
      * @param  array<string, float>  $supply  what supplies that are off by theirs add
@@ -61,8 +61,10 @@ final readonly class Predictions
     public static function for(Plan $plan, Island $island, Run $run): self
     {
         $near = RunParts::for($plan, $island, $run);
-        $spots = array_values(array_filter(Spots::for($plan, $island), static fn(Spot $s): bool => $near->has($s->of)));
-        $good = Expected::for($plan, $island, $spots, array_map(Command::read(...), self::COMMANDS));
+        $spots = array_values(
+            array_filter(MeterSpots::for($plan, $island), static fn(MeterSpot $s): bool => $near->has($s->of)),
+        );
+        $good = Expected::for($plan, $island, $spots, array_map(MeterCommand::read(...), self::COMMANDS));
         $lumped = BenchCircuit::lumped($plan, $island);
         $base = $good->base;
         $by = array_column($spots, null, 'id');
@@ -116,7 +118,7 @@ final readonly class Predictions
 
     /**
      * @param  list<array<string, float>>  $values  by size
-     * @param  array<string, Spot>  $spots
+     * @param  array<string, MeterSpot>  $spots
      */
     private static function least(array $values, Expected $good, array $spots): ?int
     {
@@ -137,7 +139,7 @@ final readonly class Predictions
     /**
      * @param  array<string, float>  $values
      * @param  array<string, float>  $base
-     * @param  array<string, Spot>  $spots
+     * @param  array<string, MeterSpot>  $spots
      */
     private static function clear(array $values, array $base, array $spots): bool
     {
@@ -156,7 +158,7 @@ final readonly class Predictions
      *
      * @return array<string, float> share by spot; none where it is no pad of this island
      */
-    public function shares(Spot $spot): array
+    public function shares(MeterSpot $spot): array
     {
         if (isset($this->spots[$spot->id])) {
             return [$spot->id => 1.0];
@@ -196,7 +198,7 @@ final readonly class Predictions
     private static function sizes(Fault $fault, array $base): array
     {
         if ($fault->kind === FaultKind::Overload) {
-            $gives = $base[Command::FULL . " {$fault->place}:amps"] ?? 0.0;
+            $gives = $base[MeterCommand::FULL . " {$fault->place}:amps"] ?? 0.0;
 
             if ($gives < 0.01) {
                 return [];
@@ -213,7 +215,7 @@ final readonly class Predictions
     }
 
     /**
-     * @param  list<Spot>  $spots
+     * @param  list<MeterSpot>  $spots
      * @param  list<Fault>  $faults
      * @return array<string, float>
      */
@@ -225,7 +227,7 @@ final readonly class Predictions
     ): array {
         $read = [];
         foreach (self::COMMANDS as $key) {
-            foreach ($circuit->read($spots, Command::read($key), $conditions, $faults) as $spot => $value) {
+            foreach ($circuit->read($spots, MeterCommand::read($key), $conditions, $faults) as $spot => $value) {
                 $read["{$key} {$spot}"] = $value;
             }
         }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Log;
 
-use EmberDusk\Bench\Faults\Belief;
 use EmberDusk\Bench\Faults\Component;
+use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Meter\Expected;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
@@ -36,7 +36,7 @@ final readonly class Calibration
     public static function from(Expected $expected, array $readings): ?self
     {
         $none = new Component(
-            class: Belief::NONE,
+            class: FaultBelief::NONE,
             fault: null,
             from: $expected->base,
             to: null,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Log;
 
 use EmberDusk\Bench\Channels\Pixels;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Values\InvalidInput;
 
 /**
@@ -25,7 +25,7 @@ final readonly class LogEntry
     /**
      * @param  string  $kind  of KINDS
      * @param  string  $place  a spot, a run, a device, a place of the job
-     * @param  string  $command the command: of {@see Command}; of a count its number; of a strike the uuid of the entry
+     * @param  string  $command the command: of {@see MeterCommand}; of a count its number; of a strike the uuid of the entry
      * @param  float|null  $value  volts, amps, a set of colours, the last pixel
      * @param  string  $by  what commanded it: of {@see \EmberDusk\Bench\Tests\Commander}
      * @param  bool  $sure whether a doubtful value was confirmed
@@ -55,7 +55,7 @@ final readonly class LogEntry
             throw new InvalidInput("“{$this->kind}” is not one of " . implode(', ', self::KINDS) . '.', '/kind');
         }
         if ($this->kind === 'reading' || $this->kind === 'colour') {
-            Command::read($this->command);
+            MeterCommand::read($this->command);
         }
         if ($this->kind === 'count' && preg_match('/^count:[1-9][0-9]{0,4}$/', $this->command) !== 1) {
             throw new InvalidInput('Enter the count that was set: a whole number from 1.', '/command');

@@ -6,9 +6,9 @@ namespace EmberDusk\Bench\Log;
 
 use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Count\CountFinder;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\Multimeter;
-use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
@@ -38,11 +38,11 @@ final readonly class LogWords
     {
         foreach (Island::all($plan) as $island) {
             try {
-                $spot = Spots::named($plan, $island, $e->place);
+                $spot = MeterSpots::named($plan, $island, $e->place);
 
                 return ucfirst($spot->words) .
                     ', ' .
-                    Command::read($e->command)->words() .
+                    MeterCommand::read($e->command)->words() .
                     ': ' .
                     Multimeter::print((float) $e->value, $spot->unit);
             } catch (InvalidInput) {

@@ -4,15 +4,15 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Log;
 
+use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Bench\Meter\Reading;
-use EmberDusk\Bench\Meter\Spot;
 use EmberDusk\Values\Range;
 
 /** A reading compared with good wiring. */
 final readonly class Row
 {
     /**
-     * @param  Spot|null  $spot  null where the plan has no such place any more
+     * @param  MeterSpot|null  $spot  null where the plan has no such place any more
      * @param  Range|null  $range  where good wiring is; null where nothing conducts
      * @param  DoubtfulReading|null  $doubt the open question, if it was not confirmed
      * @param  bool  $stands  whether it is the last one there and counts
@@ -20,7 +20,7 @@ final readonly class Row
      */
     public function __construct(
         public LogEntry $entry,
-        public ?Spot $spot,
+        public ?MeterSpot $spot,
         public ?Reading $reading,
         public ?Range $range,
         public ?DoubtfulReading $doubt,

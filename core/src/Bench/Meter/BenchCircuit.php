@@ -42,8 +42,11 @@ final readonly class BenchCircuit
      * @param  list<Fault>  $faults
      * @return list<Network> one per phase of the command
      */
-    public function networks(Command $command, Conditions $conditions = new Conditions(), array $faults = []): array
-    {
+    public function networks(
+        MeterCommand $command,
+        Conditions $conditions = new Conditions(),
+        array $faults = [],
+    ): array {
         return array_map(
             fn(Phase $p): Network => $this->network($command, $conditions, $p, $faults),
             $command->phases($this->plan, $this->island),
@@ -53,7 +56,7 @@ final readonly class BenchCircuit
     /**
      * True volts and amps, by spot; those where nothing conducts are not in it.
      *
-     * @param  list<Spot>  $spots
+     * @param  list<MeterSpot>  $spots
      * @param  list<Fault>  $faults
      * @return array<string, float>
      *
@@ -61,7 +64,7 @@ final readonly class BenchCircuit
      */
     public function read(
         array $spots,
-        Command $command,
+        MeterCommand $command,
         Conditions $conditions = new Conditions(),
         array $faults = [],
     ): array {
@@ -88,7 +91,7 @@ final readonly class BenchCircuit
     }
 
     /** @param  list<Fault>  $faults */
-    private function network(Command $command, Conditions $conditions, Phase $phase, array $faults): Network
+    private function network(MeterCommand $command, Conditions $conditions, Phase $phase, array $faults): Network
     {
         $network = Wiring::for($this->plan, $this->island, $command->conditions($conditions), $phase);
         $this->part($network);

@@ -22,7 +22,7 @@ final readonly class CableSpots
         return 'return ' . ($core - 1);
     }
 
-    /** @return list<Spot> */
+    /** @return list<MeterSpot> */
     public static function for(Plan $plan, Island $island, LaidCable $cable): array
     {
         $name = Wiring::name($cable->id);
@@ -33,7 +33,7 @@ final readonly class CableSpots
         for ($core = 1; $core <= self::cores($plan, $island, $cable); $core++) {
             $of = self::core($core);
             $sign = $core === 1 ? 1.0 : -1.0;
-            $spots[] = new Spot(
+            $spots[] = new MeterSpot(
                 id: "{$cable->id}:amps:{$core}",
                 unit: 'A',
                 of: $cable->id,
@@ -41,7 +41,7 @@ final readonly class CableSpots
                 through: "{$name}_{$core}",
                 sign: $sign,
             );
-            $spots[] = new Spot(
+            $spots[] = new MeterSpot(
                 id: "{$cable->id}:drop:{$core}",
                 unit: 'V',
                 of: $cable->id,
@@ -52,7 +52,7 @@ final readonly class CableSpots
             );
             foreach ($ends as $end => $at) {
                 $wire = "{$name}_{$core}_{$letter[$end]}";
-                $spots[] = new Spot(
+                $spots[] = new MeterSpot(
                     id: "{$cable->id}:{$end}:{$core}",
                     unit: 'V',
                     of: $cable->id,
@@ -62,7 +62,7 @@ final readonly class CableSpots
                     sign: $sign,
                 );
                 if ($core > 1) {
-                    $spots[] = new Spot(
+                    $spots[] = new MeterSpot(
                         id: "{$cable->id}:{$end}-wire:{$core}",
                         unit: 'V',
                         of: $cable->id,

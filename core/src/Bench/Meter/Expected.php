@@ -23,8 +23,8 @@ final readonly class Expected
     private function __construct(public array $base, public array $rail, public array $supply) {}
 
     /**
-     * @param  list<Spot>  $spots
-     * @param  list<Command>  $commands
+     * @param  list<MeterSpot>  $spots
+     * @param  list<MeterCommand>  $commands
      *
      * @throws Refusal when the circuit has no solution
      */

@@ -33,7 +33,7 @@ final class Readout
     }
 
     /** Volts or amps; null where nothing conducts there now. */
-    public function at(Spot $spot): ?float
+    public function at(MeterSpot $spot): ?float
     {
         $value = $this->value($spot);
 
@@ -44,7 +44,7 @@ final class Readout
         return $spot->sign * $value;
     }
 
-    private function value(Spot $spot): ?float
+    private function value(MeterSpot $spot): ?float
     {
         if ($spot->pad !== null) {
             return $this->pad(...$spot->pad);

@@ -11,11 +11,11 @@ use EmberDusk\Bench\Count\CountFinder;
 use EmberDusk\Bench\Faults\Fault;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\FaultKind;
-use EmberDusk\Bench\Faults\StandInMeter;
+use EmberDusk\Bench\Faults\SimulatedMeter;
 use EmberDusk\Bench\Log\BenchFacts;
-use EmberDusk\Bench\Meter\Command;
+use EmberDusk\Bench\Meter\MeterCommand;
+use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\RunParts;
-use EmberDusk\Bench\Meter\Spots;
 use EmberDusk\Bench\PixelCount;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
@@ -109,11 +109,11 @@ final readonly class Practice
      * @throws InvalidInput when there is no such place
      * @throws \EmberDusk\Values\Refusal when the faulty circuit has no solution
      */
-    public function read(Island $island, string $spot, Command $command): float
+    public function read(Island $island, string $spot, MeterCommand $command): float
     {
-        $meter = new StandInMeter($this->plan, $island, $this->wiring($island), $this->seed);
+        $meter = new SimulatedMeter($this->plan, $island, $this->wiring($island), $this->seed);
 
-        return $meter->read(Spots::named($this->plan, $island, $spot), $command)->value;
+        return $meter->read(MeterSpots::named($this->plan, $island, $spot), $command)->value;
     }
 
     /** Whether everything was found and fixed. */

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Bench;
 
-use EmberDusk\Bench\Log\Evidence;
 use EmberDusk\Bench\Log\IslandIds;
 use EmberDusk\Bench\Log\LogEntry;
+use EmberDusk\Bench\Log\ReadingEvidence;
 use EmberDusk\Bench\Log\Row;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Checks\Check;
@@ -14,7 +14,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Readings outside the expected band, and readings to confirm: none is dropped silently. */
@@ -45,7 +45,7 @@ final readonly class ReadingFindings implements Check
             if ($facts->readings($island, $of) === []) {
                 continue;
             }
-            foreach (Evidence::from($job->plan, $island, $facts, $job->state->solver)->rows as $row) {
+            foreach (ReadingEvidence::from($job->plan, $island, $facts, $job->state->solver)->rows as $row) {
                 array_push(
                     $findings,
                     ...self::row($row, isset($island->parts[$row->spot->of ?? '']) ? $row->spot->of ?? $run : $run),
@@ -66,7 +66,7 @@ final readonly class ReadingFindings implements Check
         if ($spot === null) {
             return [self::gone($row->entry, $run)];
         }
-        $place = new Place('bench', $run);
+        $place = new FindingPlace('bench', $run);
         $read = Multimeter::print((float) $row->entry->value, $spot->unit);
         if ($row->doubt !== null) {
             return [
@@ -124,7 +124,7 @@ final readonly class ReadingFindings implements Check
             severity: Severity::Open,
             title: "A reading at {$entry->place}, which is not in the plan any more",
             detail: 'The plan was changed after it was read. It stays in the log and does not count; measure the current wiring.',
-            place: new Place('bench', $run),
+            place: new FindingPlace('bench', $run),
             source: Rule::OWN,
         );
     }

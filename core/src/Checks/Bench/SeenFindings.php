@@ -10,7 +10,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Wrong colours and counts, and controllers commanded by a bench remote and not reset since. */
@@ -48,7 +48,7 @@ final readonly class SeenFindings implements Check
                     severity: Severity::Open,
                     title: "{$run->name()}: the colours that were seen contradict each other",
                     detail: 'No way to connect the leads gives all of them. They stay in the log; test the first colour again.',
-                    place: new Place('bench', $id),
+                    place: new FindingPlace('bench', $id),
                     source: Rule::PRACTICE,
                 );
             }
@@ -65,7 +65,7 @@ final readonly class SeenFindings implements Check
                     detail: 'Its strip has ' .
                         implode(', ', $seen->colours) .
                         '. It stays in the log and does not count; test the colours again, or choose the strip that is fitted.',
-                    place: new Place('bench', $id),
+                    place: new FindingPlace('bench', $id),
                     source: Rule::PRACTICE,
                 );
             }
@@ -75,7 +75,7 @@ final readonly class SeenFindings implements Check
                     severity: $seen->count->verdict === 'contradiction' ? Severity::Open : Severity::Watch,
                     title: "{$run->name()}: {$seen->says()}",
                     detail: $seen->todo(),
-                    place: new Place('bench', $id),
+                    place: new FindingPlace('bench', $id),
                     source: Rule::PRACTICE,
                 );
             }
@@ -88,7 +88,7 @@ final readonly class SeenFindings implements Check
                     severity: Severity::Open,
                     title: strtoupper($controller) . ' was commanded by a bench remote: reset it first',
                     detail: 'It is still linked to the bench remote or hub. Reset it before joining; it does not count as joined.',
-                    place: new Place('join', $controller),
+                    place: new FindingPlace('join', $controller),
                     source: Rule::PRACTICE,
                 );
             }
@@ -108,7 +108,7 @@ final readonly class SeenFindings implements Check
             severity: Severity::Watch,
             title: "{$name}: " . lcfirst(rtrim($words->verdict($found), '.')),
             detail: 'Switch the supply off before you move a lead. ' . implode(' ', $words->moves($found)),
-            place: new Place('bench', $run),
+            place: new FindingPlace('bench', $run),
             source: Rule::PRACTICE,
         );
     }

@@ -10,8 +10,8 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** At most 5 % of nominal volts from the supply to the farthest feed (IEC 60364-7-715, from memory). */
@@ -81,7 +81,7 @@ final readonly class Drop extends RunCheck
                     100 * $case->plan->limits->drop,
                     $case->strip->volts,
                 ),
-                place: new Place('wire', $feed->id),
+                place: new FindingPlace('wire', $feed->id),
                 number: $drop,
                 limit: $limit,
                 source: 'IEC 60364-7-715 (from memory)',

@@ -13,8 +13,8 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Cables where they are: indoor cable outdoors or in the ground, rigid cable on something that moves. */
@@ -37,7 +37,7 @@ final readonly class Surroundings implements Check
                 continue;
             }
             $runs = self::runs($job->plan, $laid);
-            $place = new Place('wire', $id);
+            $place = new FindingPlace('wire', $id);
             $name = strtoupper($id);
             $outdoors = self::mounted($runs, 'outdoors') || $laid->laid === 'ground';
             if ($outdoors && !$cable->outdoors) {

@@ -7,10 +7,10 @@ namespace EmberDusk\Checks\Control;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
+use EmberDusk\Control\ControlLimits;
 use EmberDusk\Control\LimitClash;
-use EmberDusk\Control\Limits;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Apps and remotes have room for the rooms and presets that are wanted of them. */
@@ -32,10 +32,10 @@ final readonly class LimitFindings implements Check
                 severity: Severity::Watch,
                 title: $c->title,
                 detail: $c->detail,
-                place: new Place('scenes', $c->item),
+                place: new FindingPlace('scenes', $c->item),
                 source: Rule::LEAFLET,
             ),
-            Limits::for($job->plan),
+            ControlLimits::for($job->plan),
         );
     }
 }

@@ -10,8 +10,8 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Control\Names;
 use EmberDusk\Plan\Changes\Runs\NameLight;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** One name per light: short enough for the app, distinct by ear, and not reserved by assistants. */
@@ -49,7 +49,7 @@ final readonly class NameFindings implements Check
                 severity: Severity::Watch,
                 title: $clash->title,
                 detail: $clash->detail,
-                place: new Place('scenes', $clash->light),
+                place: new FindingPlace('scenes', $clash->light),
                 source: Rule::PRACTICE,
                 fixes: $fixes,
             );

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Shows: how fast they flash, whether they end, whether anything is left of them; light of a vehicle on the road. */
@@ -52,7 +52,7 @@ final readonly class PlayFindings implements Check
     private static function show(Plan $plan, Show $show): array
     {
         $running = new Running($plan, $show);
-        $at = new Place('scenes', $show->id);
+        $at = new FindingPlace('scenes', $show->id);
         $round = $running->round();
         if ($running->lights() === [] || $round === 0.0) {
             $detail =
@@ -121,7 +121,7 @@ final readonly class PlayFindings implements Check
                             implode(', ', array_map(static fn(Show $s): string => "“{$s->name}”", $moves)) .
                             ' for use while parked, off the road. ') .
                     'Local rules decide; what is required of a vehicle’s own lamps is never driven from here.',
-                place: new Place('scenes'),
+                place: new FindingPlace('scenes'),
                 source: Rule::PRACTICE,
             ),
         ];

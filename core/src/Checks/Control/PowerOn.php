@@ -14,8 +14,8 @@ use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Changes\Control\SetTuning;
 use EmberDusk\Plan\Tuning;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A light whose power is cut by hand has a state for its return, and one that lights. */
@@ -55,7 +55,7 @@ final readonly class PowerOn implements Check
                 title: $title,
                 detail: 'Without power it does not respond and does not relay for others. People expect light when they use the switch: ' .
                     'store a level, wait until it is saved, and test it with the phone off.',
-                place: new Place('scenes', $light->id),
+                place: new FindingPlace('scenes', $light->id),
                 source: Rule::PRACTICE,
                 fixes: [
                     new Fix(

@@ -12,7 +12,7 @@ use EmberDusk\Control\TriggerUnits;
 use EmberDusk\Control\Year;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Triggers: whether a unit of the job can start them, conflicts, and the effect of the sun over a year. */
@@ -80,7 +80,7 @@ final readonly class TriggerFindings implements Check
                     severity: Severity::Open,
                     title: 'Location of the job is not set',
                     detail: 'Sunrise and sunset need its latitude and longitude: type them at Scenes.',
-                    place: new Place('scenes'),
+                    place: new FindingPlace('scenes'),
                 ),
             ];
         }
@@ -115,7 +115,7 @@ final readonly class TriggerFindings implements Check
             severity: Severity::Watch,
             title: $title,
             detail: $detail,
-            place: new Place('scenes', $trigger->id),
+            place: new FindingPlace('scenes', $trigger->id),
             source: $code === 'trigger-kit' ? Rule::LEAFLET : '',
         );
     }

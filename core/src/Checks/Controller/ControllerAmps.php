@@ -12,7 +12,7 @@ use EmberDusk\Circuit\ControllerLoad;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** A channel and the entire controller stay within their rated amps. */
@@ -84,7 +84,7 @@ final readonly class ControllerAmps implements Check
                 $load->amps,
                 $controller->totalAmps,
             ),
-            place: new Place('kit', $case->run->id),
+            place: new FindingPlace('kit', $case->run->id),
             number: $channel ? $load->fullest() : $load->amps,
             limit: $channel ? $controller->channelAmps : $controller->totalAmps,
             source: Rule::LEAFLET,

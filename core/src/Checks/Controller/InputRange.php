@@ -10,7 +10,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** A controller works inside its input range. */
@@ -55,7 +55,7 @@ final readonly class InputRange implements Check
                         $controller->inputLeast,
                         $controller->inputMost,
                     ),
-                    place: new Place('kit', $case->run->id),
+                    place: new FindingPlace('kit', $case->run->id),
                     number: $volts,
                     limit: $volts < $controller->inputLeast ? $controller->inputLeast : $controller->inputMost,
                     source: Rule::LEAFLET,

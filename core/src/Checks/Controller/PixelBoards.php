@@ -13,8 +13,8 @@ use EmberDusk\Kit\PixelGroup;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Item;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Boards of pixel runs: one for each run, pixels on a data line, pictures a second, cores for data, a fuse. */
@@ -51,7 +51,7 @@ final readonly class PixelBoards extends RunCheck
                     severity: Severity::Watch,
                     title: "{$case->run->name()}: no pixel board",
                     detail: 'Pixels without data stay dark or show random colours. Add a pixel board to this run under Other items at Kit.',
-                    place: new Place('kit', $case->run->id),
+                    place: new FindingPlace('kit', $case->run->id),
                     source: Rule::OWN,
                 ),
             ];
@@ -67,7 +67,7 @@ final readonly class PixelBoards extends RunCheck
         $each = $entry->whole('pixelsPerOutput', 1, 100_000);
         $lines = $board->count * $entry->whole('outputs', 1, 64);
         $pixels = ($case->plan->cutMarks($case->run)?->groupCount() ?? 0) * $group->pixels;
-        $place = new Place('kit', $case->run->id);
+        $place = new FindingPlace('kit', $case->run->id);
         $findings = [];
         if ($pixels > $lines * $each) {
             $findings[] = new Finding(
@@ -139,7 +139,7 @@ final readonly class PixelBoards extends RunCheck
                 severity: Severity::Watch,
                 title: "{$name} has {$cable->cores} cores, power and data need {$needs}",
                 detail: 'Choose a cable with a core for each data wire, or lay a separate data wire.',
-                place: new Place('wire', $laid->id),
+                place: new FindingPlace('wire', $laid->id),
                 number: (float) $cable->cores,
                 limit: (float) $needs,
                 source: Rule::PRACTICE,
@@ -165,7 +165,7 @@ final readonly class PixelBoards extends RunCheck
                 severity: Severity::Watch,
                 title: "{$kit->entry->name()} has no fuse",
                 detail: 'A short in the strip burns its copper. Add a fuse to the cable before it, or choose a board with a fuse.',
-                place: new Place('kit', $case->run->id),
+                place: new FindingPlace('kit', $case->run->id),
                 source: Rule::PRACTICE,
             ),
         ];

@@ -9,8 +9,8 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Kit\ShareKit;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A repeater copies the end of the part before it: the entire strip is cut there, + and every channel (common practice, no source). */
@@ -36,7 +36,7 @@ final readonly class Repeats extends RunCheck
             return [];
         }
         $run = $case->run;
-        $place = new Place('kit', $run->id);
+        $place = new FindingPlace('kit', $run->id);
         $before = $case->plan->repeated($run);
         if ($before === null) {
             return [

@@ -10,7 +10,7 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** A controller that switches channels cannot drive pixels, nor a strip whose channels share the side that it switches. */
@@ -49,7 +49,7 @@ final readonly class Switching extends RunCheck
                 severity: Severity::Stop,
                 title: "{$case->device($case->run->controller)} switches channels, {$case->run->name()} is of pixels",
                 detail: 'Pixels take their colour from a data line and connect straight to the supply; a dimmed supply destroys or confuses them.',
-                place: new Place('kit', $case->run->id),
+                place: new FindingPlace('kit', $case->run->id),
                 source: Rule::PRACTICE,
                 fixes: $case->chosenAgain(
                     "Leave {$case->device($case->run->controller)} out",
@@ -70,7 +70,7 @@ final readonly class Switching extends RunCheck
                 $case->run->controller,
             )} switches {$controller->switches}, {$case->run->name()} has a common {$strip->common}",
             detail: "Its channels cannot be dimmed apart, or are always on. Choose a controller that switches {$other}.",
-            place: new Place('kit', $case->run->id),
+            place: new FindingPlace('kit', $case->run->id),
             source: Rule::LEAFLET,
             fixes: $case->takeFittingController(),
         );

@@ -18,8 +18,8 @@ use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Rules of fixtures that depend on a low-voltage supply: a cable, volts enough, no more lost on the way than the job allows. */
@@ -58,7 +58,7 @@ final readonly class Lamps implements Check
             return [];
         }
         $name = strtoupper($fitting->id);
-        $place = new Place('wire', $fitting->id);
+        $place = new FindingPlace('wire', $fitting->id);
         if ($plan->cableTo($fitting->id) === null) {
             return [
                 new Finding(

@@ -14,8 +14,8 @@ use EmberDusk\Plan\Changes\Kit\ChooseModule;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /**
@@ -84,7 +84,7 @@ final readonly class Modules implements Check
                     severity: Severity::Open,
                     title: strtoupper($id) . ": no dimmer for {$fitting->count} x {$fixture->name()}",
                     detail: 'Choose a module. ' . self::MAINS,
-                    place: new Place('wire', $id),
+                    place: new FindingPlace('wire', $id),
                     fixes: self::take($plan, $id, $shelf),
                 );
             }
@@ -108,7 +108,7 @@ final readonly class Modules implements Check
             array_map(static fn(Fitting $f): float => $f->count * ($plan->fixture($f->kit)->watts ?? 0.0), $on),
         );
         $first = (string) array_key_first($on);
-        $place = new Place('wire', $first);
+        $place = new FindingPlace('wire', $first);
         $name = strtoupper($id);
         $leaflet = 'the module’s instructions, on the shelf';
         $other = self::take($plan, $first, $shelf);
@@ -244,7 +244,7 @@ final readonly class Modules implements Check
             severity: Severity::Stop,
             title: strtoupper($id) . " {$dimmed}, {$dimmer->name()} dims by {$dimmer->dims()}",
             detail: 'It stays dark, flickers or is destroyed. ' . self::MAINS,
-            place: new Place('wire', $id),
+            place: new FindingPlace('wire', $id),
             source: Rule::LEAFLET,
             fixes: self::take($plan, $id, $shelf),
         );

@@ -8,7 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Every controller that has its own network to join has joined it. */
@@ -29,7 +29,7 @@ final readonly class NotJoined implements Check
                     severity: Severity::Open,
                     title: strtoupper($id) . ' is not joined yet',
                     detail: 'So far only its own key switches it.',
-                    place: new Place('join', $id),
+                    place: new FindingPlace('join', $id),
                 );
             }
         }

@@ -11,8 +11,8 @@ use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A run has all its kit, every cable a core for + and one for each return, the controller a channel for each. */
@@ -44,7 +44,7 @@ final readonly class Complete extends RunCheck
                 severity: Severity::Open,
                 title: $case->run->name() . ' lacks ' . implode(', ', $lacking),
                 detail: 'Choose them from the shelf; until then nothing can be calculated.',
-                place: new Place('kit', $case->run->id),
+                place: new FindingPlace('kit', $case->run->id),
             );
         }
         foreach (WiredRun::short($case->plan, $case->run) as $id => [$has, $needs]) {
@@ -77,7 +77,7 @@ final readonly class Complete extends RunCheck
             severity: Severity::Stop,
             title: sprintf('%s has %d cores, %d are needed', strtoupper($id), $has, $needs),
             detail: 'One core for + and one for each channel’s return.',
-            place: new Place('wire', $id),
+            place: new FindingPlace('wire', $id),
             number: $has,
             limit: $needs,
             source: 'common practice, no source',
@@ -92,7 +92,7 @@ final readonly class Complete extends RunCheck
             severity: Severity::Stop,
             title: strtoupper($id) . ' has too few channels',
             detail: "It has {$has}, the strip needs {$needs}.",
-            place: new Place('kit', $case->run->id),
+            place: new FindingPlace('kit', $case->run->id),
             number: $has,
             limit: $needs,
             source: 'the controller’s instructions, on the shelf',

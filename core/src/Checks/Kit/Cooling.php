@@ -8,7 +8,7 @@ use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** A strong strip needs metal behind it: bare on wood or plaster it cooks itself (common practice, no source). */
@@ -40,7 +40,7 @@ final readonly class Cooling extends RunCheck
                         'Put it into a profile, or take a weaker strip.',
                     self::BARE,
                 ),
-                place: new Place('kit', $run->id),
+                place: new FindingPlace('kit', $run->id),
                 number: $makes,
                 limit: self::BARE,
                 source: Rule::PRACTICE,

@@ -10,7 +10,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Control;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Phones reach a Zigbee controller through a hub; a job without one needs none. */
@@ -37,7 +37,7 @@ final readonly class HubAsked implements Check
                         severity: Severity::Open,
                         title: 'No hub yet',
                         detail: 'Phones reach a Zigbee controller through a hub.',
-                        place: new Place('kit', 'hub'),
+                        place: new FindingPlace('kit', 'hub'),
                     ),
                 ];
             }

@@ -16,8 +16,8 @@ use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Other items: whether their run, supply or cable exists, their radio fits, and their ratings are kept. */
@@ -93,7 +93,7 @@ final readonly class Items implements Check
             severity: Severity::Open,
             title: $entry->name() . ' belongs to nothing',
             detail: 'Choose what it belongs to, or remove it: a set belongs to a run, modules to a supply, a plug to a cable.',
-            place: new Place('kit', $item->id),
+            place: new FindingPlace('kit', $item->id),
             source: Rule::OWN,
             fixes: [
                 new Fix('Remove it', SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $item->id)),
@@ -131,7 +131,7 @@ final readonly class Items implements Check
                     '; the job speaks ' .
                     implode(', ', array_filter(array_keys($families))) .
                     '. Take one of the same kind, or a bridge between them.',
-                place: new Place('kit', $item->id),
+                place: new FindingPlace('kit', $item->id),
                 source: Rule::LEAFLET,
             );
         }
@@ -142,7 +142,7 @@ final readonly class Items implements Check
                 severity: Severity::Watch,
                 title: $control->name() . ' needs mains, and none is known there',
                 detail: 'A spur for it is laid by a licensed person; add it at Survey, or choose a battery panel.',
-                place: new Place('kit', $item->id),
+                place: new FindingPlace('kit', $item->id),
                 source: Rule::LEAFLET,
             );
         }
@@ -177,7 +177,7 @@ final readonly class Items implements Check
     {
         $cable = $job->plan->cables[(string) $item->on];
         $name = strtoupper($cable->id);
-        $place = new Place('wire', $cable->id);
+        $place = new FindingPlace('wire', $cable->id);
         $amps = round($job->cables()[$cable->id]->openAmps ?? 0.0, 4);
         $may = $values->number('amps', 0.1, 200);
         $pins = $values->whole('pins', 2, 20);
@@ -264,7 +264,7 @@ final readonly class Items implements Check
                         ($genders[0] === 'male' ? 'plugs' : 'sockets') .
                         ' do not go together',
                     detail: 'Choose a plug and a socket. The side that stays live gets the socket.',
-                    place: new Place('wire', $cable),
+                    place: new FindingPlace('wire', $cable),
                     source: Rule::LEAFLET,
                 );
             }
@@ -288,7 +288,7 @@ final readonly class Items implements Check
                 severity: Severity::Stop,
                 title: sprintf('%s is %.2f m short for %s', $entry->name(), $run->length() - $metres, $run->name()),
                 detail: 'Sets are not joined end to end: the second one dims. Take a longer one, or single parts.',
-                place: new Place('kit', $run->id),
+                place: new FindingPlace('kit', $run->id),
                 number: $metres,
                 limit: $run->length(),
                 source: Rule::LEAFLET,

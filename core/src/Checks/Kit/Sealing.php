@@ -8,7 +8,7 @@ use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Outdoors a strip is sealed or is in a profile: water on pads lets the copper rot (common practice, no source). */
@@ -44,7 +44,7 @@ final readonly class Sealing extends RunCheck
                 severity: Severity::Watch,
                 title: "{$run->name()}: open strip in a wet place",
                 detail: 'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.',
-                place: new Place('kit', $run->id),
+                place: new FindingPlace('kit', $run->id),
                 source: Rule::PRACTICE,
             ),
         ];

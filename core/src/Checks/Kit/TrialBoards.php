@@ -11,8 +11,8 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Solderless trial boards in permanent work: in the plan, or among the client's own kit. */
@@ -35,7 +35,7 @@ final readonly class TrialBoards implements Check
         foreach (array_keys($state->plan->owned) as $id) {
             $kit = $state->plan->kit[$id] ?? null;
             if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
-                $findings[] = self::finding($kit->entry->name(), new Place('kit'), [
+                $findings[] = self::finding($kit->entry->name(), new FindingPlace('kit'), [
                     new Fix('Not for permanent work', SetOwned::payload(kit: $id, count: 0)),
                 ]);
             }
@@ -44,7 +44,7 @@ final readonly class TrialBoards implements Check
         foreach ($state->plan->items as $id => $item) {
             $kit = $state->plan->kit[$item->kit];
             if (($kit->written['trial'] ?? false) === true) {
-                $findings[] = self::finding($kit->entry->name(), new Place('kit', $id), [
+                $findings[] = self::finding($kit->entry->name(), new FindingPlace('kit', $id), [
                     new Fix('Remove it', SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $id)),
                 ]);
             }
@@ -54,7 +54,7 @@ final readonly class TrialBoards implements Check
     }
 
     /** @param  list<Fix>  $fixes */
-    private static function finding(string $name, Place $place, array $fixes): Finding
+    private static function finding(string $name, FindingPlace $place, array $fixes): Finding
     {
         return new Finding(
             code: 'trial',

@@ -18,8 +18,8 @@ use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
@@ -81,7 +81,7 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
                         ? sprintf(' With rail and supply tolerances: %.2f to %.2f.', $range->low, $range->high)
                         : '',
                 ),
-                place: new Place('wire', $case->run->id),
+                place: new FindingPlace('wire', $case->run->id),
                 number: $even,
                 limit: $limit,
                 source: 'common practice, no source',

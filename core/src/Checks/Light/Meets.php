@@ -19,8 +19,8 @@ use EmberDusk\Survey\Point;
 use EmberDusk\Survey\RunPath;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
@@ -137,7 +137,7 @@ final readonly class Meets implements Check, SolvesFixes
                 100 * $apart,
                 100 * $plan->limits->seam,
             ),
-            place: new Place('wire', $dark->id),
+            place: new FindingPlace('wire', $dark->id),
             number: $apart,
             limit: $plan->limits->seam,
             source: 'common practice, no source',

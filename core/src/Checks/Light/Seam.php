@@ -11,8 +11,8 @@ use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Ends of one run within a metre of each other: a difference above 5 % is visible (common practice, no source). */
@@ -68,7 +68,7 @@ final readonly class Seam extends RunCheck
                     100 * $seam,
                     100 * $limit,
                 ) . ($fed > 1 ? ' Use the same cable size and length to both ends.' : ''),
-                place: new Place('wire', $case->run->id),
+                place: new FindingPlace('wire', $case->run->id),
                 number: $seam,
                 limit: $limit,
                 source: 'common practice, no source',

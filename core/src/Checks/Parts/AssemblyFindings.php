@@ -7,13 +7,13 @@ namespace EmberDusk\Checks\Parts;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
-use EmberDusk\Parts\Lengths;
 use EmberDusk\Parts\Offcut;
+use EmberDusk\Parts\PiecesToCut;
 use EmberDusk\Parts\Uses;
 use EmberDusk\Plan\Changes\Kit\SetAssembly;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Assemblies that are impossible or do not last: pieces too long, glue in wet places, heat. */
@@ -24,7 +24,7 @@ final readonly class AssemblyFindings
     {
         $plan = $state->plan;
         $findings = [];
-        $lengths = Lengths::for($plan, $state->shelf);
+        $lengths = PiecesToCut::for($plan, $state->shelf);
         foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as [$piece, $kit, $group]) {
             $findings[] = new Finding(
                 code: 'too-long',
@@ -33,12 +33,12 @@ final readonly class AssemblyFindings
                 detail: sprintf(
                     '%s without joints, but stock has %s. Allow a joint, choose another %s, or add a longer offcut.',
                     $plan->terms->say($piece->mm / 1000),
-                    $plan->terms->say(Lengths::bought($kit)),
+                    $plan->terms->say(PiecesToCut::bought($kit)),
                     strtolower($group),
                 ),
-                place: new Place('parts', $piece->run),
+                place: new FindingPlace('parts', $piece->run),
                 number: $piece->mm / 1000,
-                limit: Lengths::bought($kit),
+                limit: PiecesToCut::bought($kit),
                 fixes: [
                     new Fix(
                         'Allow joints where needed',
@@ -57,7 +57,7 @@ final readonly class AssemblyFindings
                     severity: Severity::Watch,
                     title: "{$run->name()} is sealed with hot glue where it is damp",
                     detail: 'Hot glue fails in wet places. Use silicone; it takes a day to cure.',
-                    place: new Place('parts', $run->id),
+                    place: new FindingPlace('parts', $run->id),
                     source: 'common practice, no source',
                     fixes: [new Fix('Seal it with silicone', SetAssembly::payload(run: $run->id, seal: 'silicone'))],
                 );
@@ -89,7 +89,7 @@ final readonly class AssemblyFindings
                         $profile->entry->name(),
                         $takes,
                     ),
-                    place: new Place('parts', $run->id),
+                    place: new FindingPlace('parts', $run->id),
                     number: $makes,
                     limit: $takes,
                     source: 'the shelf',

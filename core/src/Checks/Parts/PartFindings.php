@@ -9,7 +9,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Problems of the parts list: assemblies, overdue parts. */
@@ -42,7 +42,7 @@ final readonly class PartFindings implements Check
                     severity: Severity::Watch,
                     title: "{$name} is overdue",
                     detail: "It was due on {$mark->arrives}. Ask the supplier, then set another day or mark it as in hand.",
-                    place: new Place('parts', $key),
+                    place: new FindingPlace('parts', $key),
                 );
             }
         }

@@ -12,8 +12,8 @@ use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Plan\Changes\Kit\SetSpare;
 use EmberDusk\Plan\Item;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Items that would silently count as 0 in the quote: missing prices or rates, free work, unused kit. */
@@ -49,7 +49,7 @@ final readonly class PriceFindings implements Check
                     title: "{$kit->entry->name()} is priced in {$foreign}",
                     detail: "The job uses {$terms->currency}, so it counts as 0 in every total. Give the job a " .
                         "rate for {$foreign} at the quote, or give the shelf a price in {$terms->currency}.",
-                    place: new Place('parts', $id),
+                    place: new FindingPlace('parts', $id),
                 );
             } elseif (
                 $terms->price($kit) === null &&
@@ -62,7 +62,7 @@ final readonly class PriceFindings implements Check
                     severity: Severity::Watch,
                     title: "{$kit->entry->name()} has no price",
                     detail: 'It counts as 0 in every total, and no proposal uses it. Give it a price on the kit shelf and update the job’s copy.',
-                    place: new Place('parts', $id),
+                    place: new FindingPlace('parts', $id),
                 );
             }
         }
@@ -84,7 +84,7 @@ final readonly class PriceFindings implements Check
                 title: 'Hourly rate is 0',
                 detail: 'The quote has parts only, and proposals do not distinguish between one joint and ' .
                     'twenty. Set the price of an hour where the quote is.',
-                place: new Place('parts'),
+                place: new FindingPlace('parts'),
             ),
         ];
     }
@@ -115,7 +115,7 @@ final readonly class PriceFindings implements Check
                 severity: Severity::Open,
                 title: $owned ? "The client’s {$name} is not used" : "{$name}: spares without use",
                 detail: $detail,
-                place: new Place('parts', $id),
+                place: new FindingPlace('parts', $id),
                 fixes: [
                     $owned
                         ? new Fix('Remove it from the client’s list', SetOwned::payload(kit: $id, count: 0))

@@ -13,8 +13,8 @@ use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** The worst current of a cable stays within its ampacity as laid (docs/model.md 7). */
@@ -61,7 +61,7 @@ final readonly class CableCapacity implements Check
     {
         $rating = CableRating::for($job->plan, $laid);
         $name = strtoupper($laid->id);
-        $place = new Place('wire', $laid->id);
+        $place = new FindingPlace('wire', $laid->id);
         $findings = [];
         if ($rating->asks) {
             $findings[] = new Finding(

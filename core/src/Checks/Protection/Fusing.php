@@ -12,8 +12,8 @@ use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /**
@@ -84,7 +84,7 @@ final readonly class Fusing implements Check
         $guard = Guard::for($job->plan, $laid);
         $capacity = $rating->amps ?? 0.0;
         $name = strtoupper($laid->id);
-        $place = new Place('wire', $laid->id);
+        $place = new FindingPlace('wire', $laid->id);
         $own = $job->plan->fuse($laid->fuse)?->amps;
         $bare = $guard->battery && $laid->from === $guard->supply && $own === null;
         $small = $own !== null && Guard::needs($load) > $own;

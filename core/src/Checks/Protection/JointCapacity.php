@@ -10,8 +10,8 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A joint is rated for its current, also with another feed open: clip-on strip connectors 3 A (common practice, no source; on the shelf). */
@@ -49,7 +49,7 @@ final readonly class JointCapacity implements Check
                 severity: Severity::Stop,
                 title: sprintf('%s carries %.1f A, its %s %g A', $name, $result->openAmps, $joint->joint, $joint->amps),
                 detail: 'The contact gets hot.',
-                place: new Place('wire', $id),
+                place: new FindingPlace('wire', $id),
                 number: $result->openAmps,
                 limit: $joint->amps,
                 source: 'common practice, no source; on the shelf',

@@ -13,7 +13,7 @@ use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Existing legs that feed a strip: none of them may still be connected to mains. */
@@ -44,7 +44,7 @@ final readonly class LegMains implements Check
                     title: "{$name} is leg {$cable->leg}, which is connected to mains at {$outlet}",
                     detail: 'Mains would be on the strip: it destroys it and can kill. ' .
                         'Prove the leg dead, disconnect it at both ends, then correct the notes. Mains work is for a licensed person; local codes decide.',
-                    place: new Place('wire', $id),
+                    place: new FindingPlace('wire', $id),
                     source: Rule::PRACTICE,
                 );
             }

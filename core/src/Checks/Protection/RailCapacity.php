@@ -12,8 +12,8 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /**
@@ -62,7 +62,7 @@ final readonly class RailCapacity extends RunCheck
                 detail: ($stated === null
                     ? 'The entry has no rail rating; for a strip of 8 to 12 mm that is a lot. '
                     : '') . 'The copper at the feed gets hot and browns. Feed it at more points, or cut it into parts.',
-                place: new Place('wire', $case->run->id),
+                place: new FindingPlace('wire', $case->run->id),
                 number: $amps,
                 limit: $limit,
                 source: $stated === null ? Rule::PRACTICE : Rule::LEAFLET,

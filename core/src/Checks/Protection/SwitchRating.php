@@ -10,8 +10,8 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A switch in a lead is rated for the current and the d.c. volts: otherwise its contacts weld. */
@@ -57,7 +57,7 @@ final readonly class SwitchRating implements Check
                     severity: Severity::Stop,
                     title: sprintf('The switch in %s breaks %g A, %.2f A flow', $name, $switch->amps, $amps),
                     detail: 'A d.c. arc does not go out: too small a switch welds or burns. Choose one rated for this current at d.c.',
-                    place: new Place('wire', $id),
+                    place: new FindingPlace('wire', $id),
                     number: $amps,
                     limit: $switch->amps,
                     source: Rule::LEAFLET,
@@ -75,7 +75,7 @@ final readonly class SwitchRating implements Check
                         $volts,
                     ),
                     detail: 'Its a.c. rating does not count: a d.c. arc does not go out.',
-                    place: new Place('wire', $id),
+                    place: new FindingPlace('wire', $id),
                     number: $volts,
                     limit: $switch->volts,
                     source: Rule::LEAFLET,

@@ -8,7 +8,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 
 /** One use of a kit entry in a plan: a device, a fixture, a cable or a part of it, a strip, a profile, an item. */
 final readonly class Fitted
@@ -23,7 +23,7 @@ final readonly class Fitted
         public string $id,
         public KitSnapshot $kit,
         public string $label,
-        public Place $place,
+        public FindingPlace $place,
     ) {}
 
     /** @return iterable<self> every place of a plan at which an entry with ratings stands */
@@ -70,7 +70,7 @@ final readonly class Fitted
     ): iterable {
         $snapshot = $plan->kit[$kit ?? ''] ?? null;
         if ($snapshot !== null && (Kinds::get($snapshot->kind())->rated ?? []) !== []) {
-            yield new self($list, $id, $snapshot, $label, new Place($stage, $at));
+            yield new self($list, $id, $snapshot, $label, new FindingPlace($stage, $at));
         }
     }
 }

@@ -14,7 +14,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
@@ -86,7 +86,7 @@ final readonly class SceneFindings implements Check
                         severity: Severity::Stop,
                         title: "“{$scene->name}” has no solution",
                         detail: $result->getMessage(),
-                        place: new Place('wire', $run),
+                        place: new FindingPlace('wire', $run),
                     );
                     break;
                 }
@@ -107,7 +107,7 @@ final readonly class SceneFindings implements Check
                             $full->evenness(),
                             $limit,
                         ),
-                        place: new Place('wire', $run),
+                        place: new FindingPlace('wire', $run),
                         number: $result->evenness(),
                         limit: $limit,
                         source: 'common practice, no source',

@@ -9,7 +9,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Problems of the plan of work: circular waits, work outside the visits. */
@@ -45,7 +45,7 @@ final readonly class ScheduleFindings implements Check
                     severity: Severity::Stop,
                     title: 'Steps wait for each other',
                     detail: "{$schedule->circle()} Until then the added waits are ignored.",
-                    place: new Place('build'),
+                    place: new FindingPlace('build'),
                 ),
             ];
         }
@@ -66,7 +66,7 @@ final readonly class ScheduleFindings implements Check
                     count($outside) === 1 ? 'day' : count($outside) . ' days',
                     $outside[0],
                 ),
-                place: new Place('build'),
+                place: new FindingPlace('build'),
             );
         }
 

@@ -14,8 +14,8 @@ use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Input;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Batteries: a tap at the wanted volts or a converter from the shelf, the effect of a tap on the bank, the usual caution. */
@@ -40,7 +40,7 @@ final readonly class BankFindings
         $findings = [];
         foreach ($site->batteries as $battery) {
             $bank = new Bank($battery);
-            $at = new Place('survey', "{$place->id}:{$battery->spot->word->line}");
+            $at = new FindingPlace('survey', "{$place->id}:{$battery->spot->word->line}");
             $name = $battery->spot->name;
             if ($battery->mixed) {
                 $findings[] = new Finding(
@@ -135,7 +135,7 @@ final readonly class BankFindings
         return $figures;
     }
 
-    private static function converter(Bank $bank, string $name, Place $at, ShelfSource $shelf): Finding
+    private static function converter(Bank $bank, string $name, FindingPlace $at, ShelfSource $shelf): Finding
     {
         $battery = $bank->battery;
         [$lowest, , $charging] = $bank->volts();

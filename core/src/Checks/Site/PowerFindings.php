@@ -11,7 +11,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Power sources and legs of a site, and their problems. */
@@ -50,7 +50,7 @@ final readonly class PowerFindings
                 severity: Severity::Open,
                 title: "Where is power in {$place->name}?",
                 detail: 'Type an outlet, a spur, a battery or a leg from one, such as “outlet P1 dais, circuit C2”.',
-                place: new Place('survey', $place->id),
+                place: new FindingPlace('survey', $place->id),
             );
         }
         foreach ($site->outlets as $outlet) {
@@ -60,7 +60,7 @@ final readonly class PowerFindings
                     severity: Severity::Watch,
                     title: "{$outlet->spot->name} is live with the key only",
                     detail: 'Its loads lose power when the key is turned: hubs drop out, and a controller starts at its power-on state each time.',
-                    place: new Place('survey', "{$place->id}:{$outlet->spot->word->line}"),
+                    place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
                     source: 'common practice, no source',
                 );
             }
@@ -71,7 +71,7 @@ final readonly class PowerFindings
                     title: "{$outlet->spot->name} is in a damp place",
                     detail: 'Work on mains is for a licensed person; residual-current protection and the tightness of the box ' .
                         'are theirs to judge by local rules.',
-                    place: new Place('survey', "{$place->id}:{$outlet->spot->word->line}"),
+                    place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
                     source: 'local rules decide',
                 );
             }
@@ -104,12 +104,12 @@ final readonly class PowerFindings
                 severity: Severity::Open,
                 title: count($untraced) === 1 ? "Leg {$names} is not traced" : "Legs {$names} are not traced",
                 detail: 'Disconnect every leg, prove it dead, then trace it before you use it for light.',
-                place: new Place('survey', "{$place->id}:trace"),
+                place: new FindingPlace('survey', "{$place->id}:trace"),
                 source: 'common practice, no source',
             );
         }
         foreach ($site->legs as $leg) {
-            $at = new Place('survey', "{$place->id}:{$leg->span->line}");
+            $at = new FindingPlace('survey', "{$place->id}:{$leg->span->line}");
             if ($leg->open || $leg->broken !== []) {
                 if ($leg->open) {
                     $title = "Leg {$leg->name} gives no tone";

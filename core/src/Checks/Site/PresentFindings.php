@@ -13,7 +13,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\Present;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Existing installation: lights to remove or keep, the client's hub, spare capacity, reserves. */
@@ -175,8 +175,8 @@ final readonly class PresentFindings implements Check
         );
     }
 
-    private static function at(Room $place, Present $present): Place
+    private static function at(Room $place, Present $present): FindingPlace
     {
-        return new Place('survey', "{$place->id}:{$present->word->line}");
+        return new FindingPlace('survey', "{$place->id}:{$present->word->line}");
     }
 }

@@ -6,7 +6,7 @@ namespace EmberDusk\Checks\Site;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
-use EmberDusk\Checks\Protection\Touch;
+use EmberDusk\Checks\Protection\TouchVoltage;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
@@ -22,8 +22,8 @@ use EmberDusk\Survey\Site\Site;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Open questions and problems of the survey: damp, mounting, legs, boxes, power, radio channels. */
@@ -98,11 +98,11 @@ final readonly class SiteFindings implements Check
                 severity: Severity::Open,
                 title: "Is {$place->name} dry or damp?",
                 detail: 'It decides the touch voltage limit and the sealing.',
-                place: new Place('survey', $place->id),
+                place: new FindingPlace('survey', $place->id),
                 source: sprintf(
                     'IEC 60364-4-41 (from memory): %g V d.c. dry, %g V damp',
-                    Touch::limit(false),
-                    Touch::limit(true),
+                    TouchVoltage::limit(false),
+                    TouchVoltage::limit(true),
                 ),
                 fixes: [$say('dry'), $say('damp')],
             ),
@@ -128,7 +128,7 @@ final readonly class SiteFindings implements Check
                     severity: Severity::Open,
                     title: "How is {$run->name()} mounted?",
                     detail: 'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
-                    place: new Place('survey', "{$run->place}:run:{$run->word}"),
+                    place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
                     fixes: array_map($fix, ['profile', 'bare']),
                 );
             }
@@ -143,7 +143,7 @@ final readonly class SiteFindings implements Check
                     severity: Severity::Watch,
                     title: "{$run->name()} is bare in a damp place",
                     detail: 'Water on pads corrodes the copper. Use a gasketed profile or a splash-proof strip.',
-                    place: new Place('survey', "{$run->place}:run:{$run->word}"),
+                    place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
                     source: 'common practice, no source',
                     fixes: [new Fix('Into a profile', NoteRun::payload(run: $id, word: 'profile', on: true))],
                 );
@@ -155,7 +155,7 @@ final readonly class SiteFindings implements Check
                 severity: Severity::Open,
                 title: ucfirst($word) . ' is described but not measured',
                 detail: 'Add its name to the wall that it follows, such as “5.20 ' . $word . '”.',
-                place: new Place(
+                place: new FindingPlace(
                     'survey',
                     array_key_first($runs) === null ? '' : reset($runs)->place . ':' . $note->span->line,
                 ),
@@ -170,7 +170,7 @@ final readonly class SiteFindings implements Check
     {
         $findings = [];
         foreach ($site->boxes as $box) {
-            $at = new Place('survey', "{$place->id}:{$box->spot->word->line}");
+            $at = new FindingPlace('survey', "{$place->id}:{$box->spot->word->line}");
             // A supply in it is judged by its own rating.
             $held = array_filter(
                 $plan->supplies,
@@ -246,7 +246,7 @@ final readonly class SiteFindings implements Check
                                 implode(', ', array_slice($free, 0, 4)) .
                                 '. A hub that changes channel keeps its lights only if its app says so.',
                     ),
-                    place: new Place('survey', $place),
+                    place: new FindingPlace('survey', $place),
                     number: $radio->channel,
                     source: 'IEEE 802.15.4 and IEEE 802.11 channel plans',
                 );

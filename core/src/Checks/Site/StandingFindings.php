@@ -14,8 +14,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Problems of unit positions: a box that is gone or too small, no mains for a supply. */
@@ -70,7 +70,7 @@ final readonly class StandingFindings implements Check
                         $plan->terms->length,
                     )}, which {$place->name} does not have",
                     detail: 'The notes were changed since. Place it again, or restore the box, outlet or wall in the notes.',
-                    place: new Place('survey', $place->id),
+                    place: new FindingPlace('survey', $place->id),
                     fixes: [new Fix("Remove the position of {$name}", PlaceDevice::payload($device->id, null))],
                 ),
             ];
@@ -88,7 +88,7 @@ final readonly class StandingFindings implements Check
                 title: "{$name} needs mains, and {$place->name} has none",
                 detail: 'Add the existing outlet or spur to the notes, place the supply where mains is, ' .
                     'or feed this place from a battery. Mains is for a licensed person.',
-                place: new Place('survey', $place->id),
+                place: new FindingPlace('survey', $place->id),
                 source: Rule::PRACTICE,
             ),
         ];
@@ -121,7 +121,7 @@ final readonly class StandingFindings implements Check
                         100 * ($share ?? 0.0),
                         100 * (1 - BoxRoom::FULL),
                     ),
-                    place: new Place('survey', "{$place->id}:{$box->spot->word->line}"),
+                    place: new FindingPlace('survey', "{$place->id}:{$box->spot->word->line}"),
                     number: $share,
                     limit: BoxRoom::FULL,
                     source: Rule::PRACTICE,

@@ -14,8 +14,8 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Open points of the tape notes: lines that are not understood, places without measurements, runs that are gone. */
@@ -53,7 +53,7 @@ final readonly class SurveyFindings implements Check
                     title: "{$place->name}: lengths are not measured",
                     detail: 'Good enough to plan. Measure before you order or cut: type the measured length ' .
                         'instead, and remove the line “said”. Decisions stay.',
-                    place: new Place('survey', $id),
+                    place: new FindingPlace('survey', $id),
                 );
             }
             foreach ($sheet->slips as $slip) {
@@ -71,7 +71,7 @@ final readonly class SurveyFindings implements Check
                     severity: Severity::Stop,
                     title: "Line {$slip->line} is not understood",
                     detail: $slip->message,
-                    place: new Place('survey', "{$id}:{$slip->line}"),
+                    place: new FindingPlace('survey', "{$id}:{$slip->line}"),
                     fixes: $fixes,
                 );
             }
@@ -84,7 +84,7 @@ final readonly class SurveyFindings implements Check
                     severity: Severity::Open,
                     title: $place->name . ' is not measured yet',
                     detail: 'Type the first line of tape notes, such as “start door”.',
-                    place: new Place('survey', $id),
+                    place: new FindingPlace('survey', $id),
                 );
             }
         }
@@ -111,7 +111,7 @@ final readonly class SurveyFindings implements Check
                         'Its %.2f m, kit and feeds are kept. Type its name on a wall again, or delete it.',
                         $r->length(),
                     ),
-                    place: new Place('survey', $place),
+                    place: new FindingPlace('survey', $place),
                     fixes: [new Fix("Drop {$r->name()}", DropRun::payload(run: $r->id))],
                 ),
                 $lost,

@@ -8,8 +8,8 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\NoSolution;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Every island of the circuit has a solution; an overloaded supply that gives out is left to its own finding. */
@@ -65,7 +65,7 @@ final readonly class Solved implements Check
             severity: Severity::Stop,
             title: $title,
             detail: $of[0][1]->getMessage(),
-            place: new Place('wire', $id),
+            place: new FindingPlace('wire', $id),
         );
     }
 

@@ -7,7 +7,7 @@ namespace EmberDusk\Checks\Supply;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Plan\Device;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Severity;
@@ -74,7 +74,7 @@ final readonly class BankLoads implements Check
     }
 
     /** @return list<Finding> */
-    private static function cells(JudgedJob $job, Device $unit, Block $block): array
+    private static function cells(JudgedJob $job, Device $unit, BatteryBlock $block): array
     {
         if ($block->lead || $unit->series < 2 || $block->protected) {
             return [];

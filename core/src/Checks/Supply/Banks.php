@@ -8,7 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\BankDraw;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
@@ -16,8 +16,8 @@ use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Converters on their banks: whether there is one, its volts empty and on charge, the least load; blocks that are alike. */
@@ -77,7 +77,7 @@ final readonly class Banks implements Check
                         $converter->inputLeast,
                         $converter->inputMost,
                     ),
-                    place: new Place('kit', self::run($job, $unit->id)->id ?? ''),
+                    place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                     source: Rule::OWN,
                 ),
             ];
@@ -133,7 +133,7 @@ final readonly class Banks implements Check
                     $converter->inputMost,
                     $over ? 'It fails for good.' : 'Below that it switches off, or on and off without end.',
                 ),
-                place: new Place('kit', $run->id ?? ''),
+                place: new FindingPlace('kit', $run->id ?? ''),
                 number: $over ? $high : $low,
                 limit: $over ? $converter->inputMost : $converter->inputLeast,
                 source: Rule::LEAFLET,
@@ -176,7 +176,7 @@ final readonly class Banks implements Check
                     $converter->name(),
                     $converter->leastAmps,
                 ),
-                place: new Place('kit', $run->id ?? ''),
+                place: new FindingPlace('kit', $run->id ?? ''),
                 number: $least,
                 limit: $converter->leastAmps,
                 source: Rule::LEAFLET,
@@ -186,7 +186,7 @@ final readonly class Banks implements Check
     }
 
     /** @return list<Finding> */
-    private static function other(JudgedJob $job, Device $unit, Block $block): array
+    private static function other(JudgedJob $job, Device $unit, BatteryBlock $block): array
     {
         $place = $unit->stands->place ?? (self::run($job, $unit->id)->place ?? '');
         $batteries = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site->batteries;
@@ -207,7 +207,7 @@ final readonly class Banks implements Check
                 ),
                 detail: 'Blocks of different volts in one row are charged and drained unequally; the weakest ' .
                     'fails and may vent. Take blocks alike, or correct the notes.',
-                place: new Place('kit', self::run($job, $unit->id)->id ?? ''),
+                place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                 number: $block->volts,
                 limit: $volts[0],
                 source: Rule::PRACTICE,
@@ -216,7 +216,7 @@ final readonly class Banks implements Check
     }
 
     /** @return list<Finding> where fewer blocks are used than the bank has; the volts wanted in the notes are reported at Survey */
-    private static function tapped(JudgedJob $job, Device $unit, Block $block): array
+    private static function tapped(JudgedJob $job, Device $unit, BatteryBlock $block): array
     {
         foreach (
             TapeNotes::read($job->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->batteries
@@ -240,7 +240,7 @@ final readonly class Banks implements Check
                         ),
                         detail: 'The tapped blocks are drained more and charged no better. ' .
                             'Take the light from the whole bank through a converter, or move the tap round at each charge.',
-                        place: new Place('kit', self::run($job, $unit->id)->id ?? ''),
+                        place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                         number: (float) $unit->series,
                         limit: (float) $battery->blocks,
                         source: Rule::PRACTICE,

@@ -9,8 +9,8 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** A supply sized for part of full load is only large enough once the limit is really set: a step and a check (common practice, no source). */
@@ -45,7 +45,7 @@ final readonly class Cap extends RunCheck
                     100 * $run->cap,
                     $amps,
                 ),
-                place: new Place('join', $run->controller ?? $run->id),
+                place: new FindingPlace('join', $run->controller ?? $run->id),
                 number: $run->cap,
                 source: 'common practice, no source',
                 fixes: [

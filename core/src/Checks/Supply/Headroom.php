@@ -15,8 +15,8 @@ use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Part of a supply's rating stays unused: rating x (1 - headroom) >= nominal load (common practice: 100 W needs 125 W; 144 W asks for 180 W). */
@@ -132,18 +132,18 @@ final readonly class Headroom implements Check
     }
 
     /** @param  list<JudgedRun>  $runs  that depend on it */
-    private static function place(JudgedJob $job, string $supply, array $runs): Place
+    private static function place(JudgedJob $job, string $supply, array $runs): FindingPlace
     {
         if ($runs !== []) {
-            return new Place('kit', $runs[0]->run->id);
+            return new FindingPlace('kit', $runs[0]->run->id);
         }
         foreach (array_keys($job->plan->fixtures) as $id) {
             if ($job->plan->root($job->plan->cableTo($id)->from ?? '') === $supply) {
-                return new Place('wire', $id);
+                return new FindingPlace('wire', $id);
             }
         }
 
-        return new Place('kit');
+        return new FindingPlace('kit');
     }
 
     /** @return list<Fix> second method: a limit in the controller, in steps of 5 %, that keeps the supply's headroom */

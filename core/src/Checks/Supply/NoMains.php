@@ -7,11 +7,11 @@ namespace EmberDusk\Checks\Supply;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** In a place with batteries and no mains, the supply is a converter on the bank, or the bank (common practice, no source). */
@@ -31,7 +31,7 @@ final readonly class NoMains extends RunCheck
             $site->batteries === [] ||
             $site->outlets !== [] ||
             $entry instanceof Converter ||
-            $entry instanceof Block
+            $entry instanceof BatteryBlock
         ) {
             return [];
         }
@@ -42,7 +42,7 @@ final readonly class NoMains extends RunCheck
                 severity: Severity::Watch,
                 title: "{$case->run->name()}: no mains here, use a converter on the bank",
                 detail: 'A strip straight on a bank draws far more while it charges, at 14.4 V instead of 12 V: use a regulator.',
-                place: new Place('kit', $case->run->id),
+                place: new FindingPlace('kit', $case->run->id),
                 source: Rule::PRACTICE,
             ),
         ];

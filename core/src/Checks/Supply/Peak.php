@@ -8,7 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Place;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Dimming switches the full current: where a limit is counted on, the peak still has to be given (docs/model.md 3). */
@@ -53,7 +53,7 @@ final readonly class Peak implements Check
                         'A limit by amps, or a supply for everything at full, is safer.',
                     $supply->limitAmps,
                 ),
-                place: new Place('kit', $case->run->id),
+                place: new FindingPlace('kit', $case->run->id),
                 number: $peak,
                 limit: self::KNEE * $supply->limitAmps,
                 source: Rule::PRACTICE,

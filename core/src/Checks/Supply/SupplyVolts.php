@@ -13,8 +13,8 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** The supply's volts must be the strip's: most small controllers pass them straight through (common practice, no source). */
@@ -65,7 +65,7 @@ final readonly class SupplyVolts extends RunCheck
                     detail: $supply->volts > $volts
                         ? 'They overheat and fail. Do not switch it on. Choose a supply of their volts.'
                         : 'They stay dark or dim. Choose a supply of their volts.',
-                    place: new Place('kit', $id),
+                    place: new FindingPlace('kit', $id),
                     number: $supply->volts,
                     limit: $volts,
                     source: Rule::PRACTICE,
@@ -131,7 +131,7 @@ final readonly class SupplyVolts extends RunCheck
                         $at[0],
                     ),
             ),
-            place: new Place('kit', $case->run->id),
+            place: new FindingPlace('kit', $case->run->id),
             number: $supply->charging,
             limit: $strip->volts,
             source: Rule::PRACTICE,
@@ -166,7 +166,7 @@ final readonly class SupplyVolts extends RunCheck
                 $strip->volts,
             ),
             detail: $detail,
-            place: new Place('kit', $case->run->id),
+            place: new FindingPlace('kit', $case->run->id),
             number: $supply->volts,
             limit: $strip->volts,
             source: Rule::PRACTICE,

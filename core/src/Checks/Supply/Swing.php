@@ -10,8 +10,8 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** On a battery resistor-limited strip takes far more on charge than its label says; a regulator holds the volts (docs/model.md 4). */
@@ -66,7 +66,7 @@ final readonly class Swing extends RunCheck
                     $supply->charging ?? $named,
                     $named,
                 ),
-                place: new Place('kit', $case->run->id),
+                place: new FindingPlace('kit', $case->run->id),
                 number: $most,
                 limit: self::MOST,
                 source: 'common practice, no source',

@@ -9,8 +9,8 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Runs\SetZones;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Place;
 use EmberDusk\Values\Severity;
 
 /** Two supplies never feed one + rail: it is cut between their zones, the minus stays common (common practice, no source). */
@@ -57,7 +57,7 @@ final readonly class TwoPositives extends RunCheck
                 severity: Severity::Stop,
                 title: strtoupper($one) . ' and ' . strtoupper($other) . " feed one + of {$case->run->name()}",
                 detail: 'The one with more volts pushes its current into the other. Cut the + rail between them and leave the minus whole.',
-                place: new Place('wire', $case->run->id),
+                place: new FindingPlace('wire', $case->run->id),
                 source: 'common practice, no source',
                 fixes: [
                     new Fix(

@@ -58,31 +58,31 @@ final class BlockLadder extends ChannelLadder
             if ($n === 0) {
                 $right = $residual;
             } else {
-                $e = Block::times($this->y($before), $inverse);
-                $pivot = Block::less($pivot, Block::times($e, $this->y($before)));
-                $right = Block::sum($residual, Block::on($e, $right));
-                $coupling = Block::times($e, $coupling);
+                $e = DenseMatrix::times($this->y($before), $inverse);
+                $pivot = DenseMatrix::less($pivot, DenseMatrix::times($e, $this->y($before)));
+                $right = DenseMatrix::sum($residual, DenseMatrix::on($e, $right));
+                $coupling = DenseMatrix::times($e, $coupling);
             }
-            $inverse = Block::inverse($pivot);
-            $seen = Block::times($inverse, $coupling);
-            $startStart = Block::less($startStart, Block::times(Block::turned($coupling), $seen));
-            $start = Block::sum($start, Block::on(Block::turned($seen), $right));
+            $inverse = DenseMatrix::inverse($pivot);
+            $seen = DenseMatrix::times($inverse, $coupling);
+            $startStart = DenseMatrix::less($startStart, DenseMatrix::times(DenseMatrix::turned($coupling), $seen));
+            $start = DenseMatrix::sum($start, DenseMatrix::on(DenseMatrix::turned($seen), $right));
             $this->rows[] = [$inverse, $right, $coupling];
             $before = $after;
         }
         $half = $this->y($this->perHalf);
-        $e = Block::times($half, $inverse);
-        $endStart = Block::times($e, $coupling);
+        $e = DenseMatrix::times($half, $inverse);
+        $endStart = DenseMatrix::times($e, $coupling);
 
         return new Condensed(
             startStart: $startStart,
             startEnd: array_map(
                 static fn(array $row): array => array_map(static fn(float $v): float => -$v, $row),
-                Block::turned($endStart),
+                DenseMatrix::turned($endStart),
             ),
-            endEnd: Block::less($half, Block::times($e, $half)),
+            endEnd: DenseMatrix::less($half, DenseMatrix::times($e, $half)),
             start: $start,
-            end: Block::on($e, $right),
+            end: DenseMatrix::on($e, $right),
         );
     }
 
@@ -94,9 +94,12 @@ final class BlockLadder extends ChannelLadder
         $steps = [];
         for ($n = count($this->rows) - 1; $n >= 0; $n--) {
             [$inverse, $right, $coupling] = $this->rows[$n];
-            $next = Block::on(
+            $next = DenseMatrix::on(
                 $inverse,
-                Block::sum(Block::sum($right, Block::on($coupling, $start)), Block::on($after, $next)),
+                DenseMatrix::sum(
+                    DenseMatrix::sum($right, DenseMatrix::on($coupling, $start)),
+                    DenseMatrix::on($after, $next),
+                ),
             );
             $steps[] = $next;
             $after = $full;

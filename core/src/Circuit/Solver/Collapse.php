@@ -4,20 +4,20 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit\Solver;
 
-use EmberDusk\Circuit\Point;
+use EmberDusk\Circuit\FixtureGroup;
 use EmberDusk\Values\NoSolution;
 
 /** Message when the valid branch ends before fixtures reach their power. */
 final class Collapse
 {
     /**
-     * @param  non-empty-list<Point>  $points  loads of constant power
+     * @param  non-empty-list<FixtureGroup>  $points  loads of constant power
      * @param  array<int, float>  $volts  where the last step rested
      * @param  float  $power  share of their power that they had then
      */
     public static function for(array $points, array $volts, float $power): NoSolution
     {
-        usort($points, static fn(Point $a, Point $b): int => $a->across($volts) <=> $b->across($volts));
+        usort($points, static fn(FixtureGroup $a, FixtureGroup $b): int => $a->across($volts) <=> $b->across($volts));
 
         return NoSolution::at(
             $points[0]->part,

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Belief;
 
-use EmberDusk\Joining\Step;
+use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Task;
 
 /** One answer of a run: an observation at a step, or the result of checking a cause. */
@@ -16,13 +16,13 @@ final readonly class Evidence
      */
     private function __construct(
         public ?Task $task,
-        public ?Step $step,
+        public ?JoinStep $step,
         public string $seen,
         public string $mended,
         public bool $wasSo,
     ) {}
 
-    public static function seen(Task $task, Step $step, string $seen): self
+    public static function seen(Task $task, JoinStep $step, string $seen): self
     {
         return new self($task, $step, $seen, '', false);
     }

@@ -10,8 +10,8 @@ use EmberDusk\Joining\Belief\Evidence;
 use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families;
+use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 
 /** Fault search after a step failed twice: the answers so far, and the next cause to check. */
@@ -26,7 +26,7 @@ final class Inquiry
     /** @var list<Evidence> */
     private array $evidence = [];
 
-    /** @var array{Task, Step}|null */
+    /** @var array{Task, JoinStep}|null */
     private ?array $failing = null;
 
     /** @var array<string, Suspect> by key */
@@ -51,7 +51,7 @@ final class Inquiry
     }
 
     /** Begins, or goes on, to ask about a step. False when nothing is left to ask. */
-    public function open(Task $task, Step $step): bool
+    public function open(Task $task, JoinStep $step): bool
     {
         if ($this->failing === null || $this->failing[1]->key() !== $step->key()) {
             $this->looked = [];
@@ -76,7 +76,7 @@ final class Inquiry
         return $this->failing !== null && $this->step() !== null;
     }
 
-    /** @return array{Task, Step}|null */
+    /** @return array{Task, JoinStep}|null */
     public function failing(): ?array
     {
         return $this->failing;
@@ -105,7 +105,7 @@ final class Inquiry
     }
 
     /** Next cause to check; null when all were checked. */
-    public function step(): ?Step
+    public function step(): ?JoinStep
     {
         $belief = $this->belief();
         if ($belief === null || $this->failing === null || array_sum($this->looked) >= self::MOST) {
@@ -123,14 +123,14 @@ final class Inquiry
         return null;
     }
 
-    private function check(Suspect $suspect, Task $task): Step
+    private function check(Suspect $suspect, Task $task): JoinStep
     {
         $where = $this->roster->has($suspect->device) ? 'at ' . $this->roster->unit($suspect->device)->called() : '';
 
-        return new Step(
+        return new JoinStep(
             task: $task->id(),
             kind: $suspect->code,
-            look: Step::MEND,
+            look: JoinStep::MEND,
             device: $suspect->device,
             title: $suspect->check,
             why: 'Perhaps ' . $suspect->says . '.',

@@ -5,25 +5,25 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Guide;
 
 use EmberDusk\Joining\Act;
-use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Step;
+use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Task;
 
 /** The current step: its preparation, its time window, and the list entry concerned. */
 final readonly class Prompt
 {
-    /** @param  list<Rule>  $dropped */
+    /** @param  list<OrderRule>  $dropped */
     public function __construct(
         private Queue $queue,
-        private Field $field,
+        private LoggedState $field,
         private Inquiry $inquiry,
-        private Steps $steps,
+        private GuideSteps $steps,
         private Marks $marks,
         private array $dropped,
     ) {}
 
     /** The step of that key, if it can be answered now, regardless of search and power. */
-    public function asked(string $key): ?Step
+    public function asked(string $key): ?JoinStep
     {
         if ($this->inquiry->asks()) {
             return null;
@@ -32,14 +32,14 @@ final readonly class Prompt
             if ($step->key() === $key) {
                 return $step;
             }
-            if ($step->look !== Step::LIST) {
+            if ($step->look !== JoinStep::LIST) {
                 break;
             }
         }
         $step = $this->queue->first();
         if (
             $step !== null &&
-            in_array($step->look, [Step::LIGHTS, Step::NAME], true) &&
+            in_array($step->look, [JoinStep::LIGHTS, JoinStep::NAME], true) &&
             $key === "{$step->task}/listed"
         ) {
             return $this->steps->list($this->queue->task($step), $this->dropped);
@@ -48,7 +48,7 @@ final readonly class Prompt
         return null;
     }
 
-    public function next(float $now): Step
+    public function next(float $now): JoinStep
     {
         if ($this->inquiry->asks()) {
             $check = $this->inquiry->step();
@@ -66,7 +66,7 @@ final readonly class Prompt
         if ($before !== null) {
             return $before;
         }
-        if (in_array($step->look, [Step::LIST, Step::LIGHTS, Step::NAME], true)) {
+        if (in_array($step->look, [JoinStep::LIST, JoinStep::LIGHTS, JoinStep::NAME], true)) {
             return $this->listed($step, $now);
         }
 
@@ -74,17 +74,17 @@ final readonly class Prompt
     }
 
     /** A line of the app's list: waited for, switched, named. */
-    private function listed(Step $step, float $now): Step
+    private function listed(JoinStep $step, float $now): JoinStep
     {
         $task = $this->queue->task($step);
-        $entry = $step->look === Step::NAME ? $this->field->entryOf($task) : $this->field->candidate($task);
+        $entry = $step->look === JoinStep::NAME ? $this->field->entryOf($task) : $this->field->candidate($task);
         if ($entry === null) {
             $wait = $this->steps->list($task, $this->dropped);
             if ($wait !== null) {
                 return $wait->now([$now, $now + $wait->waits], $this->marks->alert);
             }
         }
-        if ($step->look === Step::LIST) {
+        if ($step->look === JoinStep::LIST) {
             // It is there: on to the next step, which the log will answer.
             return $this->listed($this->queue->second() ?? $step, $now);
         }
@@ -105,7 +105,7 @@ final readonly class Prompt
     }
 
     /** @return array{float, float}|null */
-    private function window(Step $step): ?array
+    private function window(JoinStep $step): ?array
     {
         $opened = $step->opened !== '' ? $this->marks->answered["{$step->task}/{$step->opened}"] ?? null : null;
         if ($opened !== null) {
@@ -119,7 +119,7 @@ final readonly class Prompt
         return $this->field->search($step->search);
     }
 
-    private function end(): Step
+    private function end(): JoinStep
     {
         $aside = array_values($this->marks->aside);
 
@@ -128,7 +128,14 @@ final readonly class Prompt
                 ? implode(' ', $aside)
                 : 'Continue with Scenes and Hand over: the sheet lists names, rooms and resets.';
 
-        return new Step(task: '', kind: 'end', look: Step::END, device: '', title: $this->measured(), why: $why);
+        return new JoinStep(
+            task: '',
+            kind: 'end',
+            look: JoinStep::END,
+            device: '',
+            title: $this->measured(),
+            why: $why,
+        );
     }
 
     /** Working controls out of all controls to test. */

@@ -6,8 +6,8 @@ namespace EmberDusk\Joining\Guide;
 
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Step;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Joining\Want;
@@ -68,7 +68,7 @@ final readonly class Proofs
         return in_array($control->role, [Unit::HUB, Unit::PHONE, Unit::BRIDGE], true);
     }
 
-    /** @return list<Step> */
+    /** @return list<JoinStep> */
     public static function steps(Task $task, Roster $roster): array
     {
         $all = self::for($task->what, $roster);
@@ -84,7 +84,7 @@ final readonly class Proofs
         return $steps;
     }
 
-    private static function before(Task $task, Roster $roster): Step
+    private static function before(Task $task, Roster $roster): JoinStep
     {
         $lights = array_keys(array_filter($roster->units, Guided::switched(...)));
 
@@ -138,7 +138,7 @@ final readonly class Proofs
         return array_values($sources);
     }
 
-    /** @return list<Step> */
+    /** @return list<JoinStep> */
     private static function after(Task $task, Roster $roster): array
     {
         return match ($task->what) {
@@ -181,11 +181,11 @@ final readonly class Proofs
         array $acts,
         float $before = 0.0,
         string $caution = '',
-    ): Step {
-        return new Step(
+    ): JoinStep {
+        return new JoinStep(
             task: $task->id(),
             kind: $kind,
-            look: Step::HAND,
+            look: JoinStep::HAND,
             device: $task->other,
             title: $title,
             why: $why,
@@ -196,16 +196,16 @@ final readonly class Proofs
         );
     }
 
-    private static function look(Task $task, Roster $roster): Step
+    private static function look(Task $task, Roster $roster): JoinStep
     {
         $light = $roster->unit($task->other);
         if ($task->what === Task::MAINS) {
             $expects = $light->returns !== '' ? "it {$light->returns}" : 'it is lit at its stored level';
 
-            return new Step(
+            return new JoinStep(
                 task: $task->id(),
-                kind: Step::RETURNS,
-                look: Step::TRY,
+                kind: JoinStep::RETURNS,
+                look: JoinStep::TRY,
                 device: $light->id,
                 title: "Look at {$light->called()}: is it lit again?",
                 why: 'Its state at power-on is stored in the device: ' .
@@ -227,10 +227,10 @@ final readonly class Proofs
             $at = '';
         }
 
-        return new Step(
+        return new JoinStep(
             task: $task->id(),
-            kind: $closed ? 'closed' : Step::STILL,
-            look: Step::TRY,
+            kind: $closed ? 'closed' : JoinStep::STILL,
+            look: JoinStep::TRY,
             device: $light->id,
             title: $title,
             why: $closed ? 'Everything is closed now.' : 'Either answer is fine: it is recorded.',
@@ -238,7 +238,7 @@ final readonly class Proofs
             where: 'at ' . $light->called(),
             acts: array_map(
                 static fn(float $level): Act => new Act(Act::TRY, $control->id, "{$light->id} {$task->zone} {$level}"),
-                Steps::LEVELS,
+                GuideSteps::LEVELS,
             ),
             watches: $light->id,
             expects: $closed ? 'it works as before' : '',

@@ -4,29 +4,29 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Guide;
 
-use EmberDusk\Joining\Rule;
-use EmberDusk\Joining\Step;
+use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Task;
 
 /** The steps that are left of a run, in order: begun again, put behind others, taken out. */
 final class Queue
 {
-    /** @var list<Step> */
+    /** @var list<JoinStep> */
     private array $steps;
 
     /**
      * @param  list<Task>  $tasks  in their order
-     * @param  list<Rule>  $dropped
+     * @param  list<OrderRule>  $dropped
      */
     public function __construct(
         private readonly array $tasks,
-        private readonly Steps $makes,
+        private readonly GuideSteps $makes,
         private readonly array $dropped,
     ) {
         $this->steps = $makes->all($tasks, $dropped);
     }
 
-    /** @return list<Step> */
+    /** @return list<JoinStep> */
     public function steps(): array
     {
         return $this->steps;
@@ -38,12 +38,12 @@ final class Queue
         return $this->tasks;
     }
 
-    public function first(): ?Step
+    public function first(): ?JoinStep
     {
         return $this->steps[0] ?? null;
     }
 
-    public function second(): ?Step
+    public function second(): ?JoinStep
     {
         return $this->steps[1] ?? null;
     }
@@ -53,7 +53,7 @@ final class Queue
         array_shift($this->steps);
     }
 
-    public function task(Step $step): Task
+    public function task(JoinStep $step): Task
     {
         foreach ($this->tasks as $task) {
             if ($task->id() === $step->task) {
@@ -73,23 +73,23 @@ final class Queue
     /**
      * Takes steps out.
      *
-     * @param  callable(Step): bool  $which
+     * @param  callable(JoinStep): bool  $which
      */
     public function drop(callable $which): void
     {
-        $this->steps = array_values(array_filter($this->steps, static fn(Step $s): bool => !$which($s)));
+        $this->steps = array_values(array_filter($this->steps, static fn(JoinStep $s): bool => !$which($s)));
     }
 
     /** Continues past a list step, so that the next one can be answered. */
     public function past(string $key): void
     {
-        while ($this->steps !== [] && $this->steps[0]->look === Step::LIST && $this->steps[0]->key() !== $key) {
+        while ($this->steps !== [] && $this->steps[0]->look === JoinStep::LIST && $this->steps[0]->key() !== $key) {
             array_shift($this->steps);
         }
     }
 
     /** The steps of a task again from the one that a miss goes back to. */
-    public function rewind(Task $task, Step $step): void
+    public function rewind(Task $task, JoinStep $step): void
     {
         $steps = $this->makes->of($task, $this->dropped);
         $from = $step->retry === '' ? $step->kind : $step->retry;
@@ -102,10 +102,10 @@ final class Queue
         $this->put($task, array_slice($steps, $at));
     }
 
-    /** @param  list<Step>  $steps */
+    /** @param  list<JoinStep>  $steps */
     private function put(Task $task, array $steps): void
     {
-        $rest = array_values(array_filter($this->steps, static fn(Step $s): bool => $s->task !== $task->id()));
+        $rest = array_values(array_filter($this->steps, static fn(JoinStep $s): bool => $s->task !== $task->id()));
         $this->steps = [...$steps, ...$rest];
     }
 
@@ -128,14 +128,14 @@ final class Queue
         if ($last < 0) {
             return;
         }
-        $own = array_filter($this->steps, static fn(Step $s): bool => $s->task === $task->id());
+        $own = array_filter($this->steps, static fn(JoinStep $s): bool => $s->task === $task->id());
         $before = array_filter(
             array_slice($this->steps, 0, $last + 1),
-            static fn(Step $s): bool => $s->task !== $task->id(),
+            static fn(JoinStep $s): bool => $s->task !== $task->id(),
         );
         $after = array_filter(
             array_slice($this->steps, $last + 1),
-            static fn(Step $s): bool => $s->task !== $task->id(),
+            static fn(JoinStep $s): bool => $s->task !== $task->id(),
         );
         $this->steps = [...array_values($before), ...array_values($own), ...array_values($after)];
     }

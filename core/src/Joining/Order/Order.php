@@ -6,8 +6,8 @@ namespace EmberDusk\Joining\Order;
 
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Guide\Proofs;
+use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Rule;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -20,7 +20,7 @@ final readonly class Order
     private const EXACT = 7;
 
     /**
-     * @param  list<Rule>  $dropped
+     * @param  list<OrderRule>  $dropped
      * @return list<Task>
      */
     public static function for(Roster $roster, array $dropped = []): array
@@ -30,11 +30,11 @@ final readonly class Order
             $tasks = [...$tasks, ...$family->tasks($roster)];
         }
         $rank = static fn(Task $t): float => match (true) {
-            $t->what === Task::READ && in_array(Rule::NamesBeforeRead, $dropped, true) => 0.5,
+            $t->what === Task::READ && in_array(OrderRule::NamesBeforeRead, $dropped, true) => 0.5,
             // A remote's own join follows its links if there is no hub.
             $t->what === Task::JOIN &&
                 !$roster->unit($t->device)->lights() &&
-                in_array(Rule::HubBeforeLink, $dropped, true)
+                in_array(OrderRule::HubBeforeLink, $dropped, true)
                 => 2.5,
             default => (float) self::PHASES[$t->what],
         };

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Practice;
 
 use EmberDusk\Joining\Act;
-use EmberDusk\Joining\Guide\Steps;
+use EmberDusk\Joining\Guide\GuideSteps;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Words;
@@ -17,7 +17,7 @@ final readonly class AppKeys
     public static function for(Roster $roster): array
     {
         $keys = [];
-        $steps = new Steps($roster);
+        $steps = new GuideSteps($roster);
         foreach (Order::for($roster) as $task) {
             if ($task->search !== null) {
                 $way = $roster->unit($task->device)->way;

@@ -10,9 +10,9 @@ use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Observation;
-use EmberDusk\Joining\StandIn\Acceptance;
-use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Simulation\Acceptance;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Simulation\Trap;
 use EmberDusk\Joining\Want;
 
 /** Actions in a lesson, and their result at a moment: replayed on the simulated devices. */
@@ -31,7 +31,7 @@ final readonly class Attempt
      * @param  list<Flaw>|null  $flaws  null: those of the lesson
      * @param  float  $from  the traps catch again from then on
      */
-    public function site(array $without = [], ?array $flaws = null, float $from = INF): Site
+    public function site(array $without = [], ?array $flaws = null, float $from = INF): SimulatedSite
     {
         $site = $this->fresh($without, $flaws);
         foreach ($this->log as $event) {
@@ -55,19 +55,19 @@ final readonly class Attempt
      * @param  list<Trap>  $without
      * @param  list<Flaw>|null  $flaws
      */
-    public function fresh(array $without = [], ?array $flaws = null): Site
+    public function fresh(array $without = [], ?array $flaws = null): SimulatedSite
     {
         return Families::site($this->lesson->roster, $this->lesson->seed, $flaws ?? $this->lesson->flaws, $without);
     }
 
     /** @return array<string, string> what each control does when it is pressed, by control and light; as in {@see Observation} */
-    public static function pressed(Site $site): array
+    public static function pressed(SimulatedSite $site): array
     {
         return Acceptance::all($site);
     }
 
     /** @return list<Want> of what does not work */
-    public static function unmet(Site $site): array
+    public static function unmet(SimulatedSite $site): array
     {
         $pressed = self::pressed($site);
 
@@ -84,7 +84,7 @@ final readonly class Attempt
      *
      * @return array<string, string> the wrong name, by light; empty where it has none
      */
-    public function misnamed(Site $site): array
+    public function misnamed(SimulatedSite $site): array
     {
         $wrong = [];
         foreach ($site->devices() as $device) {

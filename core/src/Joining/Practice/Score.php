@@ -7,9 +7,9 @@ namespace EmberDusk\Joining\Practice;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\StandIn\Device;
-use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Joining\StandIn\Window;
+use EmberDusk\Joining\Simulation\SimulatedDevice;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Simulation\Window;
 use EmberDusk\Joining\Want;
 use EmberDusk\Joining\Words;
 
@@ -48,14 +48,14 @@ final readonly class Score
             misnamed: $attempt->misnamed($site),
             wanted: count($attempt->lesson->roster->wants),
             resets: self::beyond($site, $par, self::resets(...)),
-            missed: self::beyond($site, $par, static fn(Device $d, float $by): int => self::ranOut($d, $by)),
+            missed: self::beyond($site, $par, static fn(SimulatedDevice $d, float $by): int => self::ranOut($d, $by)),
             seconds: $attempt->until,
             guide: $guided->seconds,
         );
     }
 
-    /** @param  callable(Device, float): int  $count */
-    private static function beyond(Site $site, Site $par, callable $count): int
+    /** @param  callable(SimulatedDevice, float): int  $count */
+    private static function beyond(SimulatedSite $site, SimulatedSite $par, callable $count): int
     {
         $beyond = 0;
         foreach ($site->devices() as $id => $device) {
@@ -65,12 +65,12 @@ final readonly class Score
         return $beyond;
     }
 
-    private static function resets(Device $device): int
+    private static function resets(SimulatedDevice $device): int
     {
         return count(array_filter($device->took(), static fn(array $took): bool => $took[1] === 'reset'));
     }
 
-    private static function ranOut(Device $device, float $by): int
+    private static function ranOut(SimulatedDevice $device, float $by): int
     {
         return count(array_filter($device->windows(), static fn(Window $w): bool => $w->meant && $w->ranOut($by)));
     }

@@ -7,7 +7,7 @@ namespace EmberDusk\Joining\Practice;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Simulation\Trap;
 use EmberDusk\Joining\Want;
 
 /** Description of a turning point. */

@@ -8,11 +8,11 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\StandIn\Acceptance;
-use EmberDusk\Joining\StandIn\Command;
-use EmberDusk\Joining\StandIn\Light;
-use EmberDusk\Joining\StandIn\Site;
-use EmberDusk\Joining\StandIn\Trap;
+use EmberDusk\Joining\Simulation\Acceptance;
+use EmberDusk\Joining\Simulation\LightCommand;
+use EmberDusk\Joining\Simulation\SimulatedLight;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Simulation\Trap;
 use EmberDusk\Joining\Want;
 
 /**
@@ -63,7 +63,7 @@ final readonly class Turning
      *
      * @return list<array{list<Trap>, list<Flaw>|null, callable(Want): string}>
      */
-    private static function others(Site $site): array
+    private static function others(SimulatedSite $site): array
     {
         $others = [];
         foreach ($site->flaws() as $flaw) {
@@ -119,11 +119,11 @@ final readonly class Turning
     }
 
     /** @return array<string, list<mixed>> observable state of a site: lamps, lists, and which light responds to which control */
-    private static function state(Site $site): array
+    private static function state(SimulatedSite $site): array
     {
         $state = [];
         foreach ($site->devices() as $id => $device) {
-            $looks = $device instanceof Light ? $device->looks(new Command($device->level())) : '';
+            $looks = $device instanceof SimulatedLight ? $device->looks(new LightCommand($device->level())) : '';
             $state[$id] = [$device->shown(0.0, $site->now()), $device->list(), $looks];
         }
         foreach (Acceptance::heard($site) as $want => $hears) {
@@ -159,7 +159,7 @@ final readonly class Turning
      *
      * @param  list<Want>  $unmet
      */
-    private static function notReset(Attempt $attempt, Site $site, array $unmet): string
+    private static function notReset(Attempt $attempt, SimulatedSite $site, array $unmet): string
     {
         foreach (Slips::for($attempt) as [, $device, $says]) {
             $took = array_column($site->device($device)->took(), 1);

@@ -15,7 +15,7 @@ import TestList from './TestList.vue';
 
 const props = defineProps<{ answer: Answer; looked: BenchAnswer }>();
 const store = provideScreen(props.answer);
-const { bench, practice, refused, busy, box, choose, note, practise, leave, standIn, isDone } = useBench(
+const { bench, practice, refused, busy, box, choose, note, practise, leave, simulation, isDone } = useBench(
     props.answer.job,
     store,
     props.looked,
@@ -80,7 +80,7 @@ function tick(done: boolean, thumb = false): void {
 const seen = (colour: number, set: number) =>
     note({ kind: 'colour', place: bench.value.run, command: `colour:${colour + 1}`, value: set, by: by.value });
 async function askColour(colour: number): Promise<void> {
-    const shows = await standIn({ ask: 'colour', number: colour });
+    const shows = await simulation({ ask: 'colour', number: colour });
     if (shows !== null) {
         await seen(colour, shows);
     }
@@ -88,13 +88,13 @@ async function askColour(colour: number): Promise<void> {
 const lit = (set: number, last: number) =>
     note({ kind: 'count', place: bench.value.run, command: `count:${set}`, value: last, by: by.value });
 async function askCount(set: number): Promise<void> {
-    const shows = await standIn({ ask: 'count', number: set });
+    const shows = await simulation({ ask: 'count', number: set });
     if (shows !== null) {
         await lit(set, shows);
     }
 }
 async function askMeter(spot: string, command: string, take: (value: number) => void): Promise<void> {
-    const shows = await standIn({ ask: 'reading', spot, command });
+    const shows = await simulation({ ask: 'reading', spot, command });
     if (shows !== null) {
         take(shows);
     }

@@ -95,7 +95,7 @@ const told = computed(() => [...picked.value].reduce((set, c) => set | (1 << c),
                     <button v-if="picked.size > 0" type="button" class="press ml-2" @click="emit('seen', n, told)">
                         These lit
                     </button>
-                    <button v-if="practice" type="button" class="quiet ml-2" data-stand-in @click="emit('ask', n)">
+                    <button v-if="practice" type="button" class="quiet ml-2" data-simulated @click="emit('ask', n)">
                         Command {{ name }} on the simulated device
                     </button>
                 </div>

@@ -69,7 +69,7 @@ export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
         await look();
     }
     /** Lamps or meter of the practice. */
-    async function standIn(body: object): Promise<number | null> {
+    async function simulation(body: object): Promise<number | null> {
         try {
             const said = await ask<{ shows: number }>('POST', `/jobs/${job}/bench/practices/${practice.value?.id}`, {
                 run: bench.value.run,
@@ -89,7 +89,7 @@ export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
         () => void look(),
     );
 
-    return { bench, practice, refused, busy, box, look, choose, note, practise, leave, standIn, isDone };
+    return { bench, practice, refused, busy, box, look, choose, note, practise, leave, simulation, isDone };
 }
 
 export type Bench = ReturnType<typeof useBench>;

@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue';
 import type { Act } from '@/lib/acts';
 import type { JoinDevice, JoinStep } from '@/types/generated/responses';
-import StandIn from './StandIn.vue';
+import SimulatedDevice from './SimulatedDevice.vue';
 
 /** The simulated devices: those of the step, or all. */
 const props = defineProps<{
@@ -37,7 +37,7 @@ const drawn = computed(() => (all.value ? props.devices : about.value));
                 {{ all ? 'Only what the step is about' : `All ${devices.length}` }}
             </button>
         </div>
-        <StandIn
+        <SimulatedDevice
             v-for="d in drawn"
             :key="d.id"
             :device="d"

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Converter;
@@ -175,7 +175,7 @@ final readonly class ChooseKit implements Change
         if ($entry instanceof Converter) {
             return ChosenSupply::converter($plan, $run, $entry, $kit);
         }
-        if ($entry instanceof Block) {
+        if ($entry instanceof BatteryBlock) {
             return ChosenSupply::bank($plan, $run, $entry, $kit);
         }
         $id = $run->supply ?? Plan::nextId('s', $plan->supplies);

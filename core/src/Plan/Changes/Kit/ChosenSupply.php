@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Kit\Bank;
-use EmberDusk\Kit\Block;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Device;
@@ -27,7 +27,7 @@ final readonly class ChosenSupply
      *
      * @param  array<string, KitSnapshot>  $kit
      */
-    public static function bank(Plan $plan, Run $run, Block $block, array $kit): Plan
+    public static function bank(Plan $plan, Run $run, BatteryBlock $block, array $kit): Plan
     {
         $converter = $plan->converter($run->supply) !== null ? $plan->supplies[$run->supply ?? ''] : null;
         if ($converter === null) {
@@ -125,7 +125,7 @@ final readonly class ChosenSupply
         return null;
     }
 
-    private static function like(Plan $plan, Run $run, Block $block): ?Device
+    private static function like(Plan $plan, Run $run, BatteryBlock $block): ?Device
     {
         $id = self::there($plan, $run);
         $bank = $plan->supplies[$id ?? ''] ?? null;
@@ -138,8 +138,14 @@ final readonly class ChosenSupply
     }
 
     /** As many blocks as were surveyed, where they were: a full bank for a converter, else up to the tap. */
-    private static function laid(Plan $plan, Run $run, Block $block, ?Device $old, string $id, bool $whole): Device
-    {
+    private static function laid(
+        Plan $plan,
+        Run $run,
+        BatteryBlock $block,
+        ?Device $old,
+        string $id,
+        bool $whole,
+    ): Device {
         $device = $old?->kit === $block->id() ? $old : $old?->of($block->id()) ?? new Device($id, $block->id());
         $device = $device->on(null);
         $surveyed = self::surveyed($plan, $run, $block);
@@ -157,7 +163,7 @@ final readonly class ChosenSupply
     }
 
     /** @return array{string, Battery}|null its place, and it */
-    private static function surveyed(Plan $plan, Run $run, Block $block): ?array
+    private static function surveyed(Plan $plan, Run $run, BatteryBlock $block): ?array
     {
         foreach (SurveyedBanks::for($plan, $run) as [$place, $battery]) {
             if (abs($battery->blockVolts - $block->volts) < 1e-9) {

@@ -1,0 +1,58 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Cable;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Plan\Changes\Wires\SetCable;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\Severity;
+
+/** A cable length that was calculated along the run is to be measured. */
+final readonly class CalculatedLengths implements Check
+{
+    public function rules(): array
+    {
+        return [
+            new Rule(
+                'reckoned',
+                'cable',
+                'the length of a cable is measured, or its calculated length is accepted',
+                Rule::OWN,
+            ),
+        ];
+    }
+
+    public function check(JudgedJob $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->cables as $id => $laid) {
+            if ($laid->reckoned && isset($job->cables()[$id])) {
+                $findings[] = new Finding(
+                    code: 'reckoned',
+                    severity: Severity::Open,
+                    title: strtoupper($id) . ' is not measured yet',
+                    detail: sprintf(
+                        '%.2f m calculated. Measure the route and type it, or use the figure.',
+                        $laid->length,
+                    ),
+                    place: new FindingPlace('wire', $id),
+                    number: $laid->length,
+                    fixes: [
+                        new Fix(
+                            sprintf('Keep %.2f m', $laid->length),
+                            SetCable::payload(cable: $id, length: $laid->length),
+                        ),
+                    ],
+                );
+            }
+        }
+
+        return $findings;
+    }
+}

@@ -1,0 +1,206 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Handover;
+
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Figure;
+
+/** Wiring diagram of a run as built, as SVG with printed labels: black on white. */
+final class WiringDiagram
+{
+    public const WIDE = 680;
+
+    private const MARGIN = 20;
+
+    /** Width of the boxes. */
+    private const WIDTH = 400;
+
+    /** Heights of the boxes of supply and controller, and of a cable's line between them. */
+    private const BOX = 34;
+
+    private const STEP = 46;
+
+    /** @var list<string> */
+    private array $drawn = [];
+
+    private int $high = 0;
+
+    private function __construct(private readonly Plan $plan, private readonly Run $run) {}
+
+    /** Unwired parts are not drawn. */
+    public static function svg(Plan $plan, Run $run): string
+    {
+        $of = new self($plan, $run);
+        $of->draw();
+
+        return sprintf(
+            '<svg xmlns="http://www.w3.org/2000/svg" width="%1$d" height="%2$d" viewBox="0 0 %1$d %2$d" role="img" ' .
+                'font-family="DejaVu Sans, sans-serif" font-size="11">%3$s</svg>',
+            self::WIDE,
+            $of->high,
+            '<title>' . self::text("Wiring of {$run->name()}") . '</title>' . implode('', $of->drawn),
+        );
+    }
+
+    private function draw(): void
+    {
+        $chain = $this->chain();
+        $y = 6;
+        foreach ($chain as $n => [$id, $name]) {
+            $this->box($y, strtoupper($id), $name);
+            $cable = isset($chain[$n + 1]) ? $this->plan->cableTo($chain[$n + 1][0]) : null;
+            $y += self::BOX;
+            if (isset($chain[$n + 1])) {
+                $this->line(self::MARGIN + 40, $y, self::MARGIN + 40, $y + self::STEP - 12);
+                $this->label(self::MARGIN + 48, $y + 20, $cable === null ? 'no cable yet' : $this->cable($cable));
+                $y += self::STEP - 12;
+            }
+        }
+        $this->strip($y);
+    }
+
+    /** @return list<array{string, string}> ids and names from the bank or supply to the start of the feeds */
+    private function chain(): array
+    {
+        $supply = $this->run->supply;
+        $ids = array_filter([
+            $this->plan->supplies[$supply ?? '']->bank ?? null,
+            $supply,
+            $this->plan->strip($this->run->strip)?->switched() === false ? null : $this->run->controller,
+        ]);
+
+        return array_values(
+            array_map(
+                fn(string $id): array => [
+                    $id,
+                    $this->plan->supply($id)?->name() ?? ($this->plan->controller($id)?->name() ?? ''),
+                ],
+                $ids,
+            ),
+        );
+    }
+
+    /** The strip at the foot, its feeds at their metres, and a cable to each. */
+    private function strip(int $from): void
+    {
+        $marks = $this->plan->cutMarks($this->run);
+        $long = max(0.01, $marks?->length() ?? $this->run->length());
+        $feeds = $this->plan->feedsOf($this->run);
+        $wide = self::WIDE - 2 * self::MARGIN;
+        $bar = $from + 30 + 16 * count($feeds);
+        foreach ($feeds as $n => $feed) {
+            $x = self::MARGIN + (int) round((($marks?->position($feed->pad) ?? 0.0) / $long) * $wide);
+            $y = $from + 18 + 16 * $n;
+            $start = self::MARGIN + 20 + 8 * $n;
+            $cable = $this->plan->cableTo($feed->id);
+            $this->line($start, $from, $start, $y);
+            $this->line($start, $y, $x, $y);
+            $this->line($x, $y, $x, $bar);
+            $this->drawn[] = "<circle cx=\"{$x}\" cy=\"{$bar}\" r=\"3.5\"/>";
+            $text =
+                ($cable === null ? 'no cable yet' : $this->cable($cable)) .
+                ' to ' .
+                Figure::print($marks?->position($feed->pad) ?? 0.0, 2) .
+                ' m';
+            $this->label(max(self::MARGIN + 22 + 8 * count($feeds), min($x - 220, self::WIDE - 330)), $y - 3, $text);
+        }
+        $this->drawn[] = sprintf(
+            '<rect x="%d" y="%d" width="%d" height="12" fill="#fff" stroke="#000" stroke-width="1.5"/>',
+            self::MARGIN,
+            $bar,
+            $wide,
+        );
+        foreach ($this->run->zones as $pad) {
+            $x = self::MARGIN + (int) round((($marks?->position($pad) ?? 0.0) / $long) * $wide);
+            $this->drawn[] = sprintf(
+                '<path d="M%d,%dv20" stroke="#000" stroke-width="1.5" stroke-dasharray="3 2"/>',
+                $x,
+                $bar - 4,
+            );
+        }
+        $this->label(
+            self::MARGIN,
+            $bar + 28,
+            sprintf(
+                '%s, %s, %s m%s',
+                $this->run->name(),
+                $this->plan->strip($this->run->strip)?->name() ?? 'no strip yet',
+                Figure::print($long, 2),
+                $this->run->zones === [] ? '' : ', + cut at the broken lines',
+            ),
+        );
+        $this->label(self::WIDE - self::MARGIN - 60, $bar + 28, 'its end');
+        $this->high = $bar + 38;
+    }
+
+    private function cable(LaidCable $cable): string
+    {
+        $more = array_filter([
+            $cable->fuse === null ? '' : $this->plan->kit[$cable->fuse]->entry->name() . ' at its start',
+            $cable->switch === null ? '' : $this->plan->kit[$cable->switch]->entry->name(),
+            $cable->laid,
+        ]);
+
+        return strtoupper($cable->id) .
+            ' ' .
+            ($this->plan->cable($cable->kit)?->name() ?? '') .
+            ', ' .
+            Figure::print($cable->length, 2) .
+            ' m' .
+            ($cable->reckoned ? ' (calculated)' : '') .
+            ($more === [] ? '' : ', ' . implode(', ', $more));
+    }
+
+    private function box(int $y, string $label, string $name): void
+    {
+        [$x, $wide] = [self::MARGIN, self::WIDTH];
+        $this->drawn[] = sprintf(
+            '<rect x="%d" y="%d" width="%d" height="%d" fill="#fff" stroke="#000" stroke-width="1.2"/>',
+            $x,
+            $y,
+            $wide,
+            self::BOX,
+        );
+        $this->drawn[] = sprintf(
+            '<text x="%d" y="%d" font-weight="bold">%s</text>',
+            $x + 8,
+            $y + 21,
+            self::text($label),
+        );
+        $this->label($x + 44, $y + 21, $name);
+        $where = $this->where($label);
+        $this->label($x + $wide + 10, $y + 21, $where);
+    }
+
+    private function where(string $label): string
+    {
+        $id = strtolower($label);
+        $device = $this->plan->supplies[$id] ?? ($this->plan->controllers[$id] ?? null);
+        $stands = $device?->stands;
+
+        if ($stands === null) {
+            return 'position not recorded';
+        }
+
+        return ($this->plan->places[$stands->place]->name ?? '') . ', ' . $stands->words($this->plan->terms->length);
+    }
+
+    private function line(int $x1, int $y1, int $x2, int $y2): void
+    {
+        $this->drawn[] = "<path d=\"M{$x1},{$y1}L{$x2},{$y2}\" stroke=\"#000\" stroke-width=\"1.2\" fill=\"none\"/>";
+    }
+
+    private function label(int $x, int $y, string $text): void
+    {
+        $this->drawn[] = "<text x=\"{$x}\" y=\"{$y}\" font-weight=\"normal\">" . self::text($text) . '</text>';
+    }
+
+    private static function text(string $text): string
+    {
+        return htmlspecialchars($text, ENT_XML1 | ENT_QUOTES, 'UTF-8');
+    }
+}

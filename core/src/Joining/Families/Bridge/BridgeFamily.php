@@ -1,0 +1,204 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\Bridge;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Belief\LightSuspects;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families\Bridge\Simulation\SimulatedBridge as Simulation;
+use EmberDusk\Joining\Families\Bridge\Simulation\SimulatedZoneRemote;
+use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
+use EmberDusk\Joining\Families\Remote\RemoteFamily;
+use EmberDusk\Joining\Family;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Observation;
+use EmberDusk\Joining\OrderRule;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Simulation\SimulatedDevice;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+
+/** Zones for 2.4 GHz receivers: a Wi-Fi bridge on the site’s network, remotes and panels. A zone accepts a receiver that was just powered. */
+final readonly class BridgeFamily implements Family
+{
+    public function key(): string
+    {
+        return 'bridge';
+    }
+
+    public function takes(string $role, string $way): bool
+    {
+        return $role === Unit::BRIDGE || (in_array($role, [Unit::REMOTE, Unit::PANEL], true) && $way === 'rf');
+    }
+
+    public function missing(Unit $unit, Roster $roster): array
+    {
+        if ($unit->role === Unit::BRIDGE) {
+            return Guided::missing($unit, [
+                'reset' => 'its reset gesture',
+                'join' => 'the press that starts its link mode',
+                'joined' => 'its signal once it is on the network',
+                'countdown' => 'how long the app counts',
+            ]);
+        }
+
+        return Guided::missing($unit, ['link' => 'its link gesture']);
+    }
+
+    public function tasks(Roster $roster): array
+    {
+        $tasks = [];
+        foreach ($roster->units as $unit) {
+            $wants = $roster->wantsOf($unit->id);
+            if ($unit->family !== $this->key() || $wants === []) {
+                continue;
+            }
+            if ($unit->role === Unit::BRIDGE) {
+                $tasks[] = new Task($this->key(), Task::SETUP, $unit->id);
+            }
+            foreach ($wants as $want) {
+                $tasks[] = new Task($this->key(), Task::LINK, $unit->id, $want->light, max(1, $want->zone));
+            }
+        }
+
+        return $tasks;
+    }
+
+    public function steps(Task $task, Roster $roster, array $dropped = []): array
+    {
+        $unit = $roster->unit($task->device);
+
+        if ($task->what === Task::SETUP) {
+            return $this->setUp($task, $unit);
+        }
+
+        return [$this->zone($task, $unit, $roster->unit($task->other), $roster, $dropped)];
+    }
+
+    /** @return list<JoinStep> */
+    private function setUp(Task $task, Unit $unit): array
+    {
+        $counts = $unit->leaflet->figure('countdown') ?? 60.0;
+
+        return [
+            Guided::gesture(
+                task: $task,
+                kind: 'reset',
+                unit: $unit,
+                name: 'reset',
+                signal: 'resetDone',
+                why: 'A pin into its hole. It leaves its old network.',
+                ifNot: 'No response: press deeper, for as long as the instructions say.',
+            ),
+            Guided::gesture(
+                task: $task,
+                kind: 'press',
+                unit: $unit,
+                name: 'join',
+                signal: '',
+                why: sprintf(
+                    'Its lamp blinks quickly and the app counts %g s down from now. The phone is on the site’s network.',
+                    $counts,
+                ),
+            ),
+            Guided::tap(
+                task: $task,
+                kind: 'connect',
+                unit: $unit,
+                key: 'connect',
+                title: 'Start the connection in the app; the client types the network’s password',
+                why: 'The phone must be on the same network, in the band that the bridge can use.',
+                says: 'joined',
+                watch: $unit,
+                waits: $counts,
+                retry: 'press',
+                opened: 'press',
+                ifNot: 'Its lamp stays quick: the phone is on another network, or the time ran out.',
+            ),
+        ];
+    }
+
+    /** @param  list<OrderRule>  $dropped */
+    private function zone(Task $task, Unit $unit, Unit $light, Roster $roster, array $dropped): JoinStep
+    {
+        $soon = $light->leaflet->figure('soon') ?? 4.0;
+        $power = !in_array(OrderRule::PowerThenLink, $dropped, true)
+            ? [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)]
+            : [];
+        $why = sprintf(
+            '%s takes a link for %g s after power-on only: switch it on and do this at once.',
+            $light->label(),
+            $soon,
+        );
+        if ($unit->role !== Unit::BRIDGE) {
+            return Guided::gesture(
+                task: $task,
+                kind: 'zone',
+                unit: $unit,
+                name: 'link',
+                signal: 'linked',
+                why: $why,
+                watch: $light,
+                off: array_values(array_diff(array_keys($roster->of(Unit::LIGHT, 'receiver')), [$light->id])),
+                first: $power,
+                then: "switch {$light->label()} off and on, then at once ",
+                zone: $task->zone,
+                ifNot: 'No response: switch off and on, then press the zone’s key at once.',
+                beside: $light,
+            );
+        }
+
+        return Guided::tap(
+            task: $task,
+            kind: 'zone',
+            unit: $unit,
+            key: "zone {$light->id} {$task->zone}",
+            title: "Switch {$light->label()} off and on, then link zone {$task->zone} in the app at once",
+            why: $why,
+            says: 'linked',
+            watch: $light,
+            first: $power,
+            ifNot: 'No response: switch off and on, and link again at once. Is it the right app version for this bridge?',
+        );
+    }
+
+    public function suspects(Task $task, Roster $roster): array
+    {
+        $unit = $roster->unit($task->device);
+        if ($task->what === Task::SETUP) {
+            return [ReceiverFamily::network(['connect' => Observation::NOTHING])];
+        }
+        $light = $roster->unit($task->other);
+        if ($unit->role === Unit::BRIDGE) {
+            $own = [ReceiverFamily::style($light)];
+        } else {
+            $own = [
+                ...RemoteFamily::flat($unit),
+                new Suspect(
+                    code: 'too-far',
+                    device: $unit->id,
+                    shows: ['zone' => Observation::NOTHING],
+                    says: "{$unit->label()} was too far away, or metal was in between",
+                    check: "Take {$unit->label()} to the receiver, with no metal in between.",
+                    seconds: 8.0,
+                    again: Suspect::STEP,
+                ),
+            ];
+        }
+
+        return [...LightSuspects::for($light), ...$own];
+    }
+
+    public function simulated(Unit $unit, SimulatedSite $site): SimulatedDevice
+    {
+        if ($unit->role === Unit::BRIDGE) {
+            return new Simulation($unit, $site);
+        }
+
+        return new SimulatedZoneRemote($unit, $site);
+    }
+}

@@ -1,0 +1,87 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\TouchLink\Simulation;
+
+use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote;
+use EmberDusk\Joining\Families\Zigbee\Simulation\SimulatedController;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Simulation\Trap;
+
+/** Link request of a remote to the controllers around it: one responds, not always the intended one. */
+final readonly class LinkRequest
+{
+    /** Distance of a remote that is held too far away, as a multiple of the distance in the instructions. */
+    private const TOO_FAR = 3.0;
+
+    /** Seconds that a link takes. Common practice, no source. */
+    private const TAKES = [1.0, 3.0];
+
+    /**
+     * Which controller takes the link, after how many seconds, in which network; null when none does.
+     *
+     * @param  array{string, float}  $near partner of the remote, and the distance
+     * @return array{SimulatedController, float, string}|null
+     */
+    public static function for(SimulatedSite $site, SimulatedRemote $remote, array $near, float $at): ?array
+    {
+        [$held, $metres] = $near;
+        $id = $remote->unit->id;
+        if ($site->has('too-far', $id)) {
+            $metres = $metres * self::TOO_FAR + 0.2;
+        }
+        // A mounted panel stays in place; its distance is that of its position.
+        if ($site->has('panel-fixed', $id) && $site->catches(Trap::Fixed)) {
+            $metres = max($metres, $site->roster->metres($id, $held), 1.0);
+        }
+        $hear = [];
+        foreach ($site->devices() as $device) {
+            if (!($device instanceof SimulatedController) || !$device->isPowered()) {
+                continue;
+            }
+            $away = $device->unit->id === $held ? $metres : $metres + $site->roster->metres($held, $device->unit->id);
+            $reach = $site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? 0.1 : INF;
+            $second = $device->unit->id !== $held && $site->catches(Trap::SecondPowered);
+            // Another that has power is heard farther than the instructions say, whether its window is open or not.
+            if (
+                $second
+                    ? $away <= ($device->unit->leaflet->figure('apart') ?? 2.0)
+                    : $away <= $reach + 1e-9 && $device->takesLinks($at)
+            ) {
+                if ($second || $device->unit->id === $held) {
+                    $hear[$device->unit->id] = $device;
+                }
+            }
+        }
+        if ($hear === []) {
+            return null;
+        }
+        $others = array_diff_key($hear, [$held => true]);
+        $taken = $others === [] ? $hear[$held] : reset($others);
+
+        return [
+            $taken,
+            $site->dice->between(self::TAKES[0], self::TAKES[1], "link {$id} {$held}"),
+            self::network($site, $remote, $taken),
+        ];
+    }
+
+    /** The hub's, if the remote is in it; else a separate one, which takes the controller out of the hub's. */
+    private static function network(
+        SimulatedSite $site,
+        SimulatedRemote $remote,
+        SimulatedController $controller,
+    ): string {
+        $own = "own {$remote->unit->id}";
+        if ($remote->network() !== null) {
+            return $remote->network();
+        }
+
+        if ($site->catches(Trap::OwnNetwork)) {
+            return $own;
+        }
+
+        return $controller->network() ?? $own;
+    }
+}

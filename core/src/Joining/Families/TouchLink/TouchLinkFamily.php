@@ -1,0 +1,212 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Families\TouchLink;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Belief\LightSuspects;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Families\Remote\RemoteFamily;
+use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote as Simulation;
+use EmberDusk\Joining\Family;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Observation;
+use EmberDusk\Joining\OrderRule;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Simulation\SimulatedDevice;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\Source;
+
+/** Links between a Zigbee remote or panel and single controllers, by touch: one controller with power, the remote against it. */
+final readonly class TouchLinkFamily implements Family
+{
+    /** Metres at which a second controller with power is still heard, where no instructions say. Common practice, no source. */
+    private const APART = 2.0;
+
+    public function key(): string
+    {
+        return 'touchlink';
+    }
+
+    public function takes(string $role, string $way): bool
+    {
+        return false;
+    }
+
+    public function missing(Unit $unit, Roster $roster): array
+    {
+        if ($unit->family === 'zigbee') {
+            return Guided::missing($unit, [
+                'linked' => 'its signal once it is linked',
+                ...$unit->leaflet->figure('linkUntil') === null
+                    ? ['link' => 'the gesture that opens it to a link', 'linkListens' => 'how long it then stays open']
+                    : [],
+            ]);
+        }
+
+        return [];
+    }
+
+    public function tasks(Roster $roster): array
+    {
+        $tasks = [];
+        foreach ($roster->wants as $want) {
+            if (
+                $roster->unit($want->control)->family === 'remote' &&
+                $roster->unit($want->light)->family === 'zigbee'
+            ) {
+                $tasks[] = new Task($this->key(), Task::LINK, $want->control, $want->light, $want->zone);
+            }
+        }
+
+        return $tasks;
+    }
+
+    public function steps(Task $task, Roster $roster, array $dropped = []): array
+    {
+        $remote = $roster->unit($task->device);
+        $light = $roster->unit($task->other);
+        $near = $remote->leaflet->figure('near') ?? 0.1;
+        $off = !in_array(OrderRule::OthersOff, $dropped, true) ? Guided::near($roster, $light->id, self::APART) : [];
+        $held = new Act(Act::NEAR, $remote->id, sprintf('%s %.2F', $light->id, $near / 2));
+        $byKey = $light->leaflet->gesture('link') !== null;
+        $steps = $byKey ? [$this->open($task, $light, $off)] : [$this->rise($task, $light, $off)];
+        $caution = '';
+        if ($remote->role === Unit::PANEL) {
+            $caution =
+                'A panel is linked before it is fixed, or the controller is brought to it on a temporary supply.' .
+                ($remote->source === Source::Mains ? ' Mains is for a licensed person.' : '');
+        }
+        $steps[] = Guided::gesture(
+            task: $task,
+            kind: 'link',
+            unit: $remote,
+            name: 'link',
+            signal: 'linked',
+            why: sprintf(
+                'Zone %d works %s from then on. Hold %s within %g m of it, with every other controller nearby switched off.',
+                max(1, $task->zone),
+                $light->called(),
+                $remote->label(),
+                $near,
+            ),
+            watch: $light,
+            off: $off,
+            first: [$held],
+            zone: max(1, $task->zone),
+            waits: 6.0,
+            retry: $byKey ? 'open' : 'rise',
+            opened: $byKey ? 'open' : 'rise',
+            ifNot: 'No response: hold it nearer, within the time. If another lamp responds, it took the link: reset both.',
+            beside: $light,
+            caution: $caution,
+        );
+
+        return $steps;
+    }
+
+    /** @param  list<string>  $off */
+    private function open(Task $task, Unit $light, array $off): JoinStep
+    {
+        return Guided::gesture(
+            task: $task,
+            kind: 'open',
+            unit: $light,
+            name: 'link',
+            signal: '',
+            why: sprintf('It takes a link for %g s from now.', $light->leaflet->seconds('linkListens')),
+            off: $off,
+        );
+    }
+
+    /**
+     * Opened automatically after power-up, where it has no key for it.
+     *
+     * @param  list<string>  $off
+     */
+    private function rise(Task $task, Unit $light, array $off): JoinStep
+    {
+        $from = $light->leaflet->seconds('linkFrom');
+
+        return new JoinStep(
+            task: $task->id(),
+            kind: 'rise',
+            look: JoinStep::HAND,
+            device: $light->id,
+            title: sprintf('Switch %s off and on, and wait %g s', $light->label(), $from),
+            why: sprintf(
+                'It takes a link from %g s to %g s after power-up.',
+                $from,
+                $light->leaflet->seconds('linkUntil'),
+            ),
+            at: $light->id,
+            where: 'at ' . $light->called(),
+            acts: [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)],
+            waits: $from,
+            on: [$light->id],
+            off: $off,
+        );
+    }
+
+    public function suspects(Task $task, Roster $roster): array
+    {
+        $remote = $roster->unit($task->device);
+        $light = $roster->unit($task->other);
+        $suspects = [
+            ...LightSuspects::for($light),
+            ...RemoteFamily::flat($remote),
+            new Suspect(
+                code: 'too-far',
+                device: $remote->id,
+                shows: ['link' => Observation::NOTHING],
+                says: "{$remote->label()} was held too far away",
+                check: sprintf(
+                    'Measure from %s to the controller itself, not to its strip: more than %g m is too far. Hold it close to it.',
+                    $remote->label(),
+                    $remote->leaflet->figure('near') ?? 0.1,
+                ),
+                seconds: 8.0,
+                again: Suspect::STEP,
+            ),
+        ];
+        if ($remote->role === Unit::PANEL) {
+            $suspects[] = new Suspect(
+                code: 'panel-fixed',
+                device: $remote->id,
+                shows: ['link' => Observation::NOTHING],
+                says: "{$remote->label()} is fixed already, too far from the controller",
+                check: "Is {$remote->label()} fixed? Then bring {$light->label()} to it on a temporary supply, or take it off its plate again.",
+                seconds: 20.0,
+                again: Suspect::STEP,
+                caution: $remote->source === Source::Mains ? 'Mains behind a panel is for a licensed person.' : '',
+            );
+        }
+        foreach (Guided::near($roster, $light->id, self::APART) as $other) {
+            $suspects[] = new Suspect(
+                code: 'two-powered',
+                device: $other,
+                shows: ['link' => Observation::ELSEWHERE],
+                says: strtoupper($other) . ' has power as well, and took the link',
+                check: 'Is ' .
+                    strtoupper($other) .
+                    ' really without power? Lift its lead, supply off first. Then reset it, the remote and ' .
+                    $light->label() .
+                    '.',
+                seconds: 10.0,
+                again: Suspect::DEVICES,
+                caution: 'Switch the supply off before you move a lead.',
+            );
+        }
+
+        return $suspects;
+    }
+
+    public function simulated(Unit $unit, SimulatedSite $site): SimulatedDevice
+    {
+        return new Simulation($unit, $site);
+    }
+}

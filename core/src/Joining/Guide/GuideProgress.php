@@ -1,0 +1,324 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Belief\Chooser;
+use EmberDusk\Joining\Belief\Evidence;
+use EmberDusk\Joining\Belief\MostTold;
+use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Observation;
+use EmberDusk\Joining\OrderRule;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Words;
+
+/**
+ * How far a run has come, read from its log alone, and the one right next step. It knows the instructions, the log and the clock, never the
+ * devices themselves.
+ */
+final class GuideProgress
+{
+    /** Preparing steps, which never prove a join. */
+    private const BEFORE = ['reset', 'stand', 'rise', 'open', 'quiet', 'search', 'press', 'boot', 'look'];
+
+    private readonly Queue $queue;
+
+    /** @var list<Suspect> faults found and fixed */
+    private array $found = [];
+
+    /** @var array<string, list<Suspect>> faults fixed since a step failed, by its key: named once the step succeeds */
+    private array $trying = [];
+
+    public readonly Marks $marks;
+
+    private readonly Prompt $prompt;
+
+    public readonly LoggedState $field;
+
+    public readonly Inquiry $inquiry;
+
+    /**
+     * @param  list<Task>  $tasks  in their order
+     * @param  list<OrderRule>  $dropped
+     */
+    public function __construct(
+        public readonly Roster $roster,
+        private readonly array $tasks,
+        private readonly GuideSteps $steps,
+        private readonly array $dropped = [],
+        Chooser $chooser = new MostTold(),
+    ) {
+        $this->field = new LoggedState($roster);
+        $this->inquiry = new Inquiry($roster, $tasks, $chooser);
+        $this->queue = new Queue($tasks, $steps, $dropped);
+        $this->marks = new Marks();
+        $this->prompt = new Prompt(
+            queue: $this->queue,
+            field: $this->field,
+            inquiry: $this->inquiry,
+            steps: $steps,
+            marks: $this->marks,
+            dropped: $dropped,
+        );
+    }
+
+    public function next(float $now): JoinStep
+    {
+        return $this->prompt->next($now);
+    }
+
+    /** The step of that key, if it can be answered now, regardless of search and power. */
+    public function asked(string $key): ?JoinStep
+    {
+        return $this->prompt->asked($key);
+    }
+
+    public function feed(Event $event): void
+    {
+        $this->field->feed($event);
+        match ($event->kind) {
+            Event::DONE => $this->done($event),
+            Event::SAW => $this->saw($event),
+            Event::NAMED => $this->named($event),
+            Event::MENDED => $this->mended($event),
+            default => null,
+        };
+    }
+
+    private function done(Event $event): void
+    {
+        $step = $this->queue->first();
+        if ($step === null || $event->text !== $step->key()) {
+            return;
+        }
+        if ($step->look !== JoinStep::HAND) {
+            $this->marks->worked[$step->key()] = true;
+
+            return;
+        }
+        $this->forward($step, $event->at);
+    }
+
+    private function forward(JoinStep $step, float $at): void
+    {
+        // Its list's line came automatically.
+        $this->marks->answered[$step->key()] = $at;
+        unset($this->marks->worked[$step->key()]);
+        $this->marks->alert = '';
+        $task = $this->queue->task($step);
+        if (in_array($step->kind, ['reset', 'rise'], true) && $task->what === Task::JOIN) {
+            $this->field->forget($task);
+        }
+        $this->queue->shift();
+    }
+
+    private function saw(Event $event): void
+    {
+        [$key, $seen] = $event->parts();
+        $this->queue->past($key);
+        $step = $this->queue->first();
+        // A list that was waited for once more before the next line is tried.
+        if (
+            $step !== null &&
+            $step->key() !== $key &&
+            str_ends_with($key, '/listed') &&
+            $step->look === JoinStep::LIGHTS
+        ) {
+            $this->fail($step, $seen, $event->at);
+
+            return;
+        }
+        if ($step === null || $key !== $step->key()) {
+            return;
+        }
+        $task = $this->queue->task($step);
+        $this->inquiry->add(Evidence::seen($task, $step, $seen));
+        if ($seen === Observation::YES || $step->kind === JoinStep::STILL) {
+            if ($step->look === JoinStep::LIGHTS) {
+                $this->field->own($task);
+            }
+            $this->marks->misses[$key] = 0;
+            if (!in_array($step->kind, self::BEFORE, true)) {
+                $this->marks->proven[$task->id()] = true;
+            }
+            $this->found = [...$this->found, ...$this->trying[$key] ?? []];
+            unset($this->trying[$key]);
+            $this->forward($step, $event->at);
+
+            return;
+        }
+        if ($step->look === JoinStep::LIGHTS && $seen === Observation::ELSEWHERE) {
+            $this->field->tried($task);
+            $this->marks->alert = 'That entry is another light. Try the next one.';
+
+            return;
+        }
+        if ($step->look === JoinStep::LIGHTS) {
+            // A line that switches nothing may be gone: it counts again once the app lists it again.
+            $this->field->drop($task);
+        }
+        $this->fail($step, $seen, $event->at);
+    }
+
+    private function fail(JoinStep $step, string $seen, float $at): void
+    {
+        $task = $this->queue->task($step);
+        unset($this->marks->proven[$task->id()]);
+        $this->marks->missed++;
+        $times = $this->marks->misses[$step->key()] = ($this->marks->misses[$step->key()] ?? 0) + 1;
+        $this->field->again($task);
+        unset($this->marks->worked[$step->key()]);
+        $this->queue->rewind($task, $step);
+        if ($task->proves()) {
+            $this->marks->alert = ucfirst(Observation::words($seen)) . '. Repeat it, and allow a little time.';
+            if ($times > 1) {
+                $this->marks->alert = '';
+                $this->marks->aside[$task->id()] =
+                    Words::task($task, $this->roster) . ': ' . Observation::words($seen) . '.';
+                $this->queue->drop(static fn(JoinStep $s): bool => $s->task === $task->id());
+            }
+
+            return;
+        }
+        if ($times === 1 && $seen !== Observation::ELSEWHERE && $step->look !== JoinStep::TRY) {
+            $this->marks->alert =
+                ucfirst(Observation::words($seen)) .
+                '. ' .
+                ($step->ifNot === '' ? 'Repeat the last step.' : $step->ifNot);
+            $this->queue->behind($task);
+
+            return;
+        }
+        $this->marks->alert = '';
+        if (!$this->inquiry->open($task, $step)) {
+            $this->leave($task, $step);
+        }
+    }
+
+    private function named(Event $event): void
+    {
+        $step = $this->queue->first();
+        if ($step !== null && $step->look === JoinStep::NAME && $event->device === $step->device) {
+            $this->forward($step, $event->at);
+        }
+    }
+
+    private function mended(Event $event): void
+    {
+        [$code, $answer] = $event->parts();
+        $failing = $this->inquiry->failing();
+        $suspect = $this->inquiry->answered("{$code}@{$event->device}", $answer === 'yes');
+        if ($failing === null || $suspect === null) {
+            return;
+        }
+        [$task, $step] = $failing;
+        if ($answer !== 'yes') {
+            if (!$this->inquiry->asks()) {
+                $this->leave($task, $step);
+            }
+
+            return;
+        }
+        $this->trying[$step->key()][] = $suspect;
+        $this->inquiry->close();
+        $this->again($task, $step, $suspect);
+        $this->marks->alert = ucfirst($suspect->says) . ': fixed. Repeat from here.';
+    }
+
+    /** Steps to repeat after a fault is fixed. */
+    private function again(Task $task, JoinStep $step, Suspect $suspect): void
+    {
+        foreach ([$suspect->device, $task->device] as $device) {
+            $this->steps->doubt($device);
+        }
+        $whole = $suspect->again === Suspect::DEVICES || ($task->tries() && $suspect->again === Suspect::TASK);
+        // After a missed window its result is unknown: repeat the entire task.
+        if ($suspect->again === Suspect::STEP && !$task->tries() && $step->opened === '') {
+            $this->queue->rewind($task, $step);
+        } elseif (!$whole) {
+            $this->queue->afresh($task);
+        } else {
+            $unit = $suspect->device === Roster::PHONE && $task->tries() ? $task->device : $suspect->device;
+            $over = $this->queue->over($task, $unit);
+            $this->unproven($over);
+            $this->queue->anew($over);
+        }
+        foreach ($this->queue->steps() as $one) {
+            if ($one->task === $task->id()) {
+                $this->marks->misses[$one->key()] = 0;
+            }
+        }
+    }
+
+    /**
+     * Nothing that is listed explains it. Some answer before may have been wrong: all of it once more. After that it is postponed, and the run
+     * goes on with what does not need it.
+     */
+    private function leave(Task $task, JoinStep $step): void
+    {
+        if (!isset($this->marks->afresh[$task->id()])) {
+            $this->marks->afresh[$task->id()] = true;
+            $this->inquiry->close();
+            $over = $this->queue->over($task, $task->tries() ? $task->other : $task->device);
+            $this->unproven($over);
+            $this->queue->anew($over);
+            $this->marks->misses[$step->key()] = 0;
+            $this->marks->alert = Words::unfitting($step);
+
+            return;
+        }
+        $excluded = $this->inquiry->excluded();
+        $this->inquiry->close();
+        $this->marks->aside[$task->id()] = Words::unexplained($task, $this->roster, $excluded);
+        $unit = $task->tries() || $task->what === Task::READ ? '' : $task->device;
+        $this->queue->drop(
+            fn(JoinStep $s): bool => $s->task === $task->id() ||
+                ($unit !== '' && $this->queue->task($s)->concerns($unit)),
+        );
+    }
+
+    /** @param  list<Task>  $tasks  that are done once more */
+    private function unproven(array $tasks): void
+    {
+        foreach ($tasks as $task) {
+            unset($this->marks->proven[$task->id()]);
+        }
+    }
+
+    /** @return list<Suspect> */
+    public function found(): array
+    {
+        return $this->found;
+    }
+
+    /** @return list<Task> tasks with nothing left to do */
+    public function through(): array
+    {
+        $left = array_fill_keys(array_map(static fn(JoinStep $s): string => $s->task, $this->queue->steps()), true);
+
+        return array_values(
+            array_filter(
+                $this->tasks,
+                fn(Task $t): bool => !isset($left[$t->id()]) &&
+                    !isset($this->marks->aside[$t->id()]) &&
+                    (isset($this->marks->proven[$t->id()]) || $t->brings($this->roster) === []),
+            ),
+        );
+    }
+
+    /** @return list<JoinStep> */
+    public function stepsOf(Task $task): array
+    {
+        return $this->steps->of($task, $this->dropped);
+    }
+
+    /** @return list<Task> */
+    public function tasks(): array
+    {
+        return $this->tasks;
+    }
+}

@@ -1,0 +1,156 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Guide;
+
+use EmberDusk\Joining\Ability;
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\OrderRule;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\TimingMethod;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Joining\Words;
+
+/** The steps of tasks, in the order in which hands do them: those of one batch share a search, and are identified after it. */
+final class GuideSteps
+{
+    /** Every light is tried so: on, off, and dimmed low and high. */
+    public const LEVELS = [1.0, 0.0, 0.1, 0.8];
+
+    /** Order within a batch if windows open before the search: per step kind, and steps done once for all. */
+    private const TOGETHER = ['reset', 'stand', 'rise', 'search', 'joined'];
+
+    private const ONCE = ['stand', 'search'];
+
+    public function __construct(private Roster $roster) {}
+
+    /** A device has misbehaved: it is reset from now on, new or not. */
+    public function doubt(string $device): void
+    {
+        $this->roster = $this->roster->doubting($device);
+    }
+
+    /**
+     * @param  list<Task>  $tasks  in their order
+     * @param  list<OrderRule>  $dropped
+     * @return list<JoinStep>
+     */
+    public function all(array $tasks, array $dropped = []): array
+    {
+        $steps = [];
+        for ($n = 0; $n < count($tasks); $n++) {
+            $batch = [$tasks[$n]];
+            while ($tasks[$n]->batch !== '' && ($tasks[$n + 1] ?? null)?->batch === $tasks[$n]->batch) {
+                $batch[] = $tasks[++$n];
+            }
+            $steps = [...$steps, ...$this->batch($batch, $dropped)];
+        }
+
+        return $steps;
+    }
+
+    /**
+     * @param  list<Task>  $tasks
+     * @param  list<OrderRule>  $dropped
+     * @return list<JoinStep>
+     */
+    private function batch(array $tasks, array $dropped): array
+    {
+        $together = $this->roster->school->timing !== TimingMethod::SEARCH_FIRST;
+        $fast = $slow = [];
+        foreach ($tasks as $task) {
+            $listed = false;
+            foreach ($this->of($task, $dropped) as $step) {
+                $listed = $listed || $step->look === JoinStep::LIST;
+                $at = array_search($step->kind, self::TOGETHER, true);
+                if ($listed) {
+                    $slow[] = $step;
+                } elseif (!$together) {
+                    $fast[0][] = $step;
+                } elseif ($at === false || !in_array($step->kind, self::ONCE, true) || !isset($fast[$at])) {
+                    $fast[$at === false ? count(self::TOGETHER) : $at][] = $step;
+                }
+            }
+        }
+        ksort($fast);
+
+        return [...array_merge(...array_values($fast)), ...$slow];
+    }
+
+    /**
+     * @param  list<OrderRule>  $dropped
+     * @return list<JoinStep>
+     */
+    public function of(Task $task, array $dropped = []): array
+    {
+        if ($task->proves()) {
+            return Proofs::steps($task, $this->roster);
+        }
+
+        if ($task->what === Task::ACCEPT) {
+            return [$this->accept($task)];
+        }
+
+        return Families::get($task->family)->steps($task, $this->roster, $dropped);
+    }
+
+    /**
+     * The step of a task that waits for a line of a list.
+     *
+     * @param  list<OrderRule>  $dropped
+     */
+    public function list(Task $task, array $dropped = []): ?JoinStep
+    {
+        foreach ($this->of($task, $dropped) as $step) {
+            if ($step->look === JoinStep::LIST) {
+                return $step;
+            }
+        }
+
+        return null;
+    }
+
+    private function accept(Task $task): JoinStep
+    {
+        $control = $this->roster->unit($task->device);
+        $light = $this->roster->unit($task->other);
+        $by = $control->called() . Words::zone($task->zone);
+
+        return new JoinStep(
+            task: $task->id(),
+            kind: 'accept',
+            look: JoinStep::TRY,
+            device: $light->id,
+            title: "Control {$light->called()} by {$by}: on, off, 10 %, 80 %" . $this->alsoTried($control, $light),
+            why: 'Joined means that this light responds, and no other.',
+            at: $light->id,
+            where: 'at ' . $light->called(),
+            acts: array_map(
+                static fn(float $level): Act => new Act(Act::TRY, $control->id, "{$light->id} {$task->zone} {$level}"),
+                self::LEVELS,
+            ),
+            watches: $light->id,
+            expects: 'it works, and no other light responds',
+            on: array_values(
+                array_map(
+                    static fn(Unit $u): string => $u->id,
+                    array_filter([$light, $control], Guided::switched(...)),
+                ),
+            ),
+        );
+    }
+
+    /** Whites and colours that a control can set of a light, in words behind the levels. */
+    private function alsoTried(Unit $control, Unit $light): string
+    {
+        $able = $this->roster->abilities($control->id, $light->id);
+
+        return (in_array(Ability::White, $able, true) ? ', warm and cold white' : '') .
+            (in_array(Ability::Colour, $able, true) ? ', each colour' : '');
+    }
+}

@@ -1,0 +1,146 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Parts;
+
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Bends;
+use EmberDusk\Plan\Plan;
+
+/** Strip, profile and diffuser of all runs as pieces to be cut, by shelf entry. */
+final readonly class PiecesToCut
+{
+    /** Metres on a reel where the shelf is silent (common practice, no source). */
+    private const REEL = 5.0;
+
+    /** Millimetres that a saw takes at every cut, mitre or butt (common practice, no source). */
+    private const SAW = 3;
+
+    /**
+     * @param  array<string, array{KitSnapshot, string, list<Piece>}>  $of  by shelf id: kit, group, pieces
+     * @param  list<string>  $lacking needs that the shelf does not cover
+     */
+    private function __construct(private Plan $plan, public array $of, public array $lacking) {}
+
+    public static function for(Plan $plan, ShelfSource $shelf): self
+    {
+        $uses = new Uses($shelf);
+        $of = $lacking = [];
+        foreach ($plan->runs as $run) {
+            $marks = $plan->cutMarks($run);
+            if ($marks === null) {
+                continue;
+            }
+            $making = $plan->making($run);
+            $lists = [
+                [
+                    $plan->kit[(string) $run->strip] ?? null,
+                    'Strip',
+                    array_map(static fn(int $groups): array => [$groups * $marks->pitch], $marks->groups),
+                    $making->strip,
+                ],
+            ];
+            if (in_array('profile', $run->mounting, true)) {
+                $straight = Bends::pieces($plan, $run);
+                $lists[] = [$uses->profile($plan, $run), 'Profile', $straight, $making->length];
+                $lists[] = [$uses->diffuser($plan, $run), 'Diffuser', $straight, $making->length];
+            }
+            foreach ($lists as [$kit, $group, $sections, $joints]) {
+                if ($kit === null) {
+                    $lacking[] = "{$group}: {$run->name()} in profile";
+
+                    continue;
+                }
+                $id = $kit->entry->id();
+                foreach ($sections as $n => $pieces) {
+                    $of[$id] ??= [$kit, $group, []];
+                    foreach ($pieces as $k => $metres) {
+                        $of[$id][2][] = new Piece(
+                            1000 * $metres,
+                            $run->name() .
+                                (count($sections) > 1 ? ' section ' . ($n + 1) : '') .
+                                (count($pieces) > 1 ? ' wall ' . ($k + 1) : ''),
+                            $run->id,
+                            $joints,
+                        );
+                    }
+                }
+            }
+        }
+
+        return new self($plan, $of, $lacking);
+    }
+
+    /** Metres on a reel or in a length of an entry. */
+    public static function bought(?KitSnapshot $kit): float
+    {
+        $written = new Fields($kit->written ?? []);
+
+        return $written->numberOrNull('reelMetres') ?? ($written->numberOrNull('stockMetres') ?? self::REEL);
+    }
+
+    /** Millimetres from cut mark to cut mark. */
+    public function unit(string $id): float
+    {
+        return 1000 * ($this->plan->strip($id)->pitch ?? 0.001);
+    }
+
+    /** Millimetres of a cut: scissors take nothing of a strip. */
+    private static function kerf(string $group): int
+    {
+        if ($group === 'Strip') {
+            return 0;
+        }
+
+        return self::SAW;
+    }
+
+    /**
+     * @param  list<float>  $offcuts  metres that are in the van
+     * @param  list<Piece>|null  $others pieces instead of the planned ones
+     */
+    public function cut(string $id, array $offcuts, ?array $others = null): StockCut
+    {
+        [$kit, , $pieces] = $this->of[$id];
+
+        return StockCut::for(
+            kit: $id,
+            name: $kit->entry->name(),
+            stock: 1000 * self::bought($kit),
+            wanted: $others ?? $pieces,
+            offcuts: array_map(static fn(float $m): float => 1000 * $m, $offcuts),
+            unit: $this->unit($id),
+            kerf: self::kerf($this->of[$id][1]),
+        );
+    }
+
+    /**
+     * Pieces that may not be joined and that no length holds.
+     *
+     * @param  array<string, list<float>>  $offcuts  metres, by shelf id
+     * @return list<array{Piece, KitSnapshot, string}> the piece, its stock, its group
+     */
+    public function tooLong(array $offcuts): array
+    {
+        $found = [];
+        foreach ($this->of as $id => [$kit, $group, $pieces]) {
+            $unit = $this->unit($id);
+            foreach (
+                StockCut::tooLong(
+                    1000 * self::bought($kit),
+                    $pieces,
+                    array_map(static fn(float $m): float => 1000 * $m, $offcuts[$id] ?? []),
+                    $unit,
+                )
+                as $piece
+            ) {
+                $found[] = [$piece, $kit, $group];
+            }
+        }
+
+        return $found;
+    }
+}
