@@ -44,7 +44,7 @@ return Application::configure(basePath: dirname(__DIR__))
                 ),
         );
         $exceptions->render(static function (Throwable $e, Request $request): ?Response {
-            $trouble = Trouble::from($e);
+            $trouble = Trouble::for($e);
             if ($trouble === null) {
                 return null;
             }
