@@ -69,6 +69,7 @@ final readonly class Summaries
                     ? null
                     : [
                         'code' => $next->code,
+                        'severity' => $next->severity->value,
                         'title' => $next->title,
                         'stage' => $next->place->stage,
                         'place' => $next->place->id,
@@ -124,7 +125,7 @@ final readonly class Summaries
         $keys = [];
         foreach ($jobs as $job) {
             $keys[$job] =
-                'summary.2.' .
+                'summary.3.' .
                 hash(
                     'xxh128',
                     (string) json_encode([

@@ -50,6 +50,47 @@ final class ScreensTest extends BrowserTestCase
         );
     }
 
+    public function test_the_first_steps_lead_to_the_first_fix_and_can_be_left_and_resumed(): void
+    {
+        $this->open('/');
+        $this->click(fn() => $this->button('Start the guide'));
+        $this->see('Open the job at its problem');
+        $this->assertAccessible('first step of the guide');
+        $this->click(fn() => $this->find('[data-guide=next]'));
+        $this->see('Read the light along the run');
+        self::assertSame('/jobs/1/wire', $this->path());
+        $this->click(fn() => $this->button('Next'));
+        $this->see('and the curve rises');
+        $this->click(fn() => $this->find('[data-guide=ends]'));
+        // The step is done when the run is visibly dull no more, not when the button was pressed.
+        $this->see('Its formula, inputs and source open.');
+        $this->dontSee('Cove: visibly dull');
+        $this->click(fn() => $this->button('Leave the guide'));
+        $this->dontSee('First steps');
+        $this->open('/');
+        $this->see('First steps: 4 of 5.');
+        $this->click(fn() => $this->button('Resume the guide'));
+        $this->click(fn() => $this->find('section[aria-labelledby=guide-title] a.press'));
+        $this->click(fn() => $this->find('footer [data-figure^=Evenness]'));
+        $this->see('the new cable is in the list');
+        $this->click(fn() => $this->find('section[aria-labelledby=guide-title] a.press'));
+        $this->find('[data-guide=quote]');
+        self::assertSame('/jobs/1/parts', $this->path());
+        $this->assertAccessible('last step of the guide');
+        $this->undoKeys();
+        $this->eventually(
+            fn(): bool => str_contains(
+                (string) json_encode($this->request('GET', '/jobs/1/state?stage=wire')),
+                'visibly dull',
+            ),
+            'undo does not take the feed back',
+        );
+        $this->click(fn() => $this->button('Finish'));
+        $this->open('/');
+        $this->see('Jobs of');
+        $this->dontSee('First steps');
+    }
+
     public function test_a_stale_tab_reports_and_shows_the_conflict(): void
     {
         $driver = $this->browser()->driver;

@@ -28,7 +28,7 @@ final class FinderTest extends TestCase
     private const SEEDS = 20;
 
     /** Seeds on which the baselines are tried too; bin/bench tries them on all. */
-    private const COMPARED = 10;
+    private const COMPARED = 5;
 
     /** An island of each: a run that hangs in it. */
     private const ISLANDS = [

@@ -30,7 +30,7 @@ final class AgreementTest extends TestCase
     /** @return iterable<string, array{int, int}> */
     public static function seeds(): iterable
     {
-        $all = (int) (getenv('EMBER_SEEDS') ?: 100);
+        $all = (int) (getenv('EMBER_SEEDS') ?: 50);
         for ($from = 1; $from <= $all; $from += self::EACH) {
             yield "from {$from}" => [$from, min($all, $from + self::EACH - 1)];
         }

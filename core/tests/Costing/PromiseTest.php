@@ -36,7 +36,7 @@ final class PromiseTest extends TestCase
         }
         // Those of the first ten for which something is found that soon; EMBER_SEEDS=60 takes all, in a few minutes.
         $all = (int) getenv('EMBER_SEEDS');
-        foreach ($all > 0 ? range(1, $all) : [2, 8, 9, 10] as $seed) {
+        foreach ($all > 0 ? range(1, $all) : [2, 9] as $seed) {
             yield "seed {$seed}" => [$seed];
         }
     }

@@ -16,8 +16,10 @@ export type GuideStep = {
     next: string;
 };
 
-/** Code of the finding that the guide fixes. */
-export const FIXED = 'evenness';
+/** Whether a finding is the problem that the guide fixes: a run that is visibly dull. */
+export function isDull(finding: { code: string; severity: string } | null | undefined): boolean {
+    return finding?.code === 'evenness' && finding.severity === 'stop';
+}
 
 export const SKIP = 'Skip this step';
 
@@ -40,7 +42,7 @@ export const STEPS: readonly GuideStep[] = [
     },
     {
         title: 'Feed both ends',
-        text: 'Press “Feed both ends”. A second feed and its cable are added, and the problem leaves the open points on the right.',
+        text: 'Press “Feed both ends”. A second feed and its cable are added, and the curve rises.',
         page: 'wire',
         where: 'Wire',
         marks: ['[data-guide=ends]'],

@@ -2,7 +2,7 @@
 import { Link } from '@inertiajs/vue3';
 import { useElementBounding, useMutationObserver, useWindowSize } from '@vueuse/core';
 import { computed, nextTick, onMounted, shallowRef, watch } from 'vue';
-import { FIXED, goToStep, guide, guidePage, guideStep, pauseGuide, SKIP, stepDone, STEPS } from '@/lib/guide';
+import { goToStep, guide, guidePage, guideStep, isDull, pauseGuide, SKIP, stepDone, STEPS } from '@/lib/guide';
 import type { Finding } from '@/types/generated/responses';
 
 /** The current step of the first steps, beside the part of the page that it is about. It covers nothing that has to be pressed. */
@@ -55,7 +55,7 @@ watch(
     () => {
         if (props.page === 'wire' && props.job === guide.value.job) {
             stepDone(0);
-            if (!props.findings?.some((f) => f.code === FIXED && f.place === guide.value.run)) {
+            if (!props.findings?.some((f) => isDull(f) && f.place === guide.value.run)) {
                 stepDone(2);
             }
         }

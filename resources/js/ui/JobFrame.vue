@@ -2,7 +2,7 @@
 import { Head, Link, router } from '@inertiajs/vue3';
 import { computed, onMounted, ref, watch } from 'vue';
 import { face, turnFace } from '@/lib/face';
-import { FIXED, guide, resumeGuide, startGuide } from '@/lib/guide';
+import { guide, isDull, resumeGuide, startGuide } from '@/lib/guide';
 import { said } from '@/lib/clock';
 import { terms } from '@/lib/glossary';
 import { useKeys, type Shortcut } from '@/lib/keys';
@@ -63,7 +63,7 @@ useKeys(() => [...props.shortcuts, ...frameKeys.value]);
 
 /** The guide, where this job has the problem that it fixes or has been begun with it. */
 const firstSteps = computed<Doable[]>(() => {
-    const run = desk.value.findings.find((f) => f.code === FIXED)?.place;
+    const run = desk.value.findings.find(isDull)?.place;
     if (guide.value.state === 'paused' && guide.value.job === answer.value.job) {
         return [{ what: 'Resume the first steps', where: 'help', act: resumeGuide }];
     }

@@ -2,7 +2,7 @@
 import { Link } from '@inertiajs/vue3';
 import { computed, onMounted, ref, shallowRef } from 'vue';
 import { said } from '@/lib/clock';
-import { FIXED, goToStep, guide, resumeGuide, startGuide, STEPS } from '@/lib/guide';
+import { goToStep, guide, isDull, resumeGuide, startGuide, STEPS } from '@/lib/guide';
 import { ask, inWords } from '@/lib/http';
 import { inLine } from './line';
 import type { JobCard, JobSummary } from '@/types/generated/responses';
@@ -14,7 +14,7 @@ const props = defineProps<{ job: JobCard; archived: boolean }>();
 const emit = defineEmits<{ moved: [] }>();
 const worked = shallowRef<JobSummary | null>(null);
 const summary = computed(() => props.job.summary ?? worked.value);
-const offered = computed(() => guide.value.state === 'new' && summary.value?.next?.code === FIXED);
+const offered = computed(() => guide.value.state === 'new' && isDull(summary.value?.next));
 const paused = computed(() => guide.value.state === 'paused' && guide.value.job === props.job.id);
 const message = ref('');
 const deleting = ref(false);
