@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\Exception\NoSuchElementException;
 use Facebook\WebDriver\Exception\StaleElementReferenceException;
+use Facebook\WebDriver\Remote\DriverCommand;
 use Facebook\WebDriver\Remote\RemoteWebElement;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys;
@@ -290,7 +291,14 @@ abstract class BrowserTestCase extends TestCase
     protected function press(string ...$keys): void
     {
         foreach ($keys as $key) {
-            $this->browser()->driver->getKeyboard()->sendKeys($key);
+            $strokes = [];
+            foreach (mb_str_split($key) as $one) {
+                $strokes[] = ['type' => 'keyDown', 'value' => $one];
+                $strokes[] = ['type' => 'keyUp', 'value' => $one];
+            }
+            $this->browser()->driver->execute(DriverCommand::ACTIONS, [
+                'actions' => [['type' => 'key', 'id' => 'keyboard', 'actions' => $strokes]],
+            ]);
         }
     }
 
@@ -312,6 +320,7 @@ abstract class BrowserTestCase extends TestCase
     protected function eventually(callable $holds, string $else): void
     {
         $until = hrtime(true) + 1e9 * self::PATIENCE;
+        $wait = 25_000;
         while (true) {
             try {
                 if ($holds()) {
@@ -327,7 +336,9 @@ abstract class BrowserTestCase extends TestCase
             if (hrtime(true) > $until) {
                 self::fail($else . ' at ' . $this->path());
             }
-            usleep(40_000);
+            // Looking costs the browser as much as drawing: what has not come soon is looked for less often.
+            usleep($wait);
+            $wait = min(160_000, $wait + 15_000);
         }
     }
 

@@ -45,7 +45,7 @@ final readonly class CalculatedLengths implements Check
                     number: $laid->length,
                     fixes: [
                         new Fix(
-                            sprintf('Keep %.2f m', $laid->length),
+                            sprintf('Use %.2f m', $laid->length),
                             SetCable::payload(cable: $id, length: $laid->length),
                         ),
                     ],
