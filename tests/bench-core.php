@@ -14,7 +14,7 @@ use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\CutList;
-use EmberDusk\Parts\Jointed;
+use EmberDusk\Parts\JointedCuts;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\JobFile;
@@ -129,7 +129,10 @@ $row(
 );
 $row(
     'Cut list of 24 pieces, 12 may be parted',
-    sprintf('%.2f s', $timed(static fn() => Jointed::for(array_slice($pieces, 0, 12), $parted, 2000, [700])) / 1000),
+    sprintf(
+        '%.2f s',
+        $timed(static fn() => JointedCuts::for(array_slice($pieces, 0, 12), $parted, 2000, [700])) / 1000,
+    ),
     'median of 20, warm, fewest joints too',
 );
 

@@ -14,7 +14,7 @@ use EmberDusk\Joining\Event;
 final readonly class RunLog
 {
     /** @return list<Event> */
-    public function of(JoinRun $run): array
+    public function for(JoinRun $run): array
     {
         return array_values(
             $run->events()->orderBy('number')->get()->map(static fn(JoinEvent $e): Event => $e->event())->all(),

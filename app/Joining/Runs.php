@@ -12,10 +12,10 @@ use App\Screens\Join\JoinAhead;
 use App\Screens\Join\JoinPicture;
 use App\Time\Clock;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Joining\Ahead;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\StepsAhead;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Kit\NoShelf;
@@ -151,7 +151,7 @@ final readonly class Runs
         if ($live === null || !$run->site) {
             return ['ahead' => null];
         }
-        $ahead = Ahead::for($live->roster, self::tasks($run), $live->log(), $run->clockAt($this->wall()));
+        $ahead = StepsAhead::for($live->roster, self::tasks($run), $live->log(), $run->clockAt($this->wall()));
 
         return ['ahead' => JoinAhead::for($ahead, $live->roster, $job->newest()->plan())];
     }
@@ -211,7 +211,7 @@ final readonly class Runs
             roster: $roster,
             tasks: self::tasks($run),
             seed: $run->seed,
-            log: $this->log->of($run),
+            log: $this->log->for($run),
             onSite: $run->site,
             flaws: array_map(Flaw::read(...), $run->flaws === '' ? [] : explode(' ', $run->flaws)),
         );

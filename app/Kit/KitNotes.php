@@ -33,7 +33,7 @@ final readonly class KitNotes
     }
 
     /** @return list<array{id: int, entry: string, kit: string, says: string, day: string, by: string}> of the kit that a job uses */
-    public function of(Crew $crew, Plan $plan): array
+    public function for(Crew $crew, Plan $plan): array
     {
         return array_values(
             $crew

@@ -23,7 +23,7 @@ final readonly class ShelfUses
     public function __construct(private JobLoader $loader) {}
 
     /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/uses: those with an older copy first; archived jobs are excluded */
-    public function of(Crew $crew, string $entry, ?KitSnapshot $now): array
+    public function for(Crew $crew, string $entry, ?KitSnapshot $now): array
     {
         $held = static fn(): Builder => Job::query()
             ->where('crew_id', $crew->id)

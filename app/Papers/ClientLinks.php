@@ -73,7 +73,7 @@ final readonly class ClientLinks
     }
 
     /** @return list<array{id: int, url: string, until: string}> those of a job that are good */
-    public function of(Job $job): array
+    public function for(Job $job): array
     {
         return array_values(
             array_map(

@@ -16,7 +16,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Handover\AcceptanceRecord;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Handover\TestRecord;
-use EmberDusk\Joining\Words;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 
@@ -32,7 +32,7 @@ final readonly class JobSheet
     ) {}
 
     /** @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture */
-    public function of(Job $job): array
+    public function for(Job $job): array
     {
         $revision = $job->newest();
         $plan = $revision->plan();
@@ -43,7 +43,7 @@ final readonly class JobSheet
         if ($run !== null) {
             $log = array_map(
                 static fn(array $line): string => $line['at'] . '  ' . $line['text'],
-                Words::lines($this->log->of($run), $this->runs->live($job, $run)?->roster),
+                EventWords::lines($this->log->for($run), $this->runs->live($job, $run)?->roster),
             );
         }
 
@@ -62,8 +62,8 @@ final readonly class JobSheet
             'rehearsed' => $rehearsed === null ? null : Clock::local($rehearsed)->format('Y-m-d H:i'),
             'by' => $by,
             'accepted' => $accepted,
-            'facts' => $this->facts->of($job),
-            'notes' => $this->notes->of($job->crew, $plan),
+            'facts' => $this->facts->for($job),
+            'notes' => $this->notes->for($job->crew, $plan),
             'kits' => self::kits($plan),
             'joined' => $joined,
         ] +
@@ -73,7 +73,7 @@ final readonly class JobSheet
                 findings: Findings::for($state),
                 revision: $revision->number,
                 tested: TestRecord::for($state),
-                joined: $run === null ? [] : $this->log->of($run),
+                joined: $run === null ? [] : $this->log->for($run),
                 worked: $state->worked,
                 tried: self::tried($job),
             );

@@ -35,7 +35,7 @@ final readonly class LeftFacts
     }
 
     /** @return list<array{id: int, kind: string, about: string, says: string, day: string, by: string}> */
-    public function of(Job $job): array
+    public function for(Job $job): array
     {
         return array_values(
             $job

@@ -6,7 +6,7 @@ namespace App\Results;
 
 use EmberDusk\Bench\BenchSolver;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Circuit\Fingerprint;
@@ -22,7 +22,7 @@ final readonly class BenchCache implements BenchSolver
 
     public function __construct(private ResultStore $store) {}
 
-    public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected
+    public function expected(Plan $plan, Island $island, array $spots, array $commands): ExpectedReadings
     {
         $of = implode(' ', [
             ...array_map(static fn(MeterSpot $s): string => $s->id, $spots),
@@ -30,10 +30,10 @@ final readonly class BenchCache implements BenchSolver
         ]);
         $key = self::key('expected', $plan, $island) . hash('xxh64', $of);
         $kept = $this->store->get($key);
-        if ($kept instanceof Expected) {
+        if ($kept instanceof ExpectedReadings) {
             return $kept;
         }
-        $expected = Expected::for($plan, $island, $spots, $commands);
+        $expected = ExpectedReadings::for($plan, $island, $spots, $commands);
         $this->store->put($key, $expected);
 
         return $expected;

@@ -38,7 +38,7 @@ final readonly class JobLoader
         array $open = [],
         bool $everyScene = false,
     ): JobState {
-        $results = $this->results->of($plan);
+        $results = $this->results->for($plan);
 
         return new JobState(
             plan: $plan,
@@ -63,7 +63,7 @@ final readonly class JobLoader
             solver: $this->bench,
             worked: self::worked($job),
             zone: Clock::zone(),
-            notes: $this->notes->of($job->crew, $plan),
+            notes: $this->notes->for($job->crew, $plan),
         );
     }
 

@@ -22,7 +22,7 @@ final readonly class ResultCache
     public function __construct(private ResultStore $cache) {}
 
     /** @return array<string, RunResult|FixtureResult|Refusal> by run and by fitting, everything full */
-    public function of(Plan $plan): array
+    public function for(Plan $plan): array
     {
         $results = $this->solved($plan, null);
         foreach (array_diff_key($plan->runs, $results) as $id => $run) {

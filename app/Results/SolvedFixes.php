@@ -22,7 +22,7 @@ final readonly class SolvedFixes
     public function __construct(private ResultStore $store) {}
 
     /** @return list<array{code: string, place: string, title: string, fixes: list<array<string, mixed>>}> */
-    public function of(Job $job, JobState $state): array
+    public function for(Job $job, JobState $state): array
     {
         $found = [];
         foreach (Findings::for($state) as $finding) {

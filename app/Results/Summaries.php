@@ -41,7 +41,7 @@ final readonly class Summaries
     }
 
     /** @return array<string, mixed> */
-    public function of(Job $job): array
+    public function for(Job $job): array
     {
         $key = self::keys($job->crew, [$job->id])[$job->id];
         $kept = $this->cache->get($key);

@@ -80,7 +80,7 @@ final class LayeringTest extends TestCase
                 if (str_contains($path, '/Simulation/')) {
                     $seen++;
                     self::assertDoesNotMatchRegularExpression(
-                        '/(Guide|Belief|Order)\\\\|Joining\\\\(JoinStep|Task|Guided)$/',
+                        '/(Guide|Belief|Order)\\\\|Joining\\\\(JoinStep|Task|StepBuilder)$/',
                         $name,
                         $file->getFilename(),
                     );

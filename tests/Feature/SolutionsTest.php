@@ -38,7 +38,7 @@ final class SolutionsTest extends TestCase
     {
         $cache = new ResultStore(new Repository(new ArrayStore()), 1_000_000);
         $plan = $this->plan();
-        $first = (new ResultCache($cache))->of($plan);
+        $first = (new ResultCache($cache))->for($plan);
         self::assertSame(['cove', 'shelf'], array_keys($first));
         // A cached result is answered without solving: another run's result, put there, comes back for the unchanged run.
         $marked = $first['cove'];
@@ -46,7 +46,7 @@ final class SolutionsTest extends TestCase
             'shelf' => $marked,
         ]);
         $edited = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 30]);
-        $second = (new ResultCache($cache))->of($edited);
+        $second = (new ResultCache($cache))->for($edited);
         self::assertEquals($marked, $second['shelf']);
         self::assertInstanceOf(RunResult::class, $second['cove']);
         self::assertNotEquals($first['cove'], $second['cove']);
@@ -56,14 +56,14 @@ final class SolutionsTest extends TestCase
     {
         $cache = new ResultStore(new Repository(new ArrayStore(true)), 1_000_000);
         $plan = $this->plan();
-        self::assertEquals((new ResultCache($cache))->of($plan), (new ResultCache($cache))->of($plan));
+        self::assertEquals((new ResultCache($cache))->for($plan), (new ResultCache($cache))->for($plan));
     }
 
     public function test_reports_an_unsolvable_run_without_caching_it(): void
     {
         $cache = new ResultStore(new Repository(new ArrayStore()), 1_000_000);
         $plan = Demo::with($this->plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
-        $results = (new ResultCache($cache))->of($plan);
+        $results = (new ResultCache($cache))->for($plan);
         self::assertInstanceOf(Refusal::class, $results['cove']);
         self::assertStringContainsString('K2', $results['cove']->getMessage());
         self::assertInstanceOf(RunResult::class, $results['shelf']);

@@ -31,7 +31,7 @@ final class Bodies
     ) {}
 
     /** @return array<string, mixed> */
-    public function of(Route $route, Request $request): array
+    public function for(Route $route, Request $request): array
     {
         $body = [];
         foreach ($this->rules($route, $request) as $path => $rules) {

@@ -148,7 +148,7 @@ final class Fuzzer
         }
         $method = $route->methods()[0];
         $job = Job::query()->find($this->jobs[0]);
-        $body = $this->bodies->of($route, Request::create('/' . ltrim($route->uri(), '/'), $method));
+        $body = $this->bodies->for($route, Request::create('/' . ltrim($route->uri(), '/'), $method));
         if ($job !== null && array_key_exists('change', $body)) {
             $newest = $job->newest();
             $body['change'] = $this->bodies->change($newest->plan(), Shelves::ofCrew($job->crew));

@@ -113,7 +113,7 @@ return [
     ['Checks/Supply/Cap.php', ['|| $run->capChecked', ''], ['$run->cap >= 1 ||', '$run->cap >= 0.5 ||']],
     ['Checks/Supply/Peak.php', ['KNEE = 0.99', 'KNEE = 1.05'], ['KNEE = 0.99', 'KNEE = 0.9']],
     [
-        'Checks/Solver/Solved.php',
+        'Checks/Solver/SolutionExists.php',
         ['if ($refusal instanceof NoSolution)', 'if ($refusal === null)'],
         ["\$fixtures === [] ? 'unsolved' : 'collapse'", "'unsolved'"],
     ],
@@ -243,7 +243,7 @@ return [
         ['$dimmer->relayAmps === null', '$dimmer->relayAmps !== null'],
     ],
     [
-        'Checks/Light/Meets.php',
+        'Checks/Light/AdjacentEnds.php',
         ['$apart > Seam::NEAR', '$apart > 0', 'Checks/FalseAlarmsTest.php'],
         ['$plan->limits->seam)', '1.1 * $plan->limits->seam)'],
         ['AHEAD = 0.5;', 'AHEAD = -1.0;', 'Checks/FalseAlarmsTest.php'],

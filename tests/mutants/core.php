@@ -15,17 +15,17 @@ return [
         ['DIGITS = 2;', 'DIGITS = 3;', 'Bench/MeterTest.php'],
     ],
     ['Joining/Joinable.php', ['$w->zone > $unit->zones', '$w->zone > 9 + $unit->zones', 'Joining/JoinableTest.php']],
-    ['Joining/Needs.php', ['LADDER = 2.0;', 'LADDER = 3.0;', 'Joining/JoinableTest.php']],
+    ['Joining/Prerequisites.php', ['LADDER = 2.0;', 'LADDER = 3.0;', 'Joining/JoinableTest.php']],
     ['Joining/Order/Costs.php', ['POWER = 3;', 'POWER = 4;', 'Joining/OrderTest.php']],
-    ['Joining/Order/Moves.php', ['Task::LINK && $joins', 'Task::READ && $joins', 'Joining/OrderTest.php']],
-    ['Joining/Simulation/Ear.php', ['PAUSE = 0.8;', 'PAUSE = 0.1;', 'Joining/TracesTest.php']],
+    ['Joining/Order/JoinMoves.php', ['Task::LINK && $joins', 'Task::READ && $joins', 'Joining/OrderTest.php']],
+    ['Joining/Simulation/GestureDetector.php', ['PAUSE = 0.8;', 'PAUSE = 0.1;', 'Joining/TracesTest.php']],
     [
         'Kit/Profiles/Behaviour.php',
         ['if ($this->gestures[$one]->likeness', 'if (!$this->gestures[$one]->likeness', 'Joining/GestureTest.php'],
     ],
     ['Circuit/Conditions.php', ['RAIL = 0.1;', 'RAIL = 0.2;', 'Bench/MeterTest.php']],
     [
-        'Bench/Channels/Leads.php',
+        'Bench/Channels/LeadConnection.php',
         [
             'if (isset($this->order[$output]) && !in_array',
             'if (isset($this->order[$output]) && in_array',

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace App\Console\Commands;
 
 use EmberDusk\Formats\Json;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Joining\Rehearsal;
-use EmberDusk\Joining\Words;
 use Illuminate\Console\Command;
 
 final class JoinCommand extends Command
@@ -55,7 +55,9 @@ final class JoinCommand extends Command
                     $this->line("Cannot be joined: {$blocked->title}. {$blocked->detail}");
                 }
                 foreach ($steps as $n => [$at, $step]) {
-                    $this->line(sprintf('%3d  %s  %s  (%s)', $n + 1, Words::clock($at), $step->title, $step->where));
+                    $this->line(
+                        sprintf('%3d  %s  %s  (%s)', $n + 1, EventWords::clock($at), $step->title, $step->where),
+                    );
                     $this->line('     ' . $step->why);
                 }
             }

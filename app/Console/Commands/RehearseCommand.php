@@ -6,13 +6,13 @@ namespace App\Console\Commands;
 
 use EmberDusk\Formats\Json;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Words;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Console\Command;
@@ -77,7 +77,7 @@ final class RehearseCommand extends Command
 
             return 1;
         }
-        foreach (Words::lines($run->run->log(), $roster) as $line) {
+        foreach (EventWords::lines($run->run->log(), $roster) as $line) {
             $this->line($line['at'] . '  ' . $line['text']);
         }
         foreach ($run->found as $key) {

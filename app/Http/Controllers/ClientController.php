@@ -26,20 +26,20 @@ final readonly class ClientController
             return response()->view('client-gone', status: 410);
         }
 
-        return response()->view('client', ['sheet' => $this->sheet->of($link->job)]);
+        return response()->view('client', ['sheet' => $this->sheet->for($link->job)]);
     }
 
     public function make(Job $job, #[CurrentUser] User $user): JsonResponse
     {
         $this->links->make($job, $user);
 
-        return new JsonResponse(['links' => $this->links->of($job)], 201);
+        return new JsonResponse(['links' => $this->links->for($job)], 201);
     }
 
     public function revoke(Job $job, ClientLink $clientLink): JsonResponse
     {
         $this->links->revoke($clientLink);
 
-        return new JsonResponse(['links' => $this->links->of($job)]);
+        return new JsonResponse(['links' => $this->links->for($job)]);
     }
 }

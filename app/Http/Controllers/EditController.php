@@ -65,7 +65,7 @@ final readonly class EditController
         $revision = $job->newest();
         $state = $this->loader->load($job, $revision->plan());
 
-        return new JsonResponse(['revision' => $revision->number, 'fixes' => $solved->of($job, $state)]);
+        return new JsonResponse(['revision' => $revision->number, 'fixes' => $solved->for($job, $state)]);
     }
 
     /** An earlier state of the job, to be held beside the newest. */

@@ -26,14 +26,14 @@ final readonly class HandoverController
     {
         return Inertia::render('Handover', [
             'answer' => $this->loader->answer($job, $user, $job->newest(), 'handover'),
-            'sheet' => $this->sheet->of($job),
-            'links' => $this->links->of($job),
+            'sheet' => $this->sheet->for($job),
+            'links' => $this->links->for($job),
         ]);
     }
 
     public function html(Job $job): View
     {
-        return view('sheet', ['sheet' => $this->sheet->of($job)]);
+        return view('sheet', ['sheet' => $this->sheet->for($job)]);
     }
 
     public function pdf(Job $job): Response

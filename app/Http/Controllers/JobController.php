@@ -57,7 +57,7 @@ final readonly class JobController
     /** For a job whose summary the list did not have at hand. */
     public function summary(Job $job, Summaries $summaries): JsonResponse
     {
-        return new JsonResponse($summaries->of($job));
+        return new JsonResponse($summaries->for($job));
     }
 
     public function archive(Job $job): JsonResponse

@@ -56,7 +56,7 @@ final readonly class JoinController
         return JoinStart::for(
             $plan,
             array_values(array_map(static fn(JoinNeed $n): string => $n->key, $job->joinNeeds()->get()->all())),
-        ) + ['notes' => $this->notes->of($job->crew, $plan)];
+        ) + ['notes' => $this->notes->for($job->crew, $plan)];
     }
 
     /** Ticks a preparation, for all people on the job. */

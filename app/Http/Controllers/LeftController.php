@@ -70,8 +70,8 @@ final readonly class LeftController
     private function said(Job $job): JsonResponse
     {
         return new JsonResponse([
-            'facts' => $this->facts->of($job),
-            'notes' => $this->notes->of($job->crew, $job->newest()->plan()),
+            'facts' => $this->facts->for($job),
+            'notes' => $this->notes->for($job->crew, $job->newest()->plan()),
         ]);
     }
 }

@@ -71,7 +71,7 @@ final readonly class QuoteController
         $plan = $job->newest()->plan();
         $after = $revisions->preview($job, Shelves::ofCrew($job->crew), $plan, $request->change());
 
-        return new JsonResponse(QuoteRows::moved((new Promise($plan, Bases::for($job)))->of($after)));
+        return new JsonResponse(QuoteRows::moved((new Promise($plan, Bases::for($job)))->change($after)));
     }
 
     /** The quote as it would be now beside the last that was given. */

@@ -54,7 +54,7 @@ final readonly class ShelfController
 
         return new JsonResponse([
             'cells' => EntryCells::from($written),
-            'uses' => $uses->of($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry)),
+            'uses' => $uses->for($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry)),
         ]);
     }
 

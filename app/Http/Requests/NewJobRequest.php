@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
-use EmberDusk\Survey\SaidNotes;
+use EmberDusk\Survey\StatedNotes;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 
@@ -26,7 +26,7 @@ final class NewJobRequest extends FormRequest
     public function notes(): string
     {
         if ($this->filled('length')) {
-            return SaidNotes::from(
+            return StatedNotes::from(
                 trim($this->string('run')->toString()),
                 $this->float('length'),
                 $this->boolean('meets'),

@@ -14,7 +14,7 @@ use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Log\Calibration;
 use EmberDusk\Bench\Log\ReadingEvidence;
 use EmberDusk\Bench\Log\Row;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Bench\Meter\MeterSpots;
@@ -91,7 +91,7 @@ final readonly class MeterPicture
             'spots' => array_map(self::spot(...), MeterSpots::for($plan, $island)),
             'commands' => self::commands($plan, $island),
             'rows' => array_map(static fn(Row $r): array => self::row($r, $calibration), $evidence->rows),
-            'tolerances' => Expected::tolerances(),
+            'tolerances' => ExpectedReadings::tolerances(),
             'off' => Multimeter::words(),
             'calibrated' => $calibrated,
         ] + $said;
@@ -313,7 +313,7 @@ final readonly class MeterPicture
                 ),
                 new Input(
                     't',
-                    Expected::tolerances() . ' carried through',
+                    ExpectedReadings::tolerances() . ' carried through',
                     $off,
                     $row->spot->unit ?? 'V',
                     path: 'solver.tolerance',

@@ -6,7 +6,7 @@ namespace App\Screens\Bench;
 
 use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Channels\Explanation;
-use EmberDusk\Bench\Channels\Leads;
+use EmberDusk\Bench\Channels\LeadConnection;
 use EmberDusk\Bench\Channels\Pixels;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -109,7 +109,7 @@ final readonly class SeenRows
         return $rows;
     }
 
-    private static function state(Leads $way, int $output): string
+    private static function state(LeadConnection $way, int $output): string
     {
         return match (true) {
             in_array($output, $way->loose, true) => 'loose',

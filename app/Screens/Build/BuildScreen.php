@@ -15,7 +15,7 @@ use EmberDusk\Schedule\Slot;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Timetable;
 use EmberDusk\Schedule\Visit;
-use EmberDusk\Schedule\Waits;
+use EmberDusk\Schedule\WaitingTime;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 use EmberDusk\Values\Range;
@@ -46,7 +46,7 @@ final readonly class BuildScreen
             ),
             'waits' => array_map(
                 static fn(array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($state, $w['part'])] + $w,
-                Waits::for($remaining),
+                WaitingTime::for($remaining),
             ),
             'visits' => array_map(static fn(Visit $v): array => $v->write(), $schedule->arrangement()->visits),
             'weekends' => $arrangement->weekends,

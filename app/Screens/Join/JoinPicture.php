@@ -6,8 +6,8 @@ namespace App\Screens\Join;
 
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Flaws;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
@@ -16,8 +16,8 @@ use EmberDusk\Joining\Simulation\Acceptance;
 use EmberDusk\Joining\Simulation\LightCommand;
 use EmberDusk\Joining\Simulation\SimulatedLight;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Words;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\GesturePart;
 use EmberDusk\Kit\Profiles\Signal;
@@ -49,7 +49,7 @@ final readonly class JoinPicture
             'lanes' => JoinLanes::for($run, $windows),
             'devices' => $run->site() === null ? [] : self::devices($run->site(), $run),
             'apps' => self::apps($run),
-            'log' => Words::lines($log, $run->roster),
+            'log' => EventWords::lines($log, $run->roster),
             'missed' => $progress->marks->missed,
             'joined' => count(array_filter($log, static fn(Event $e): bool => $e->kind === Event::JOINED)),
             'lights' => count(array_filter($run->roster->units, static fn(Unit $u): bool => $u->lights())),
@@ -139,7 +139,7 @@ final readonly class JoinPicture
 
     private static function letters(Roster $roster): int
     {
-        foreach ($roster->of(Unit::HUB) as $hub) {
+        foreach ($roster->inRole(Unit::HUB) as $hub) {
             return (int) ($hub->leaflet->figure('letters') ?? 30);
         }
 
@@ -162,7 +162,7 @@ final readonly class JoinPicture
                 'shines' => $unit->lights(),
                 'held' => $unit->linksByHand() ? Unit::HELD : [],
                 'powered' => $device->isPowered(),
-                'switched' => Guided::switched($unit),
+                'switched' => StepBuilder::switched($unit),
                 'lit' => $site->isLit($id),
                 'level' => $device instanceof SimulatedLight ? $device->level() : 0.0,
                 'looks' =>
@@ -211,7 +211,7 @@ final readonly class JoinPicture
     private static function apps(LiveRun $run): array
     {
         $apps = [];
-        foreach ($run->roster->of(Unit::HUB) as $hub) {
+        foreach ($run->roster->inRole(Unit::HUB) as $hub) {
             $apps[] = [
                 'hub' => $hub->id,
                 'label' => $hub->called(),

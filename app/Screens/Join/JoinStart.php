@@ -6,8 +6,8 @@ namespace App\Screens\Join;
 
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinBlock;
-use EmberDusk\Joining\Need;
-use EmberDusk\Joining\Needs;
+use EmberDusk\Joining\Prerequisite;
+use EmberDusk\Joining\Prerequisites;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
@@ -27,13 +27,13 @@ final readonly class JoinStart
         $minutes = 0.0;
         if ($joinable->any()) {
             $needs = array_map(
-                static fn(Need $n): array => [
+                static fn(Prerequisite $n): array => [
                     'key' => $n->key,
                     'what' => $n->what,
                     'detail' => $n->detail,
                     'there' => in_array($n->key, $there, true),
                 ],
-                Needs::for($joinable->roster, $plan),
+                Prerequisites::for($joinable->roster, $plan),
             );
             $run = Rehearsal::run($joinable->roster, 1);
             $steps = count($run->trail);

@@ -6,7 +6,7 @@ namespace App\Screens\Parts;
 
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
-use EmberDusk\Parts\Uses;
+use EmberDusk\Parts\FirstForPurpose;
 use EmberDusk\Plan\Assembly;
 use EmberDusk\Plan\Run;
 
@@ -26,7 +26,7 @@ final readonly class AssemblyRows
     /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/makingRow */
     public static function for(JobState $state): array
     {
-        $uses = new Uses($state->shelf);
+        $uses = new FirstForPurpose($state->shelf);
 
         return array_values(
             array_map(
@@ -43,7 +43,7 @@ final readonly class AssemblyRows
     }
 
     /** @return list<array<string, mixed>> */
-    private static function fields(JobState $state, Uses $uses, Run $run, Assembly $making): array
+    private static function fields(JobState $state, FirstForPurpose $uses, Run $run, Assembly $making): array
     {
         $profile = in_array('profile', $run->mounting, true);
         $usual = static fn(?KitSnapshot $kit): string => $kit?->entry->name() ?? 'none on the shelf';

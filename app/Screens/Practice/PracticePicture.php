@@ -7,6 +7,7 @@ namespace App\Screens\Practice;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Practice\AppKeys;
@@ -16,7 +17,6 @@ use EmberDusk\Joining\Practice\Score;
 use EmberDusk\Joining\Practice\Turning;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Words;
 use EmberDusk\Kit\Profiles\Behaviour;
 
 /** A lesson on the screen: topic, app keys, instructions, things to inspect, result. */
@@ -71,7 +71,7 @@ final readonly class PracticePicture
     public static function lines(LiveRun $run): array
     {
         $lines = [];
-        foreach ($run->roster->of(Unit::HUB) as $hub) {
+        foreach ($run->roster->inRole(Unit::HUB) as $hub) {
             foreach ($run->site()?->device($hub->id)->list() ?? [] as $names) {
                 foreach ($names as $name) {
                     $lines[] = [
@@ -184,7 +184,7 @@ final readonly class PracticePicture
             'turning' =>
                 $turning === null
                     ? null
-                    : ['at' => $turning->at, 'clock' => Words::clock($turning->at), 'says' => $turning->says],
+                    : ['at' => $turning->at, 'clock' => EventWords::clock($turning->at), 'says' => $turning->says],
         ];
     }
 }

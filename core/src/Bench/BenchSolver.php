@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench;
 
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Circuit\Island;
@@ -22,7 +22,7 @@ interface BenchSolver
      *
      * @throws Refusal when the circuit has no solution
      */
-    public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected;
+    public function expected(Plan $plan, Island $island, array $spots, array $commands): ExpectedReadings;
 
     /**
      * @param  Run  $run  near to which a fault is looked for

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks;
 
-use EmberDusk\Plan\Changes\Job\Together;
+use EmberDusk\Plan\Changes\Job\ChangeGroup;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 
@@ -192,7 +192,7 @@ final readonly class GroupedFindings
     private static function forAll(string $code, array $alike): ?Fix
     {
         $label = self::ALL[$code] ?? null;
-        if ($label === null || count($alike) > Together::MOST) {
+        if ($label === null || count($alike) > ChangeGroup::MOST) {
             return null;
         }
         $changes = [];
@@ -203,6 +203,6 @@ final readonly class GroupedFindings
             $changes[] = $finding->fixes[0]->change;
         }
 
-        return new Fix($label, Together::payload(sprintf('%s: %d', $label, count($alike)), $changes));
+        return new Fix($label, ChangeGroup::payload(sprintf('%s: %d', $label, count($alike)), $changes));
     }
 }

@@ -31,9 +31,9 @@ use EmberDusk\Checks\Kit\Items;
 use EmberDusk\Checks\Kit\OpenInDamp;
 use EmberDusk\Checks\Kit\Sealing;
 use EmberDusk\Checks\Kit\TrialBoards;
+use EmberDusk\Checks\Light\AdjacentEnds;
 use EmberDusk\Checks\Light\ColourShift;
 use EmberDusk\Checks\Light\Evenness;
-use EmberDusk\Checks\Light\Meets;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Checks\Parts\PartFindings;
 use EmberDusk\Checks\Parts\PriceFindings;
@@ -51,7 +51,7 @@ use EmberDusk\Checks\Site\PresentFindings;
 use EmberDusk\Checks\Site\SiteFindings;
 use EmberDusk\Checks\Site\StandingFindings;
 use EmberDusk\Checks\Site\SurveyFindings;
-use EmberDusk\Checks\Solver\Solved;
+use EmberDusk\Checks\Solver\SolutionExists;
 use EmberDusk\Checks\Supply\BankLoads;
 use EmberDusk\Checks\Supply\Banks;
 use EmberDusk\Checks\Supply\Cap;
@@ -80,7 +80,7 @@ final readonly class Registry
             new Headroom(),
             new Cap(),
             new Peak(),
-            new Solved(),
+            new SolutionExists(),
             new Evenness(),
             new Seam(),
             new ColourShift(),
@@ -103,7 +103,7 @@ final readonly class Registry
             new CalculatedLengths(),
             new Lamps(),
             new Modules(),
-            new Meets(),
+            new AdjacentEnds(),
             new Ratings(),
             new PixelBoards(),
             new BankLoads(),

@@ -54,7 +54,7 @@ final readonly class BoardExtras
     private static function segments(Plan $plan, Roster $roster): array
     {
         $rows = [];
-        foreach ($roster->of(Unit::BOARD) as $board) {
+        foreach ($roster->inRole(Unit::BOARD) as $board) {
             $run = $plan->runs[$plan->items[$board->item]->on ?? ''] ?? null;
             $parts = $run !== null && $run->zones !== [] ? count($run->zones) + 1 : 0;
             for ($n = 1; $n <= $parts; $n++) {

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Control;
 
 use EmberDusk\Joining\Ability;
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\PlannedControls;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Plan;
 
 /** Which light answers to what: lights down, ways of control across. */
@@ -20,7 +20,7 @@ final readonly class ControlMatrix
     /**
      * @param  list<Unit>  $lights
      * @param  list<Unit>  $controls
-     * @param  array<string, Cell>  $cells  by control and light, as in {@see Want::key()}
+     * @param  array<string, Cell>  $cells  by control and light, as in {@see ControlledLight::key()}
      */
     private function __construct(
         public Roster $roster,
@@ -41,7 +41,7 @@ final readonly class ControlMatrix
         $cells = [];
         foreach ($controls as $control) {
             foreach ($lights as $light) {
-                $key = (new Want($control->id, $light->id))->key();
+                $key = (new ControlledLight($control->id, $light->id))->key();
                 $want = $wants[$key] ?? null;
                 $cannot = $wanted->cannot($control, $light);
                 $cells[$key] = new Cell(
@@ -69,7 +69,10 @@ final readonly class ControlMatrix
             array_filter(
                 $controls,
                 static fn(Unit $c): bool => $c->role !== Unit::PHONE ||
-                    array_filter($roster->wants, static fn(Want $w): bool => $w->control === Roster::PHONE) !== [],
+                    array_filter(
+                        $roster->wants,
+                        static fn(ControlledLight $w): bool => $w->control === Roster::PHONE,
+                    ) !== [],
             ),
         );
 
@@ -77,15 +80,15 @@ final readonly class ControlMatrix
     }
 
     /**
-     * @param  list<Want>  $wants
-     * @return array<string, Want>
+     * @param  list<ControlledLight>  $wants
+     * @return array<string, ControlledLight>
      */
     private static function keyed(array $wants): array
     {
-        return array_combine(array_map(static fn(Want $w): string => $w->key(), $wants), $wants);
+        return array_combine(array_map(static fn(ControlledLight $w): string => $w->key(), $wants), $wants);
     }
 
-    private static function clash(Unit $control, ?Want $want): string
+    private static function clash(Unit $control, ?ControlledLight $want): string
     {
         if ($want !== null && $control->zones > 0 && $want->zone > $control->zones) {
             return "{$control->label()} has {$control->zones} zones.";
@@ -96,7 +99,7 @@ final readonly class ControlMatrix
 
     public function cell(string $control, string $light): ?Cell
     {
-        return $this->cells[(new Want($control, $light))->key()] ?? null;
+        return $this->cells[(new ControlledLight($control, $light))->key()] ?? null;
     }
 
     /**

@@ -39,7 +39,7 @@ final readonly class Presets
             }
         }
         // A hub or bridge stores scenes in its app; without a stated limit there is room, after those that need no phone.
-        foreach ($roster->of(Unit::HUB) + $roster->of(Unit::BRIDGE) as $id => $unit) {
+        foreach ($roster->inRole(Unit::HUB) + $roster->inRole(Unit::BRIDGE) as $id => $unit) {
             $room += [$id => self::LIMITLESS];
         }
         foreach ($plan->scenes as $scene) {

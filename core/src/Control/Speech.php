@@ -61,7 +61,7 @@ final readonly class Speech
     public function __construct(private Vocabulary $vocabulary)
     {
         $this->reserved = array_fill_keys(
-            [...SaidDeeds::reserved(), ...self::QUESTIONS, ...array_merge(...array_values(self::REFUSED))],
+            [...SpokenActions::reserved(), ...self::QUESTIONS, ...array_merge(...array_values(self::REFUSED))],
             true,
         );
     }
@@ -77,12 +77,12 @@ final readonly class Speech
             return new CommandMeaning(scene: $scene);
         }
         $words = explode(' ', $text);
-        $names = SaidNames::in($words, $this->vocabulary, $this->reserved(...), self::plain(...));
+        $names = SpokenNames::in($words, $this->vocabulary, $this->reserved(...), self::plain(...));
         $trouble = self::refused($words, $names);
         if ($trouble !== null) {
             return new CommandMeaning(trouble: $trouble);
         }
-        $deeds = SaidDeeds::in($words, $names);
+        $deeds = SpokenActions::in($words, $names);
         $unknown = array_diff_key($words, $deeds->used, $names->taken);
         [$lights, $missing] = $this->targets($words, $names, $unknown);
         if ($missing !== null) {
@@ -109,7 +109,7 @@ final readonly class Speech
 
     private function reserved(string $word): bool
     {
-        return isset($this->reserved[$word]) || SaidNumber::word($word);
+        return isset($this->reserved[$word]) || SpokenNumber::word($word);
     }
 
     private function scene(string $text): ?string
@@ -134,7 +134,7 @@ final readonly class Speech
      *
      * @param  list<string>  $words
      */
-    private static function refused(array $words, SaidNames $names): ?string
+    private static function refused(array $words, SpokenNames $names): ?string
     {
         $free = array_values(array_diff_key($words, $names->taken));
         if (in_array($words[0], self::QUESTIONS, true) && !isset($names->taken[0])) {
@@ -154,11 +154,11 @@ final readonly class Speech
      * @param  array<int, string>  $unknown  words that nothing is known of, by position
      * @return array{list<string>, string|null} lights that are meant, or why that is not known
      */
-    private function targets(array $words, SaidNames $names, array $unknown): array
+    private function targets(array $words, SpokenNames $names, array $unknown): array
     {
         $but = null;
         foreach ($words as $n => $word) {
-            if (!isset($names->taken[$n]) && in_array($word, SaidDeeds::LEFT_OUT, true)) {
+            if (!isset($names->taken[$n]) && in_array($word, SpokenActions::LEFT_OUT, true)) {
                 $but ??= $n;
             }
         }
@@ -174,7 +174,7 @@ final readonly class Speech
             return [[], $this->unknown($words, $unknown, $meant, $but)];
         }
         $free = array_diff_key($words, $names->taken);
-        if ($meant === [] && array_intersect($free, SaidDeeds::EVERYTHING) !== []) {
+        if ($meant === [] && array_intersect($free, SpokenActions::EVERYTHING) !== []) {
             $meant = array_map(strval(...), array_keys($this->vocabulary->lights));
         }
         $lights = array_values(array_unique(array_diff($meant, $not)));

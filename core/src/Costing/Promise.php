@@ -13,7 +13,7 @@ final class Promise
 
     public function __construct(private readonly Plan $plan, public readonly Basis $basis) {}
 
-    public function of(Plan $after): QuoteChange
+    public function change(Plan $after): QuoteChange
     {
         $this->before ??= Costing::price($this->plan, $this->basis);
 

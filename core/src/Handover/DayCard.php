@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Handover;
 
 use EmberDusk\Control\Mixing;
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 
@@ -51,10 +51,11 @@ final readonly class DayCard
         return implode(', ', $says);
     }
 
-    /** @param  list<Want>  $wants */
+    /** @param  list<ControlledLight>  $wants */
     private static function control(Plan $plan, Unit $unit, array $wants, Roster $roster): string
     {
-        $name = static fn(Want $w): string => $plan->lights[$w->light]->name ?? $roster->unit($w->light)->name;
+        $name = static fn(ControlledLight $w): string => $plan->lights[$w->light]->name ??
+            $roster->unit($w->light)->name;
         if ($unit->role === Unit::ASSISTANT) {
             $first = $name($wants[0]);
 
@@ -63,7 +64,7 @@ final readonly class DayCard
                 '.';
         }
         $works = array_map(
-            static fn(Want $w): string => $w->zone > 0 ? "zone {$w->zone} {$name($w)}" : $name($w),
+            static fn(ControlledLight $w): string => $w->zone > 0 ? "zone {$w->zone} {$name($w)}" : $name($w),
             $wants,
         );
 

@@ -12,7 +12,7 @@ final readonly class Instructions
     public function __construct(private Roster $roster) {}
 
     /** One step with its distance, its names, the seconds that it takes or leaves, and the sign to look for. */
-    public function of(JoinStep $step): string
+    public function text(JoinStep $step): string
     {
         $sentences = [$this->distance($step), $this->action($step), $this->time($step), $this->sign($step)];
 

@@ -24,7 +24,7 @@ final readonly class Joinable
                 $blocked[] = $reason;
                 $wants = array_filter(
                     $wants,
-                    static fn(Want $w): bool => $w->control !== $unit->id && $w->light !== $unit->id,
+                    static fn(ControlledLight $w): bool => $w->control !== $unit->id && $w->light !== $unit->id,
                 );
             }
         }
@@ -73,7 +73,7 @@ final readonly class Joinable
         }
         $wanted = array_filter(
             $roster->wants,
-            static fn(Want $w): bool => $w->control === $unit->id || $w->light === $unit->id,
+            static fn(ControlledLight $w): bool => $w->control === $unit->id || $w->light === $unit->id,
         );
         if ($wanted === []) {
             if ($unit->lights()) {
@@ -98,7 +98,8 @@ final readonly class Joinable
         if (
             array_filter(
                 $roster->wants,
-                static fn(Want $w): bool => $w->light === $unit->id && $roster->unit($w->control)->family === 'remote',
+                static fn(ControlledLight $w): bool => $w->light === $unit->id &&
+                    $roster->unit($w->control)->family === 'remote',
             ) !== []
         ) {
             $missing = [...$missing, ...Families::get('touchlink')->missing($unit, $roster)];
@@ -122,25 +123,29 @@ final readonly class Joinable
     /**
      * Lights that a control has no room for: more than its zones, or than it holds.
      *
-     * @param  list<Want>  $wants
-     * @return array{list<Want>, list<JoinBlock>}
+     * @param  list<ControlledLight>  $wants
+     * @return array{list<ControlledLight>, list<JoinBlock>}
      */
     private static function room(Roster $roster, array $wants): array
     {
         $blocked = [];
         foreach ($roster->units as $unit) {
             $room = $unit->zones > 0 ? $unit->zones : $unit->most;
-            $own = array_values(array_filter($wants, static fn(Want $w): bool => $w->control === $unit->id));
+            $own = array_values(array_filter($wants, static fn(ControlledLight $w): bool => $w->control === $unit->id));
             // Lights of one zone take one room of it.
             if ($unit->zones > 0) {
-                $over = array_values(array_filter($own, static fn(Want $w): bool => $w->zone > $unit->zones));
+                $over = array_values(
+                    array_filter($own, static fn(ControlledLight $w): bool => $w->zone > $unit->zones),
+                );
             } else {
                 $over = array_slice($own, $room ?? count($own));
             }
             if ($over === []) {
                 continue;
             }
-            $wants = array_values(array_filter($wants, static fn(Want $w): bool => !in_array($w, $over, true)));
+            $wants = array_values(
+                array_filter($wants, static fn(ControlledLight $w): bool => !in_array($w, $over, true)),
+            );
             $blocked[] = new JoinBlock(
                 $unit->zones > 0 ? JoinBlock::ZONES : JoinBlock::FULL,
                 $unit->id,
@@ -151,7 +156,10 @@ final readonly class Joinable
                     count($own),
                 ),
                 'Left out: ' .
-                    implode(', ', array_map(static fn(Want $w): string => $roster->unit($w->light)->called(), $over)) .
+                    implode(
+                        ', ',
+                        array_map(static fn(ControlledLight $w): string => $roster->unit($w->light)->called(), $over),
+                    ) .
                     ($unit->zones > 0
                         ? '. Let two lights share a zone, or choose one with more zones.'
                         : '. Choose one with more room, or delete old entries in it.'),

@@ -115,7 +115,7 @@ final class LiveRun
         }
         $this->site->advance(max($now, $this->site->now()));
         $new = [];
-        foreach ($this->roster->of(Unit::HUB) as $hub) {
+        foreach ($this->roster->inRole(Unit::HUB) as $hub) {
             $known = $this->progress->field->known($hub->id);
             foreach ($this->site->device($hub->id)->list() as $names) {
                 foreach (array_diff($names, $known) as $name) {

@@ -25,7 +25,7 @@ final readonly class PlannedControls
         $this->hub = $hubs === [] ? null : reset($hubs);
     }
 
-    /** @return list<Want> */
+    /** @return list<ControlledLight> */
     public function all(): array
     {
         $wants = [];
@@ -112,7 +112,7 @@ final readonly class PlannedControls
 
     /**
      * @param  list<Unit>  $lights default lights
-     * @return list<Want>
+     * @return list<ControlledLight>
      */
     private function decided(Unit $control, array $lights): array
     {
@@ -130,14 +130,14 @@ final readonly class PlannedControls
         $wants = [];
         foreach ($wanted as [$light, $zone]) {
             if ($control->zones === 0) {
-                $wants[] = new Want($control->id, $light->id);
+                $wants[] = new ControlledLight($control->id, $light->id);
 
                 continue;
             }
             while ($zone === 0 && isset($taken[$next])) {
                 $next++;
             }
-            $wants[] = new Want($control->id, $light->id, $zone === 0 ? $next++ : $zone);
+            $wants[] = new ControlledLight($control->id, $light->id, $zone === 0 ? $next++ : $zone);
         }
 
         return $wants;

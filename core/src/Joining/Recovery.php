@@ -75,7 +75,7 @@ final readonly class Recovery
             // Settings that a board still has are not entered again.
             $held = $this->what === self::ADDRESS && in_array($step->kind, self::HELD, true);
             if (!$held && $step->look !== JoinStep::TRY) {
-                $text = $words->of($step);
+                $text = $words->text($step);
                 $steps[] = $text === $last ? 'Repeat the last step once.' : $text;
                 $last = $text;
             }
@@ -87,21 +87,21 @@ final readonly class Recovery
     private static function phone(Roster $roster): self
     {
         // Settings stored in one phone are lost with it; units that work with any phone only need their app and account.
-        $gone = static fn(Want $w): bool => $w->control === Roster::PHONE ||
+        $gone = static fn(ControlledLight $w): bool => $w->control === Roster::PHONE ||
             $roster->unit($w->control)->family === 'receiver';
         $reset = array_column(array_filter($roster->wants, $gone), 'light');
 
         return new self(
             self::PHONE,
             'The phone is lost',
-            $roster->of(Unit::HUB) + $roster->of(Unit::BRIDGE) === []
+            $roster->inRole(Unit::HUB) + $roster->inRole(Unit::BRIDGE) === []
                 ? 'Install the app of each light on the new phone; remotes and panels go on working.'
                 : 'Hubs and bridges that work with any phone: install the app on the new one ' .
                     'and sign in with the client’s account; nothing has to be joined again.',
             self::with(
                 $roster,
                 // A light that is reset has lost its remotes and panels as well.
-                static fn(Want $w): bool => $gone($w) || in_array($w->light, $reset, true),
+                static fn(ControlledLight $w): bool => $gone($w) || in_array($w->light, $reset, true),
                 self::lightsUsed($roster),
             ),
         );
@@ -113,11 +113,14 @@ final readonly class Recovery
             self::ROUTER,
             'A new router, or a new network name or password',
             'What is joined by Zigbee, Bluetooth or 2.4 GHz stays joined' .
-                ($roster->of(Unit::HUB) === [] ? '.' : '; a hub on a cable finds the new router by itself.'),
+                ($roster->inRole(Unit::HUB) === [] ? '.' : '; a hub on a cable finds the new router by itself.'),
             self::with(
                 $roster,
-                static fn(Want $w): bool => in_array($roster->unit($w->light)->family, ['board', 'cloud'], true) ||
-                    $roster->unit($w->control)->role === Unit::BRIDGE,
+                static fn(ControlledLight $w): bool => in_array(
+                    $roster->unit($w->light)->family,
+                    ['board', 'cloud'],
+                    true,
+                ) || $roster->unit($w->control)->role === Unit::BRIDGE,
                 [],
             ),
         );
@@ -125,13 +128,13 @@ final readonly class Recovery
 
     private static function address(Roster $roster): self
     {
-        $boards = array_keys($roster->of(Unit::BOARD));
+        $boards = array_keys($roster->inRole(Unit::BOARD));
 
         return new self(
             self::ADDRESS,
             'The page of a board no longer opens',
             'It is on, and its network is: the router has given it another address, often after days without power.',
-            self::with($roster, static fn(Want $w): bool => in_array($w->light, $boards, true), []),
+            self::with($roster, static fn(ControlledLight $w): bool => in_array($w->light, $boards, true), []),
             array_map(static fn(string $b): Flaw => new Flaw(self::MOVED, $b), $boards),
         );
     }
@@ -140,17 +143,20 @@ final readonly class Recovery
     private static function hubs(Roster $roster): array
     {
         $all = [];
-        foreach ($roster->of(Unit::HUB) as $hub) {
-            $lights = array_map(static fn(Want $w): string => $w->light, $roster->wantsOf($hub->id));
+        foreach ($roster->inRole(Unit::HUB) as $hub) {
+            $lights = array_map(static fn(ControlledLight $w): string => $w->light, $roster->wantsOf($hub->id));
             $all[] = new self(
                 self::HUB,
                 "{$hub->called()} is replaced",
                 'Create entries, names, rooms and scenes again in its app; other lights are not affected.',
                 self::with(
                     $roster,
-                    static fn(Want $w): bool => in_array($w->light, $lights, true),
+                    static fn(ControlledLight $w): bool => in_array($w->light, $lights, true),
                     // Lights, remotes and panels belong to the old one's network.
-                    [...self::lightsUsed($roster), ...array_keys($roster->of(Unit::REMOTE) + $roster->of(Unit::PANEL))],
+                    [
+                        ...self::lightsUsed($roster),
+                        ...array_keys($roster->inRole(Unit::REMOTE) + $roster->inRole(Unit::PANEL)),
+                    ],
                 ),
             );
         }
@@ -172,7 +178,8 @@ final readonly class Recovery
         // Only an app has an entry to delete.
         $app = array_filter(
             $roster->wants,
-            static fn(Want $w): bool => $w->light === $light->id && !$roster->unit($w->control)->linksByHand(),
+            static fn(ControlledLight $w): bool => $w->light === $light->id &&
+                !$roster->unit($w->control)->linksByHand(),
         );
 
         return new self(
@@ -182,7 +189,7 @@ final readonly class Recovery
                 'Do not reset remotes and panels: they keep their network and their other lights.',
             self::with(
                 new Roster($units, $roster->wants, $roster->school),
-                static fn(Want $w): bool => $w->light === $light->id,
+                static fn(ControlledLight $w): bool => $w->light === $light->id,
                 [],
             ),
         );
@@ -191,7 +198,7 @@ final readonly class Recovery
     /** The hub in whose network a remote is; its own where there is none. */
     private static function network(Roster $roster, Unit $control): string
     {
-        foreach ($roster->of(Unit::HUB) as $hub) {
+        foreach ($roster->inRole(Unit::HUB) as $hub) {
             foreach ($roster->wantsOf($control->id) as $want) {
                 if ($roster->wants($hub->id, $want->light)) {
                     return $hub->id;
@@ -209,7 +216,7 @@ final readonly class Recovery
     }
 
     /**
-     * @param  callable(Want): bool  $concerns
+     * @param  callable(ControlledLight): bool  $concerns
      * @param  list<string>  $used units that still belong to the lost one
      */
     private static function with(Roster $roster, callable $concerns, array $used): Roster

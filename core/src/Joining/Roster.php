@@ -22,7 +22,7 @@ final readonly class Roster
 
     /**
      * @param  array<string, Unit>  $units  by id
-     * @param  list<Want>  $wants
+     * @param  list<ControlledLight>  $wants
      */
     public function __construct(
         public array $units,
@@ -42,7 +42,7 @@ final readonly class Roster
     }
 
     /** @return array<string, Unit> of a role and, where said, a family */
-    public function of(string $role, ?string $family = null): array
+    public function inRole(string $role, ?string $family = null): array
     {
         return array_filter(
             $this->units,
@@ -53,15 +53,17 @@ final readonly class Roster
     /** @return list<Ability> abilities of a control for a light */
     public function abilities(string $control, string $light): array
     {
-        $zigbee = array_filter($this->of(Unit::HUB), static fn(Unit $u): bool => $u->way === 'zigbee');
+        $zigbee = array_filter($this->inRole(Unit::HUB), static fn(Unit $u): bool => $u->way === 'zigbee');
 
         return Ability::between($this->unit($control), $this->unit($light), array_values($zigbee)[0] ?? null);
     }
 
-    /** @return list<Want> of one control */
+    /** @return list<ControlledLight> of one control */
     public function wantsOf(string $control): array
     {
-        return array_values(array_filter($this->wants, static fn(Want $w): bool => $w->control === $control));
+        return array_values(
+            array_filter($this->wants, static fn(ControlledLight $w): bool => $w->control === $control),
+        );
     }
 
     public function wants(string $control, string $light): bool

@@ -13,7 +13,7 @@ use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Plan\Changes\Job\Together;
+use EmberDusk\Plan\Changes\Job\ChangeGroup;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
@@ -170,7 +170,7 @@ final readonly class Card
                 'evenness' => self::evenness($trial),
                 'joints' => self::count('Joints', $moving->joints(), 'of one core'),
                 'boxes' => self::count('To hide', $moving->units(), 'supplies and controllers'),
-                'quote' => $promise->of($trial->plan)->figure(),
+                'quote' => $promise->change($trial->plan)->figure(),
                 'cost' => MovingFigures::cost($plan, $moving),
                 'hours' => MovingFigures::hours($moving),
                 'energy' => self::energy($plan, $trial->watts(), 'from the supplies, solved at full'),
@@ -183,7 +183,7 @@ final readonly class Card
                 shelf: $shelf,
             ),
             findings: self::beforeBuying($trial),
-            take: Together::payload(words: self::words($run, $requirement), changes: $trial->changes),
+            take: ChangeGroup::payload(words: self::words($run, $requirement), changes: $trial->changes),
         );
     }
 

@@ -9,7 +9,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Changes\Catalogue;
-use EmberDusk\Plan\Changes\Job\Together;
+use EmberDusk\Plan\Changes\Job\ChangeGroup;
 use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Plan;
@@ -46,7 +46,7 @@ final readonly class SetCard
                     Facts::way($requirement->colour),
                 ),
             );
-        $take = Together::payload(
+        $take = ChangeGroup::payload(
             words: "{$best->entry->name()} taken for " . ucfirst($run->word),
             changes: [
                 // The kit chosen for the run is removed.
@@ -96,7 +96,7 @@ final readonly class SetCard
                     ],
                     assumption: 'As stated on its box.',
                 ),
-                'quote' => $promise->of($after)->figure(),
+                'quote' => $promise->change($after)->figure(),
                 'joints' => Card::count('Joints', 0, 'factory plugs only'),
                 'boxes' => Card::count('To hide', 2, 'supply and receiver'),
                 'cost' => new Figure(

@@ -69,7 +69,7 @@ final readonly class SplitCard
                 'joints' => Card::count('Joints', $moving->joints(), 'of one core'),
                 'units' => Card::count('To hide', $moving->units(), 'supplies and controllers'),
                 'cost' => MovingFigures::cost($plan, $moving),
-                'quote' => $promise->of($plan)->figure(),
+                'quote' => $promise->change($plan)->figure(),
             ]),
             stops: array_values(
                 array_unique(

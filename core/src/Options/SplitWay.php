@@ -6,7 +6,7 @@ namespace EmberDusk\Options;
 
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\ShelfSource;
-use EmberDusk\Plan\Changes\Splits\BackTogether;
+use EmberDusk\Plan\Changes\Splits\RejoinRun;
 use EmberDusk\Plan\Changes\Splits\SplitController;
 use EmberDusk\Plan\Changes\Splits\SplitParts;
 use EmberDusk\Plan\Changes\Splits\SplitRepeater;
@@ -43,10 +43,10 @@ final readonly class SplitWay
             $ways[] = self::repeater($plan, $run, $shelf);
         }
         if ($run->parts > 1 || $run->zones !== []) {
-            $ways[] = new self('whole', 'Back together', BackTogether::payload(run: $run->id));
+            $ways[] = new self('whole', 'Back together', RejoinRun::payload(run: $run->id));
         }
 
-        $first = $run->parts > 1 || $run->zones !== [] ? BackTogether::first($plan, $run) : null;
+        $first = $run->parts > 1 || $run->zones !== [] ? RejoinRun::first($plan, $run) : null;
         $how = $plan->splits[$first->id ?? '']->how ?? '';
 
         // The current split equals the current layout.

@@ -29,7 +29,7 @@ final readonly class CutList
         $least = max(
             0,
             (int) ceil((array_sum($pieces) - array_sum($offcuts)) / $stock),
-            $offcuts === [] ? Bound::for($pieces, $stock) : 0,
+            $offcuts === [] ? LengthBound::for($pieces, $stock) : 0,
         );
         $best = BestFit::for($pieces, $stock, $offcuts);
         $kinds = array_count_values($pieces);

@@ -20,9 +20,9 @@ final readonly class Fixings
     /** Metres between pads of removable parts (common practice, no source). */
     private const PAD = 0.3;
 
-    public function __construct(private Plan $plan, private Uses $uses, private PartsDemand $wanted) {}
+    public function __construct(private Plan $plan, private FirstForPurpose $uses, private PartsDemand $wanted) {}
 
-    public function of(Run $run): void
+    public function addRun(Run $run): void
     {
         $metres = $run->length();
         $name = $run->name();
@@ -109,7 +109,7 @@ final readonly class Fixings
             unit: $unit,
             why: $why,
             runs: [$run->id],
-            each: Uses::for($kit),
+            each: FirstForPurpose::for($kit),
         );
     }
 }

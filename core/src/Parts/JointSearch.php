@@ -25,7 +25,7 @@ final class JointSearch
     public int $looked = 0;
 
     /** The number that the parts of one piece share. */
-    private int $parts = Jointed::UNCUT;
+    private int $parts = JointedCuts::UNCUT;
 
     /** @var array<string, true> the rest where no way goes on */
     private array $dead = [];
@@ -54,7 +54,7 @@ final class JointSearch
             }
         }
 
-        return array_sum(array_diff_key($parts, [Jointed::WHOLE => 0, Jointed::UNCUT => 0]));
+        return array_sum(array_diff_key($parts, [JointedCuts::WHOLE => 0, JointedCuts::UNCUT => 0]));
     }
 
     public function gaveUp(): bool
@@ -73,7 +73,7 @@ final class JointSearch
         if ($this->hopeless(0, $joints)) {
             return false;
         }
-        $longest = [max($whole, $parted), $parted > $whole ? Jointed::UNCUT : Jointed::WHOLE];
+        $longest = [max($whole, $parted), $parted > $whole ? JointedCuts::UNCUT : JointedCuts::WHOLE];
         foreach (array_keys($this->stock) as $length) {
             $this->open($length);
             if ($this->fill(length: $length, carried: 0, of: [0, 0], joints: $joints, with: $longest)) {
@@ -148,17 +148,17 @@ final class JointSearch
             array_pop($this->filled);
             if ($room > $this->kerf && $joints > 0) {
                 foreach (array_keys($this->left['parted']) as $mm) {
-                    if ($mm <= $room || (!$has && $with !== [$mm, Jointed::UNCUT])) {
+                    if ($mm <= $room || (!$has && $with !== [$mm, JointedCuts::UNCUT])) {
                         continue;
                     }
-                    $this->take([[$mm, $mm, Jointed::UNCUT]]);
+                    $this->take([[$mm, $mm, JointedCuts::UNCUT]]);
                     $parts = [$mm, ++$this->parts];
                     $this->filled[] = [$length, [...$cut, [$room, ...$parts]]];
                     if ($this->carry($mm - $room + $this->kerf, $parts, $joints - 1)) {
                         return true;
                     }
                     array_pop($this->filled);
-                    $this->back([[$mm, $mm, Jointed::UNCUT]]);
+                    $this->back([[$mm, $mm, JointedCuts::UNCUT]]);
                 }
             }
             $this->back($way);
@@ -176,7 +176,7 @@ final class JointSearch
         $sizes = [];
         foreach ($lists as $list) {
             foreach ($this->left[$list] as $mm => $count) {
-                $sizes[] = [$mm, $list === 'parted' ? Jointed::UNCUT : Jointed::WHOLE, $count];
+                $sizes[] = [$mm, $list === 'parted' ? JointedCuts::UNCUT : JointedCuts::WHOLE, $count];
             }
         }
         $ways = [];
@@ -241,7 +241,7 @@ final class JointSearch
     private function take(array $way): void
     {
         foreach ($way as [$mm, , $parted]) {
-            $list = $parted === Jointed::WHOLE ? 'whole' : 'parted';
+            $list = $parted === JointedCuts::WHOLE ? 'whole' : 'parted';
             if (--$this->left[$list][$mm] === 0) {
                 unset($this->left[$list][$mm]);
             }
@@ -252,7 +252,7 @@ final class JointSearch
     private function back(array $way): void
     {
         foreach ($way as [$mm, , $parted]) {
-            $list = $parted === Jointed::WHOLE ? 'whole' : 'parted';
+            $list = $parted === JointedCuts::WHOLE ? 'whole' : 'parted';
             $this->left[$list][$mm] = ($this->left[$list][$mm] ?? 0) + 1;
         }
         krsort($this->left['whole']);

@@ -40,7 +40,7 @@ final readonly class PartsList
     public static function for(Plan $plan, ShelfSource $shelf, array $offcuts = []): self
     {
         $wanted = new PartsDemand($plan);
-        $uses = new Uses($shelf);
+        $uses = new FirstForPurpose($shelf);
         $fixings = new Fixings($plan, $uses, $wanted);
         $lengths = PiecesToCut::for($plan, $shelf);
         $cuts = $bought = $joined = [];
@@ -102,7 +102,7 @@ final readonly class PartsList
                     runs: [$run->id],
                 );
             }
-            $fixings->of($run);
+            $fixings->addRun($run);
         }
         $runs = [];
         foreach ($plan->runs as $run) {
@@ -160,7 +160,7 @@ final readonly class PartsList
     /** @param  list<string>  $runs  that depend on it */
     private static function cable(
         Plan $plan,
-        Uses $uses,
+        FirstForPurpose $uses,
         PartsDemand $wanted,
         LaidCable $cable,
         int $joints,
@@ -222,7 +222,7 @@ final readonly class PartsList
     /** @param  list<string>  $runs */
     private static function joints(
         Plan $plan,
-        Uses $uses,
+        FirstForPurpose $uses,
         PartsDemand $wanted,
         ?KitSnapshot $joint,
         int $count,
@@ -247,7 +247,7 @@ final readonly class PartsList
                 unit: 'joint',
                 why: $why,
                 runs: $runs,
-                each: Uses::for($wire),
+                each: FirstForPurpose::for($wire),
             );
         }
     }

@@ -122,13 +122,13 @@ final readonly class Patterns
             }
             $rest = $this->pieces($left);
             $cuts = BestFit::for($rest, $this->stock);
-            if (count($rest) <= 40 && $cuts->bought > Bound::for($rest, $this->stock)) {
+            if (count($rest) <= 40 && $cuts->bought > LengthBound::for($rest, $this->stock)) {
                 $cuts =
                     Completion::for(
                         pieces: $rest,
                         stock: $this->stock,
                         offcuts: [],
-                        least: Bound::for($rest, $this->stock),
+                        least: LengthBound::for($rest, $this->stock),
                         most: $cuts->bought - 1,
                     )[0] ?? $cuts;
             }

@@ -27,7 +27,7 @@ final readonly class PiecesToCut
 
     public static function for(Plan $plan, ShelfSource $shelf): self
     {
-        $uses = new Uses($shelf);
+        $uses = new FirstForPurpose($shelf);
         $of = $lacking = [];
         foreach ($plan->runs as $run) {
             $marks = $plan->cutMarks($run);

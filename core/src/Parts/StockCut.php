@@ -61,7 +61,7 @@ final readonly class StockCut
             $units,
         );
         $in = static fn(Piece $p): int => $units($p->mm) + $kerf;
-        [$filled, $bought, $joints, $proven] = Jointed::for(
+        [$filled, $bought, $joints, $proven] = JointedCuts::for(
             array_map($in, $whole),
             array_map($in, $parted),
             $length + $kerf,
@@ -219,9 +219,9 @@ final readonly class StockCut
         float $unit,
         int $kerf,
     ): array {
-        $names = [Jointed::WHOLE => [], Jointed::UNCUT => []];
+        $names = [JointedCuts::WHOLE => [], JointedCuts::UNCUT => []];
         $named = $parts = [];
-        foreach ([Jointed::WHOLE => $whole, Jointed::UNCUT => $parted] as $list => $pieces) {
+        foreach ([JointedCuts::WHOLE => $whole, JointedCuts::UNCUT => $parted] as $list => $pieces) {
             foreach ($pieces as $piece) {
                 $names[$list][$units($piece->mm)][] = $piece;
             }
@@ -231,7 +231,7 @@ final readonly class StockCut
         foreach ($filled as [$length, $cuts]) {
             $pieces = [];
             foreach ($cuts as [$part, $of, $number]) {
-                $list = $number === Jointed::WHOLE ? Jointed::WHOLE : Jointed::UNCUT;
+                $list = $number === JointedCuts::WHOLE ? JointedCuts::WHOLE : JointedCuts::UNCUT;
                 $piece =
                     $parts[$number] ??
                     ($names[$list][$of][$named[$list][$of] ?? 0] ??
@@ -239,7 +239,7 @@ final readonly class StockCut
                 if (!isset($parts[$number])) {
                     $named[$list][$of] = ($named[$list][$of] ?? 0) + 1;
                 }
-                if ($number > Jointed::UNCUT) {
+                if ($number > JointedCuts::UNCUT) {
                     $parts[$number] = $piece;
                 }
                 $pieces[] = [$part, $piece];

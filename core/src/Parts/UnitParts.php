@@ -13,7 +13,7 @@ use EmberDusk\Survey\TapeNotes;
 /** Supplies, controllers, hubs, modules and fixtures of the parts list, and mains cable to supplies. */
 final readonly class UnitParts
 {
-    public static function add(Plan $plan, Uses $uses, PartsDemand $wanted): void
+    public static function add(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted): void
     {
         self::units($plan, $wanted);
         self::mains($plan, $uses, $wanted);
@@ -22,7 +22,7 @@ final readonly class UnitParts
     }
 
     /** A plate where something is taken out. */
-    private static function blanks(Plan $plan, Uses $uses, PartsDemand $wanted): void
+    private static function blanks(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted): void
     {
         foreach ($plan->places as $place) {
             foreach (TapeNotes::read($place->notes)->site->present as $present) {
@@ -112,7 +112,7 @@ final readonly class UnitParts
     }
 
     /** Cable from the nearest outlet to a supply away from outlets. */
-    private static function mains(Plan $plan, Uses $uses, PartsDemand $wanted): void
+    private static function mains(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted): void
     {
         foreach ($plan->supplies as $id => $supply) {
             $way = MainsWay::to($plan, $supply);

@@ -41,7 +41,7 @@ final readonly class Assembly implements Recorded
     ) {}
 
     /** The same for another run. */
-    public function of(string $run): self
+    public function forRun(string $run): self
     {
         return $this->withChanged(id: $run);
     }

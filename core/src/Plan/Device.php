@@ -34,7 +34,7 @@ final readonly class Device implements Recorded
         public bool $used = false,
     ) {}
 
-    public function of(string $kit): self
+    public function withKit(string $kit): self
     {
         return new self($this->id, $kit, stands: $this->stands, bank: $this->bank, there: $this->there);
     }

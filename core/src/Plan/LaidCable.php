@@ -52,7 +52,7 @@ final readonly class LaidCable implements Recorded
         return $this->withChanged(id: $id, from: $from, to: $to);
     }
 
-    public function of(string $kit): self
+    public function withKit(string $kit): self
     {
         return $this->withChanged(kit: $kit);
     }

@@ -86,7 +86,7 @@ final readonly class Show implements Checked
      * @param  callable(string): bool  $scene  whether it is there
      * @param  callable(string): bool  $light  likewise
      */
-    public function of(callable $scene, callable $light): self
+    public function keeping(callable $scene, callable $light): self
     {
         $leader = $this->leader !== '' && $light($this->leader) ? $this->leader : '';
 

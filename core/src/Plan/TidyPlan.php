@@ -104,7 +104,7 @@ trait TidyPlan
     private static function shown(array $shows, array $scenes, array $lights): array
     {
         return array_map(
-            static fn(Show $s): Show => $s->of(
+            static fn(Show $s): Show => $s->keeping(
                 static fn(string $id): bool => isset($scenes[$id]),
                 static fn(string $id): bool => isset($lights[$id]),
             ),

@@ -34,7 +34,7 @@ final readonly class Alternatives
                     ...array_map(static fn(LayoutTrial $t): LayoutTrial => self::even($group, $t), $group->parts),
                 ];
             }
-        } catch (Stopped) {
+        } catch (SearchStopped) {
             return $all;
         }
 
@@ -62,7 +62,7 @@ final readonly class Alternatives
     /**
      * The darkest run is fed better with the same units, as long as that helps: every pattern with its thickest tail.
      *
-     * @throws Stopped
+     * @throws SearchStopped
      */
     private static function even(Group $group, LayoutTrial $found): LayoutTrial
     {

@@ -13,10 +13,14 @@ final readonly class Clash
      */
     public static function from(array $broken): array
     {
-        $best = Broken::LIMITS;
-        for ($set = 1, $all = 2 ** count(Broken::LIMITS); $set < $all; $set++) {
+        $best = BrokenLimit::LIMITS;
+        for ($set = 1, $all = 2 ** count(BrokenLimit::LIMITS); $set < $all; $set++) {
             $limits = array_values(
-                array_filter(Broken::LIMITS, static fn(int $n): bool => (($set >> $n) & 1) === 1, ARRAY_FILTER_USE_KEY),
+                array_filter(
+                    BrokenLimit::LIMITS,
+                    static fn(int $n): bool => (($set >> $n) & 1) === 1,
+                    ARRAY_FILTER_USE_KEY,
+                ),
             );
             if (
                 count($limits) < count($best) &&

@@ -34,7 +34,7 @@ final readonly class CurrentLayout
         private Moving $now,
         private int $then,
         private array $lines,
-        private Judge $judge,
+        private PlanJudge $judge,
         private ?array $repair,
     ) {}
 
@@ -60,8 +60,8 @@ final readonly class CurrentLayout
         $of = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts));
         $then = Costing::moving($made, $basis, Proposal::wired($made, $plan, ...$of));
         $now = Costing::moving($plan, $basis, $runs);
-        $alone = Excerpt::for($plan, $runs);
-        $judge = Judge::for($alone, array_values($alone->runs), true);
+        $alone = PlanExcerpt::for($plan, $runs);
+        $judge = PlanJudge::for($alone, array_values($alone->runs), true);
 
         $repair = !$judge->holds() ? self::repair($alone, $now->cost(), $basis) : null;
 
@@ -125,7 +125,10 @@ final readonly class CurrentLayout
             try {
                 $made = Catalogue::make($change, $shelf)->apply($plan);
                 $price = Costing::moving($made, $basis, array_keys($made->runs))->cost();
-                if (($best === null || $price < $best[0]) && Judge::for($made, array_values($made->runs))->holds()) {
+                if (
+                    ($best === null || $price < $best[0]) &&
+                    PlanJudge::for($made, array_values($made->runs))->holds()
+                ) {
                     $best = [$price, $label, $change];
                 }
             } catch (Refusal) {

@@ -48,7 +48,7 @@ final readonly class FeedBound
     public static function for(Tables $tables, FeedOption $option, ?KitSnapshot $controller): self
     {
         $run = $tables->plan->run($option->run);
-        $plan = Excerpt::for($tables->plan, [$run->id]);
+        $plan = PlanExcerpt::for($tables->plan, [$run->id]);
         $volts = $tables->strip($run)->volts;
         $hopeless = true;
         $amps = $drop = INF;
@@ -103,7 +103,7 @@ final readonly class FeedBound
         $amps = $drop = 0.0;
         foreach (Island::all($made) as $island) {
             $results = Engine::planned($made, $island);
-            foreach (Judge::light($made, $results) as $broken) {
+            foreach (PlanJudge::light($made, $results) as $broken) {
                 $worst = max($worst, $broken->excess);
             }
             foreach ($results as $result) {

@@ -40,7 +40,7 @@ final class Group
         private readonly int $most = Search::MOST,
     ) {}
 
-    /** @throws Stopped with the partial result */
+    /** @throws SearchStopped with the partial result */
     public function solve(): void
     {
         if (in_array('kit', $this->runs[0]->pins, true)) {
@@ -70,7 +70,7 @@ final class Group
      * Something that holds for every run that has nothing yet, without looking for the cheapest: thick cable, the plain
      * patterns in turn.
      *
-     * @throws Stopped
+     * @throws SearchStopped
      */
     public function quick(): void
     {
@@ -260,7 +260,7 @@ final class Group
 
     private function loosest(): int
     {
-        return Floor::for($this->search->tables, $this->runs, $this->aim);
+        return CostBound::for($this->search->tables, $this->runs, $this->aim);
     }
 
     /**

@@ -9,7 +9,7 @@ final readonly class LayoutTrial
 {
     public function __construct(
         public Layout $layout,
-        public Judge $judge,
+        public PlanJudge $judge,
         public int $cost,
         public int $joints,
         public int $boxes,

@@ -48,7 +48,7 @@ final class Merging
         return $pick;
     }
 
-    /** @throws Stopped */
+    /** @throws SearchStopped */
     public function join(LayoutTrial $one, LayoutTrial $two): ?LayoutTrial
     {
         foreach (array_slice($this->ways["{$one->key} {$two->key}"] ?? [], 0, self::MOST) as $layout) {

@@ -22,7 +22,7 @@ final class PartCosts
     public function __construct(private readonly Plan $plan, private readonly UnitCosts $costs) {}
 
     /** @return array{int, int} cost and joints of tests, cuts, sealed ends and leads between sections; the joints are not in the cost */
-    public function of(Run $run, bool $halves): array
+    public function costs(Run $run, bool $halves): array
     {
         return $this->parts[$run->id][(int) $halves] ??= $this->counted($run, $halves);
     }

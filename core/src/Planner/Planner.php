@@ -65,7 +65,7 @@ final readonly class Planner
                         ] = $group->search->clash($set);
                     }
                 }
-            } catch (Stopped) {
+            } catch (SearchStopped) {
                 continue;
             }
         }
@@ -101,7 +101,7 @@ final readonly class Planner
                     $group->quick();
                 }
             }
-        } catch (Stopped) {
+        } catch (SearchStopped) {
             return;
         }
     }

@@ -16,7 +16,7 @@ final class PlannerProgress
     /** @param  (callable(int, string): bool)|null  $look receives the number of solves and the current subject; true ends the search */
     public function __construct(private $look = null) {}
 
-    /** @throws Stopped */
+    /** @throws SearchStopped */
     public function step(string $what): void
     {
         if ($this->grace-- > 0) {
@@ -31,13 +31,13 @@ final class PlannerProgress
     /**
      * Someone may want to end it where nothing is solved for long.
      *
-     * @throws Stopped
+     * @throws SearchStopped
      */
     public function look(string $what): void
     {
         if ($this->stopped || ($this->look !== null && ($this->look)($this->solved, $what))) {
             $this->stopped = true;
-            throw new Stopped();
+            throw new SearchStopped();
         }
     }
 

@@ -29,7 +29,7 @@ final readonly class Proposal
         'cable' => 'cable ampacity',
         'cores' => 'the cores of the cables',
         'rail' => 'rail rating',
-        Broken::OTHER => 'a stop by a check',
+        BrokenLimit::OTHER => 'a stop by a check',
     ];
 
     /** @var list<LayoutTrial> one for each supply */
@@ -218,7 +218,7 @@ final readonly class Proposal
             ...array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts)),
         );
         $moving = Costing::moving($made, $this->basis, $runs);
-        $change = $promise->of($made);
+        $change = $promise->change($made);
 
         return [
             'parts' => array_map(fn(LayoutTrial $t): string => $t->layout->words($this->plan), $parts),

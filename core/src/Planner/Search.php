@@ -52,7 +52,7 @@ final class Search
      * @param  int  $limit  ranks above it are of no use
      * @param  bool  $rough  what looks hopeless at a glance is left out; nothing is proven then
      *
-     * @throws Stopped
+     * @throws SearchStopped
      */
     public function best(
         array $runs,
@@ -142,7 +142,7 @@ final class Search
      * @param  non-empty-list<Run>  $runs
      * @return array{list<string>, LayoutTrial|null, bool} limits, nearest, whether every layout was tried
      *
-     * @throws Stopped
+     * @throws SearchStopped
      */
     public function clash(array $runs): array
     {
@@ -159,7 +159,7 @@ final class Search
             if ($tried->nearerThan($nearest)) {
                 $nearest = $tried;
             }
-            $limits = array_unique(array_map(static fn(Broken $b): string => $b->limit, $tried->judge->broken));
+            $limits = array_unique(array_map(static fn(BrokenLimit $b): string => $b->limit, $tried->judge->broken));
             sort($limits);
             $sets[implode(',', $limits)] = $limits;
         }
@@ -170,7 +170,7 @@ final class Search
     /**
      * @param  list<Run>  $runs
      *
-     * @throws Stopped
+     * @throws SearchStopped
      */
     public function try(Layout $layout, array $runs): LayoutTrial
     {
@@ -180,7 +180,7 @@ final class Search
             $made = $layout->built($this->alone($runs), $this->tables, $this->shelf);
             $this->tried[$key] = new LayoutTrial(
                 layout: $layout,
-                judge: Judge::for($made, array_values($made->runs)),
+                judge: PlanJudge::for($made, array_values($made->runs)),
                 cost: $layout->cost($this->tables),
                 joints: $layout->joints($this->tables),
                 boxes: $layout->boxes(),
@@ -270,6 +270,6 @@ final class Search
     {
         $ids = array_map(static fn(Run $r): string => $r->id, $runs);
 
-        return $this->alone[implode(' ', $ids)] ??= Excerpt::for($this->tables->plan, $ids);
+        return $this->alone[implode(' ', $ids)] ??= PlanExcerpt::for($this->tables->plan, $ids);
     }
 }

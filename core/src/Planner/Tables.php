@@ -214,7 +214,7 @@ final class Tables
         ?LegWay $leg,
     ): FeedOption {
         $lengths = [];
-        [$cost, $joints] = $this->partCosts->of($run, $pattern === Feeding::HALVES);
+        [$cost, $joints] = $this->partCosts->costs($run, $pattern === Feeding::HALVES);
         $used = null;
         if ($leg !== null) {
             [$near, $far, $lead] = $leg->from(fn(LegEnd $e): float => $this->routes->lead($place, $e));

@@ -29,7 +29,7 @@ final class BatterySteps
         $last = $after;
         foreach ($this->plan->unitsOf($run) as $unit) {
             if ($this->plan->block($unit) !== null) {
-                $this->posts[$unit] ??= $this->list->of(
+                $this->posts[$unit] ??= $this->list->addFor(
                     of: $run,
                     kind: 'posts',
                     title: 'crimp ring terminals, leads on the posts of ' . strtoupper($unit),
@@ -45,7 +45,7 @@ final class BatterySteps
             }
         }
         if (in_array('moving', $run->mounting, true)) {
-            $last[] = $this->list->of(
+            $last[] = $this->list->addFor(
                 of: $run,
                 kind: 'strain',
                 title: 'clamp the leads where they carry weight, run them inside hollow parts',
@@ -65,7 +65,7 @@ final class BatterySteps
     public function proved(Run $run, string $after): string
     {
         if (in_array('moving', $run->mounting, true)) {
-            $after = $this->list->of(
+            $after = $this->list->addFor(
                 of: $run,
                 kind: 'shake',
                 title: 'shake test',
@@ -77,7 +77,7 @@ final class BatterySteps
             );
         }
         if ($this->elsewhere($run)) {
-            $after = $this->list->of(
+            $after = $this->list->addFor(
                 of: $run,
                 kind: 'apart',
                 title: 'remove the part that is charged elsewhere, and refit it',

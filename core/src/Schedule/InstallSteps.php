@@ -31,7 +31,7 @@ final class InstallSteps
      * @param  list<string>  $after
      * @return list<string> the steps after which all are there
      */
-    public function of(Run|Fitting $of, array $devices, array $ways, array $after): array
+    public function steps(Run|Fitting $of, array $devices, array $ways, array $after): array
     {
         return $this->lay($of, $ways, $this->fix($of, $devices, $after));
     }
@@ -62,7 +62,7 @@ final class InstallSteps
         $new = array_values(array_filter($units, fn(string $u): bool => !isset($this->fixed[$u])));
         if ($new !== []) {
             $set = array_values(array_filter(array_map(fn(string $u): ?string => $this->set($of, $u), $new)));
-            $step = $this->list->of(
+            $step = $this->list->addFor(
                 of: $of,
                 kind: 'supply',
                 title: $this->title($new),
@@ -170,7 +170,7 @@ final class InstallSteps
         $new = array_diff_key($ways, $this->laid);
         if ($new !== []) {
             $metres = array_sum(array_map(static fn(LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new));
-            $step = $this->list->of(
+            $step = $this->list->addFor(
                 of: $of,
                 kind: 'cables',
                 title: 'lay cables, mark both ends',

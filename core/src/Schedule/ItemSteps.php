@@ -68,7 +68,7 @@ final readonly class ItemSteps
      * @param  list<string>  $before
      * @return list<string> the last step of each
      */
-    public function of(string $place, string $name, array $before): array
+    public function steps(string $place, string $name, array $before): array
     {
         $last = [];
         foreach ($this->plan->items as $id => $item) {

@@ -20,7 +20,7 @@ final class JoinSteps
      * @param  list<Run>  $runs  of the place
      * @return list<string> the step, where there is one
      */
-    public function of(string $id, string $place, array $runs): array
+    public function steps(string $id, string $place, array $runs): array
     {
         $controllers = [];
         foreach ($runs as $run) {

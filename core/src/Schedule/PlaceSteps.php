@@ -44,7 +44,7 @@ final class PlaceSteps
      */
     public function cleared(string $id, string $name, array $after): array
     {
-        [$out, $trim] = [$this->of($id, 'now'), $this->of($id, 'trim')];
+        [$out, $trim] = [$this->noted($id, 'now'), $this->noted($id, 'trim')];
         $out = array_values(array_filter($out, static fn(Present $p): bool => $p->out === true));
         $last = $after;
         if ($out !== []) {
@@ -86,7 +86,7 @@ final class PlaceSteps
      */
     public function back(string $id, string $name, array $after): array
     {
-        $trim = $this->of($id, 'trim');
+        $trim = $this->noted($id, 'trim');
         if ($trim === []) {
             return $after;
         }
@@ -136,7 +136,7 @@ final class PlaceSteps
     }
 
     /** @return list<Present> */
-    private function of(string $id, string $kind): array
+    private function noted(string $id, string $kind): array
     {
         return array_values(
             array_filter(

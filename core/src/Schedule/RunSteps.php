@@ -34,12 +34,12 @@ final readonly class RunSteps
     ) {}
 
     /** @param  list<string>  $before  Returns the run's last step. */
-    public function of(Run $run, array $before): string
+    public function steps(Run $run, array $before): string
     {
         $units = RunUnits::for($this->plan, $run);
         $profile = isset($units['profile']);
         $making = $this->plan->making($run);
-        $dry = $this->list->of(
+        $dry = $this->list->addFor(
             of: $run,
             kind: 'dry',
             title: 'trial fit',
@@ -52,7 +52,7 @@ final readonly class RunSteps
         $settings = BenchSettings::ofRun($this->plan, $run);
         $set = [];
         if ($settings !== []) {
-            $set[] = $this->list->of(
+            $set[] = $this->list->addFor(
                 of: $run,
                 kind: 'settings',
                 title: 'set on the bench: ' . BenchSettings::said($settings),
@@ -64,14 +64,14 @@ final readonly class RunSteps
                 caution: 'The strip’s own volts, through a small fuse.',
             );
         }
-        $cables = $this->install->of(
+        $cables = $this->install->steps(
             of: $run,
             devices: $this->plan->unitsOf($run),
             ways: $this->plan->waysOf($run),
             after: [$dry, ...$set, ...$before],
         );
         $cables = $this->batteries->fed($run, $cables);
-        $loose = $this->list->of(
+        $loose = $this->list->addFor(
             of: $run,
             kind: 'loose',
             title: 'loose test',
@@ -90,7 +90,7 @@ final readonly class RunSteps
             if ($profile) {
                 $why = 'Cut only at the marks; check the fit before it goes into profile.';
             }
-            $fixed = $this->list->of(
+            $fixed = $this->list->addFor(
                 of: $run,
                 kind: 'cut',
                 title: 'cut to measure',
@@ -102,7 +102,7 @@ final readonly class RunSteps
             );
         }
         if ($profile) {
-            $fixed = $this->list->of(
+            $fixed = $this->list->addFor(
                 of: $run,
                 kind: 'profile',
                 title: 'assemble the profile on the bench, then mount it',
@@ -117,7 +117,7 @@ final readonly class RunSteps
                 after: [$fixed],
             );
         } else {
-            $fixed = $this->list->of(
+            $fixed = $this->list->addFor(
                 of: $run,
                 kind: 'stick',
                 title: 'clean, then stick in short sections',
@@ -130,7 +130,7 @@ final readonly class RunSteps
             );
         }
         if (!$measured) {
-            $fixed = $this->list->of(
+            $fixed = $this->list->addFor(
                 of: $run,
                 kind: 'cut',
                 title: 'cut to length at the end without a feed',
@@ -148,7 +148,7 @@ final readonly class RunSteps
             $this->at,
         );
         $made = $this->list->joints($run, $joints, $fixed);
-        $last = $this->list->of(
+        $last = $this->list->addFor(
             of: $run,
             kind: 'second',
             title: 'second test',
@@ -161,7 +161,7 @@ final readonly class RunSteps
         );
         $last = $this->batteries->proved($run, $last);
         if ($making->seal === 'glue') {
-            $last = $this->list->of(
+            $last = $this->list->addFor(
                 of: $run,
                 kind: 'seal',
                 title: 'seal the ends with hot glue and tape',
@@ -173,7 +173,7 @@ final readonly class RunSteps
                 after: [$last],
             );
         } elseif (isset($units['seal'])) {
-            $last = $this->list->of(
+            $last = $this->list->addFor(
                 of: $run,
                 kind: 'seal',
                 title: 'seal the ends with silicone',
@@ -187,7 +187,7 @@ final readonly class RunSteps
             );
         }
         if ($profile) {
-            return $this->list->of(
+            return $this->list->addFor(
                 of: $run,
                 kind: 'diffuser',
                 title: 'diffuser on',

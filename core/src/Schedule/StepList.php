@@ -54,7 +54,7 @@ final class StepList
      * @param  list<string>  $tools
      * @param  list<string>  $after
      */
-    public function of(
+    public function addFor(
         Run|Fitting $of,
         string $kind,
         string $title,
@@ -89,7 +89,7 @@ final class StepList
             return $after;
         }
 
-        return $this->of(
+        return $this->addFor(
             of: $of,
             kind: 'joints',
             title: $joints->words(),

@@ -131,14 +131,14 @@ final class Steps
         }
         $last = [];
         foreach ($runs as $run) {
-            $last[] = $this->runs->of($run, $before);
+            $last[] = $this->runs->steps($run, $before);
         }
         foreach ($fixtures as $fitting) {
-            $last[] = $this->fixtures->of($fitting, $before);
+            $last[] = $this->fixtures->steps($fitting, $before);
         }
-        array_push($last, ...$this->items->of($id, $name, $before));
+        array_push($last, ...$this->items->steps($id, $name, $before));
         $last = $this->places->back($id, $name, $last);
-        $joined = $this->joins->of($id, $name, $runs);
+        $joined = $this->joins->steps($id, $name, $runs);
         $caution = 'Keep extra-low voltage apart from mains in every box.';
         if ($battery) {
             $caution = 'Cover the posts; keep loose metal away from them.';

@@ -7,7 +7,7 @@ namespace EmberDusk\Tests\Bench;
 use EmberDusk\Bench\Channels\ChannelFinder;
 use EmberDusk\Bench\Channels\ConnectionClasses;
 use EmberDusk\Bench\Channels\Explanation;
-use EmberDusk\Bench\Channels\Leads;
+use EmberDusk\Bench\Channels\LeadConnection;
 use EmberDusk\Bench\Channels\LeadWords;
 use EmberDusk\Bench\Channels\Pixels;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -44,7 +44,7 @@ final class ChannelsTest extends TestCase
                 );
                 [$found, $asked] = $leaves[implode(' ', $lit)];
                 $way = $found->ways[0];
-                self::assertInstanceOf(Leads::class, $way);
+                self::assertInstanceOf(LeadConnection::class, $way);
                 if (count($loose) === $n) {
                     // With every lead loose nothing lights at all, which the common lead explains as well.
                     self::assertSame(array_fill(0, $n, 0), $found->shows);
@@ -171,7 +171,7 @@ final class ChannelsTest extends TestCase
     public function test_two_whites_behind_a_wrong_switch(): void
     {
         $way = static fn(string $setting): array => array_map(
-            static fn(int $c): int => (new Leads(order: [0, 1], setting: $setting))->shows($c, 'tunable'),
+            static fn(int $c): int => (new LeadConnection(order: [0, 1], setting: $setting))->shows($c, 'tunable'),
             [0, 1],
         );
         self::assertSame([3, 3], $way('single'));

@@ -6,7 +6,7 @@ namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\BenchSolver;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Circuit\Fingerprint;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\Plan;
@@ -18,9 +18,9 @@ final class KeptSolver implements BenchSolver
     /** @var array<string, Predictions> */
     private static array $kept = [];
 
-    public function expected(Plan $plan, Island $island, array $spots, array $commands): Expected
+    public function expected(Plan $plan, Island $island, array $spots, array $commands): ExpectedReadings
     {
-        return Expected::for($plan, $island, $spots, $commands);
+        return ExpectedReadings::for($plan, $island, $spots, $commands);
     }
 
     public function predictions(Plan $plan, Island $island, Run $run): Predictions

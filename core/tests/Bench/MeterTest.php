@@ -8,7 +8,7 @@ use EmberDusk\Bench\Faults\Fault;
 use EmberDusk\Bench\Faults\FaultKind;
 use EmberDusk\Bench\Faults\FaultList;
 use EmberDusk\Bench\Meter\BenchCircuit;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\Multimeter;
@@ -112,7 +112,7 @@ final class MeterTest extends TestCase
         $plan = JobFile::read(Demo::shipped($job));
         [$island, $fault] = self::fault($plan, $name);
         foreach (
-            BenchCircuit::for($plan, $island)->networks(MeterCommand::full(), new Conditions(), [$fault->of($size)])
+            BenchCircuit::for($plan, $island)->networks(MeterCommand::full(), new Conditions(), [$fault->sized($size)])
             as $network
         ) {
             $netlist = Netlist::write($name, [$network]);
@@ -133,7 +133,7 @@ final class MeterTest extends TestCase
         $read = BenchCircuit::for($plan, $island)->read(
             MeterSpots::for($plan, $island),
             MeterCommand::full(),
-            faults: [$fault->of(0.75)],
+            faults: [$fault->sized(0.75)],
         );
         $amps = $read['k2:amps:1'];
         self::assertGreaterThan(0.3, $amps);
@@ -163,7 +163,7 @@ final class MeterTest extends TestCase
         $dice = new Dice(7);
         foreach (Island::all($plan) as $n => $island) {
             $spots = MeterSpots::for($plan, $island);
-            $expected = Expected::for($plan, $island, $spots, [MeterCommand::full()]);
+            $expected = ExpectedReadings::for($plan, $island, $spots, [MeterCommand::full()]);
             for ($k = 0; $k < 6; $k++) {
                 $conditions = new Conditions(
                     $dice->between(0.9, 1.1, "r{$n}{$k}"),
@@ -194,7 +194,7 @@ final class MeterTest extends TestCase
             MeterCommand::full(),
             new Conditions($rail, $supply),
         )[$spots[0]->id];
-        $range = Expected::for($plan, $island, $spots, [MeterCommand::full()])->range("full {$spots[0]->id}");
+        $range = ExpectedReadings::for($plan, $island, $spots, [MeterCommand::full()])->range("full {$spots[0]->id}");
         self::assertNotNull($range);
         self::assertEqualsWithDelta($at(1.0, 1.0), ($range->low + $range->high) / 2, 1e-9);
         $off = abs($at(1.1, 1.0) - $at(1.0, 1.0)) + abs($at(1.0, 1.01) - $at(1.0, 1.0));

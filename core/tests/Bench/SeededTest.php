@@ -7,7 +7,7 @@ namespace EmberDusk\Tests\Bench;
 use EmberDusk\Bench\Faults\BenchRun;
 use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\Predictions;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Bench\Meter\MeterSpots;
@@ -53,7 +53,7 @@ final class SeededTest extends TestCase
             }
             $run = array_values($island->parts)[0]->run;
             try {
-                $good = Expected::for($plan, $island, $spots, [MeterCommand::full()]);
+                $good = ExpectedReadings::for($plan, $island, $spots, [MeterCommand::full()]);
                 $predictions = Predictions::for($plan, $island, $run);
                 $fault = FaultDraw::for($predictions, $seed);
                 $found = $fault === null ? null : BenchRun::for($plan, $island, $predictions, [$fault], $seed);

@@ -130,7 +130,7 @@ final class SeveralFaultsTest extends TestCase
             }
             $moved = 0.0;
             foreach ($readings as $r) {
-                $with = $circuit->read([$r->spot], $r->command, new Conditions(), [$fault->of(4.0)])[$r->spot->id];
+                $with = $circuit->read([$r->spot], $r->command, new Conditions(), [$fault->sized(4.0)])[$r->spot->id];
                 $without = $circuit->read([$r->spot], $r->command)[$r->spot->id];
                 $moved = max($moved, abs($with - $without) / Multimeter::tolerance($without));
             }
@@ -174,7 +174,7 @@ final class SeveralFaultsTest extends TestCase
     {
         foreach ($of->faults as ['fault' => $fault]) {
             if ($fault->name() === $name) {
-                return $fault->of($size);
+                return $fault->sized($size);
             }
         }
         self::fail("no {$name} here");

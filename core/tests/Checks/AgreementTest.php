@@ -11,8 +11,8 @@ use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\States;
 use EmberDusk\Job\JobState;
-use EmberDusk\Planner\Broken;
-use EmberDusk\Planner\Judge;
+use EmberDusk\Planner\BrokenLimit;
+use EmberDusk\Planner\PlanJudge;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\SeededJobs;
 use EmberDusk\Values\Finding;
@@ -62,9 +62,11 @@ final class AgreementTest extends TestCase
                     ($f->severity === Severity::Stop ||
                         ($f->severity === Severity::Watch && $rules[$f->code]->binds !== '')),
             );
-            $judge = Judge::for($plan, array_values($plan->runs), true);
+            $judge = PlanJudge::for($plan, array_values($plan->runs), true);
             $slated = array_values(array_unique(array_map(static fn(Finding $f): string => $f->code, $binding)));
-            $judged = array_values(array_unique(array_map(static fn(Broken $b): string => $b->code, $judge->broken)));
+            $judged = array_values(
+                array_unique(array_map(static fn(BrokenLimit $b): string => $b->code, $judge->broken)),
+            );
             if (!in_array('', $judged, true)) {
                 self::assertSame(
                     [],

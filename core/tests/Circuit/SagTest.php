@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Circuit;
 
-use EmberDusk\Checks\Light\Meets;
+use EmberDusk\Checks\Light\AdjacentEnds;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Circuit\Sag;
@@ -129,7 +129,7 @@ final class SagTest extends TestCase
         $findings = static function (Plan $plan): array {
             $results = array_map(static fn($r): RunResult => Engine::nominal($plan, $r), $plan->runs);
 
-            return Meets::for($plan, $results);
+            return AdjacentEnds::for($plan, $results);
         };
         $plan = $made("start end\n5.50 line\nright 5.50 shelf");
         [$finding] = $findings($plan);

@@ -9,11 +9,11 @@ use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Control\Presets;
 use EmberDusk\Handover\HandoverFacts;
 use EmberDusk\Joining\Ability;
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Guide\GuideSteps;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
-use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
@@ -87,8 +87,10 @@ final class AbilitiesTest extends TestCase
             $plan = self::job([], ['sets' => [$kind]]);
             $roster = RosterOfPlan::for($plan, new TimingMethod());
             self::assertSame($able, in_array(Ability::White, $roster->abilities('r1', 'c1'), true));
-            $want = array_values(array_filter($roster->wants, static fn(Want $w): bool => $w->control === 'r1'))[0];
-            $step = (new GuideSteps($roster))->of(
+            $want = array_values(
+                array_filter($roster->wants, static fn(ControlledLight $w): bool => $w->control === 'r1'),
+            )[0];
+            $step = (new GuideSteps($roster))->for(
                 new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone),
             )[0];
             self::assertSame($able, str_contains($step->title, 'warm and cold white'));

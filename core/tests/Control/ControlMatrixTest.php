@@ -9,8 +9,8 @@ use EmberDusk\Control\BoardRow;
 use EmberDusk\Control\Cell;
 use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Joinable;
-use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Changes\Control\SetAnswer;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
@@ -54,7 +54,10 @@ final class ControlMatrixTest extends TestCase
     private static function joined(Plan $plan): array
     {
         return array_column(
-            array_map(static fn(Want $w): array => [$w->light, $w->zone], Joinable::for($plan)->roster->wants),
+            array_map(
+                static fn(ControlledLight $w): array => [$w->light, $w->zone],
+                Joinable::for($plan)->roster->wants,
+            ),
             1,
             0,
         );

@@ -134,7 +134,7 @@ final class QuoteTest extends TestCase
     public function test_the_working_of_a_promise_names_its_lines(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $change = (new Promise($plan, Demo::basis()))->of(
+        $change = (new Promise($plan, Demo::basis()))->change(
             Demo::with($plan, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']),
         );
         $figure = $change->figure();

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Handover;
 
 use EmberDusk\Bench\Tests\TestCards;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Guide\Proofs;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Order\Order;
-use EmberDusk\Joining\Words;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
@@ -111,7 +111,7 @@ final class SourceWordsTest extends TestCase
         $roster = Joinable::for($plan)->roster;
         $texts = [];
         foreach ([...Order::for($roster), ...Proofs::tasks($roster)] as $task) {
-            $texts[] = Words::task($task, $roster);
+            $texts[] = EventWords::task($task, $roster);
             $steps = $task->family === '' ? [] : Families::get($task->family)->steps($task, $roster);
             if (in_array($task, Proofs::tasks($roster), false)) {
                 $steps = Proofs::steps($task, $roster);

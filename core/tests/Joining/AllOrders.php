@@ -25,8 +25,8 @@ final class AllOrders
 
     public function __construct(private readonly Roster $roster)
     {
-        $lights = array_keys($roster->of(Unit::LIGHT));
-        $remotes = array_keys($roster->of(Unit::REMOTE));
+        $lights = array_keys($roster->inRole(Unit::LIGHT));
+        $remotes = array_keys($roster->inRole(Unit::REMOTE));
         $this->joins = [...$lights, ...$remotes];
         foreach ($remotes as $remote) {
             foreach ($lights as $light) {
@@ -63,7 +63,7 @@ final class AllOrders
             }
             $seconds = $this->walk($place, $light);
             $then = $on;
-            foreach ($this->roster->of(Unit::LIGHT) as $id => $unit) {
+            foreach ($this->roster->inRole(Unit::LIGHT) as $id => $unit) {
                 if (
                     $id !== $light &&
                     isset($then[$id]) &&

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Joining;
 
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Flaw;
@@ -11,7 +12,6 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\Acceptance;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Kit\Profiles\Signal;
@@ -106,7 +106,7 @@ final class Bench
 
         return new Roster(
             array_combine(array_map(static fn(Unit $u): string => $u->id, $units), $units),
-            array_map(static fn(array $w): Want => new Want($w[0], $w[1], $w[2] ?? 0), $wants),
+            array_map(static fn(array $w): ControlledLight => new ControlledLight($w[0], $w[1], $w[2] ?? 0), $wants),
         );
     }
 

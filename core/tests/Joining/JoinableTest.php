@@ -4,12 +4,12 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Joining;
 
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinBlock;
-use EmberDusk\Joining\Needs;
+use EmberDusk\Joining\Prerequisites;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Want;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\Device;
@@ -87,23 +87,23 @@ final class JoinableTest extends TestCase
             self::assertTrue(Rehearsal::run($joinable->roster, 1)->works(), $name);
             $hubs = array_filter(
                 $joinable->roster->wants,
-                static fn(Want $w): bool => str_starts_with($w->control, 'h'),
+                static fn(ControlledLight $w): bool => str_starts_with($w->control, 'h'),
             );
             self::assertSame(
                 self::capable(self::demo($name)),
-                array_values(array_map(static fn(Want $w): string => $w->key(), self::sorted($hubs))),
+                array_values(array_map(static fn(ControlledLight $w): string => $w->key(), self::sorted($hubs))),
                 $name,
             );
         }
     }
 
     /**
-     * @param  array<int, Want>  $wants
-     * @return array<int, Want>
+     * @param  array<int, ControlledLight>  $wants
+     * @return array<int, ControlledLight>
      */
     private static function sorted(array $wants): array
     {
-        usort($wants, static fn(Want $a, Want $b): int => $a->light <=> $b->light);
+        usort($wants, static fn(ControlledLight $a, ControlledLight $b): int => $a->light <=> $b->light);
 
         return $wants;
     }
@@ -155,7 +155,7 @@ final class JoinableTest extends TestCase
     {
         $plan = self::with(self::demo('narrowboat'), ['a9' => ['remote-zigbee-4', 'cabin', 2]]);
         $roster = Joinable::for($plan)->roster;
-        self::assertSame(['r1', 'r2', 'r3'], array_keys($roster->of(Unit::REMOTE)));
+        self::assertSame(['r1', 'r2', 'r3'], array_keys($roster->inRole(Unit::REMOTE)));
         self::assertTrue(Rehearsal::run($roster, 2)->works());
     }
 
@@ -173,7 +173,7 @@ final class JoinableTest extends TestCase
         $plan = self::demo('observatory');
         $keys = static fn(Plan $p): array => array_map(
             static fn($n): string => $n->key,
-            Needs::for(Joinable::for($p)->roster, $p),
+            Prerequisites::for(Joinable::for($p)->roster, $p),
         );
         self::assertSame(['power', 'lead', 'phone', 'account', 'network', 'listed', 'panel'], $keys($plan));
         $high = $plan->controllers['c1']->standing(new Standing('lecture', '', 0, 0.5, 2.6));

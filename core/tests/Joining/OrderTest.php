@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Joining;
 
 use EmberDusk\Joining\Guide\GuideSteps;
-use EmberDusk\Joining\Order\Moves;
+use EmberDusk\Joining\Order\JoinMoves;
 use EmberDusk\Joining\Order\Nearest;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Roster;
@@ -55,7 +55,9 @@ final class OrderTest extends TestCase
                     static fn(Task $t): bool => in_array($t->what, [Task::JOIN, Task::LINK], true),
                 ),
             );
-            $quick = Nearest::for(Moves::for(array_map(static fn(Task $t): Task => $t->in(''), $tasks), $roster))[0];
+            $quick = Nearest::for(
+                JoinMoves::for(array_map(static fn(Task $t): Task => $t->in(''), $tasks), $roster),
+            )[0];
             self::assertGreaterThanOrEqual(Order::seconds($roster), $quick);
             self::assertLessThanOrEqual(1.25 * Order::seconds($roster), $quick, "seed {$seed}");
         }
@@ -135,7 +137,7 @@ final class OrderTest extends TestCase
                 speaks: ['zigbee'],
             );
             $roster = Bench::roster([$unit, $hub], [['h1', 'c1']])->in(new TimingMethod(TimingMethod::RESET_FIRST));
-            $steps = (new GuideSteps($roster))->of(Order::for($roster)[0]);
+            $steps = (new GuideSteps($roster))->for(Order::for($roster)[0]);
             self::assertSame($searchFirst ? 'h1' : null, $steps[0]->search, "window {$listens} s, way {$taps} s");
         }
     }

@@ -42,7 +42,7 @@ final class PrintedHands
     /** A board whose address has changed holds its network since the day on which it was joined. */
     private function holdNetwork(): void
     {
-        foreach (array_keys($this->site->roster->of('board')) as $board) {
+        foreach (array_keys($this->site->roster->inRole('board')) as $board) {
             $this->do(Act::ON, $board);
             $this->do(Act::TAP, $board, 'give');
             $this->do(Act::OFF, $board);
@@ -55,7 +55,7 @@ final class PrintedHands
     {
         // Its settings too, but the simulated board takes them only on a page that opens: at its old address it would refuse.
         foreach (
-            $this->recovery->what === Recovery::ADDRESS ? array_keys($this->site->roster->of('board')) : []
+            $this->recovery->what === Recovery::ADDRESS ? array_keys($this->site->roster->inRole('board')) : []
             as $board
         ) {
             $this->do(Act::TAP, $board, 'set');
@@ -226,7 +226,7 @@ final class PrintedHands
 
     private function hub(): string
     {
-        return (string) array_key_first($this->site->roster->of('hub'));
+        return (string) array_key_first($this->site->roster->inRole('hub'));
     }
 
     /** @param  callable(array<int, string>): mixed  $act */

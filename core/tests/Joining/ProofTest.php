@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Joining;
 
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinStep;
@@ -12,7 +13,6 @@ use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Want;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Circuits;
@@ -114,16 +114,18 @@ final class ProofTest extends TestCase
         $phone = array_values(
             array_filter(Recovery::all($roster), static fn(Recovery $r): bool => $r->what === Recovery::PHONE),
         )[0];
-        $reset = array_map(static fn(Want $w): string => $w->light, $phone->roster->wants);
-        $lost = array_filter($roster->wants, static fn(Want $w): bool => in_array($w->light, $reset, true));
+        $reset = array_map(static fn(ControlledLight $w): string => $w->light, $phone->roster->wants);
+        $lost = array_filter($roster->wants, static fn(ControlledLight $w): bool => in_array($w->light, $reset, true));
         self::assertGreaterThan(
             0,
-            count(array_filter($lost, static fn(Want $w): bool => $roster->unit($w->control)->linksByHand())),
+            count(
+                array_filter($lost, static fn(ControlledLight $w): bool => $roster->unit($w->control)->linksByHand()),
+            ),
             'the job has a remote for a receiver',
         );
         self::assertEqualsCanonicalizing(
-            array_map(static fn(Want $w): string => $w->key(), $lost),
-            array_map(static fn(Want $w): string => $w->key(), $phone->roster->wants),
+            array_map(static fn(ControlledLight $w): string => $w->key(), $lost),
+            array_map(static fn(ControlledLight $w): string => $w->key(), $phone->roster->wants),
         );
     }
 }

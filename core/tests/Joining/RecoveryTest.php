@@ -49,8 +49,8 @@ final class RecoveryTest extends TestCase
             self::assertGreaterThan(2, count($recovery->steps()), $recovery->title);
         }
         self::assertTrue(isset($seen[Recovery::PHONE], $seen[Recovery::ROUTER], $seen[Recovery::CONTROLLER]));
-        self::assertSame($roster->of(Unit::HUB) !== [], isset($seen[Recovery::HUB]));
-        self::assertSame($roster->of(Unit::BOARD) !== [], isset($seen[Recovery::ADDRESS]));
+        self::assertSame($roster->inRole(Unit::HUB) !== [], isset($seen[Recovery::HUB]));
+        self::assertSame($roster->inRole(Unit::BOARD) !== [], isset($seen[Recovery::ADDRESS]));
     }
 
     /** The printed words alone, read by hands that know no guide: what they leave out would not be done. */

@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Joining;
 
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Values\Dice;
@@ -24,7 +24,7 @@ final class SeededRoster
     /** @var array<string, Unit> */
     private array $units = [];
 
-    /** @var list<Want> */
+    /** @var list<ControlledLight> */
     private array $wants = [];
 
     private function __construct(int $seed)
@@ -157,7 +157,7 @@ final class SeededRoster
             $id = $light();
             foreach ($controls as $control) {
                 $zones = $this->units[$control]->zones;
-                $this->wants[] = new Want($control, $id, $zones > 0 ? $n + 1 : 0);
+                $this->wants[] = new ControlledLight($control, $id, $zones > 0 ? $n + 1 : 0);
             }
         }
     }

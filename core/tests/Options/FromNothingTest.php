@@ -14,7 +14,7 @@ use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Survey\SaidNotes;
+use EmberDusk\Survey\StatedNotes;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Tests\Circuit\Ngspice;
 use EmberDusk\Tests\Demo;
@@ -86,13 +86,13 @@ final class FromNothingTest extends TestCase
             as [$run, $metres, $battery, $pointer]
         ) {
             try {
-                SaidNotes::from($run, $metres, false, $battery);
+                StatedNotes::from($run, $metres, false, $battery);
                 self::fail($pointer);
             } catch (InvalidInput $t) {
                 self::assertSame($pointer, $t->pointer);
             }
         }
-        $loop = TapeNotes::read(SaidNotes::from('cove', 18.0, true, ''));
+        $loop = TapeNotes::read(StatedNotes::from('cove', 18.0, true, ''));
         self::assertTrue($loop->closed);
         self::assertEqualsWithDelta(18.0, array_sum($loop->runs['cove']->lengths), 1e-9);
         self::assertEqualsWithDelta(0.0, $loop->runs['cove']->endsApart(), 1e-9);
@@ -100,7 +100,7 @@ final class FromNothingTest extends TestCase
 
     private static function begun(string $run, float $metres, bool $meets, string $battery): Plan
     {
-        return ReviseNotes::for('room', SaidNotes::from($run, $metres, $meets, $battery))->apply(
+        return ReviseNotes::for('room', StatedNotes::from($run, $metres, $meets, $battery))->apply(
             new Plan('Begun', '', places: ['room' => new Place('room', 'First place', '')]),
         );
     }

@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Parts\Bound;
 use EmberDusk\Parts\CutList;
 use EmberDusk\Parts\Cuts;
+use EmberDusk\Parts\LengthBound;
 use EmberDusk\Parts\Piece;
 use EmberDusk\Parts\StockCut;
 use PHPUnit\Framework\TestCase;
@@ -113,7 +113,7 @@ final class CutListTest extends TestCase
         self::assertSame(0, CutList::for([900, 1200], 2000, [1000, 1250])->bought);
         self::assertSame([[], 0], [CutList::for([], 2000)->lengths, CutList::for([], 2000)->bought]);
         // Three pieces over half a length need three, though their sum fits two (Martello and Toth).
-        self::assertSame(3, Bound::for([1100, 1100, 1100], 2000));
+        self::assertSame(3, LengthBound::for([1100, 1100, 1100], 2000));
     }
 
     public function test_joins_pieces_longer_than_stock_or_refuses_them(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Parts\Jointed;
+use EmberDusk\Parts\JointedCuts;
 use EmberDusk\Parts\Piece;
 use EmberDusk\Parts\StockCut;
 use PHPUnit\Framework\TestCase;
@@ -88,7 +88,7 @@ final class JoinedCutsTest extends TestCase
     {
         /** @param  list<int>  $of @return list<int> */
         $more = static fn(array $of): array => array_values(array_map(static fn(int $mm): int => $mm + $kerf, $of));
-        $found = Jointed::for($more($whole), $more($parted), $stock + $kerf, $more($offcuts), $kerf);
+        $found = JointedCuts::for($more($whole), $more($parted), $stock + $kerf, $more($offcuts), $kerf);
         $found[0] = array_map(
             static fn(array $b): array => [
                 $b[0] - $kerf,
@@ -141,7 +141,7 @@ final class JoinedCutsTest extends TestCase
             $kept = array_values(
                 array_map(
                     static fn(array $c): int => $c[0],
-                    array_filter($cut, static fn(array $c): bool => $c[2] === Jointed::WHOLE),
+                    array_filter($cut, static fn(array $c): bool => $c[2] === JointedCuts::WHOLE),
                 ),
             );
             sort($kept);

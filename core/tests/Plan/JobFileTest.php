@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Formats\Json;
-use EmberDusk\Plan\Changes\Splits\BackTogether;
+use EmberDusk\Plan\Changes\Splits\RejoinRun;
 use EmberDusk\Plan\Document;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
@@ -127,7 +127,7 @@ final class JobFileTest extends TestCase
             [$five->terms->travelMinutes, $five->terms->travelCost, $five->terms->again],
         );
         // Its cove is split by then, and there are two remotes.
-        $whole = BackTogether::for('cove')->apply($five);
+        $whole = RejoinRun::for('cove')->apply($five);
         $whole = $whole->with(items: []);
         self::assertSame(2, $five->items['i1']->count);
         self::assertEquals($four->with(terms: $five->terms, controllers: $whole->controllers), $whole);

@@ -10,8 +10,8 @@ use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Planner\Clash;
-use EmberDusk\Planner\Excerpt;
-use EmberDusk\Planner\Judge;
+use EmberDusk\Planner\PlanExcerpt;
+use EmberDusk\Planner\PlanJudge;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\PlannerProgress;
 use EmberDusk\Planner\Proposal;
@@ -189,11 +189,11 @@ final class ProposalTest extends TestCase
 
     private static function holds(Plan $plan, string $run): bool
     {
-        $alone = Excerpt::for(
+        $alone = PlanExcerpt::for(
             $plan,
             array_keys(array_filter($plan->runs, static fn($r): bool => $r->supply === $plan->run($run)->supply)),
         );
 
-        return Judge::for($alone, array_values($alone->runs))->holds();
+        return PlanJudge::for($alone, array_values($alone->runs))->holds();
     }
 }

@@ -12,7 +12,7 @@ use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\Slot;
 use EmberDusk\Schedule\Tick;
 use EmberDusk\Schedule\Visit;
-use EmberDusk\Schedule\Waits;
+use EmberDusk\Schedule\WaitingTime;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
@@ -178,7 +178,7 @@ final class RemainingWorkTest extends TestCase
                     'meanwhile' => ['b'],
                 ],
             ],
-            Waits::for($remaining),
+            WaitingTime::for($remaining),
         );
     }
 
@@ -200,10 +200,10 @@ final class RemainingWorkTest extends TestCase
                     'meanwhile' => ['other'],
                 ],
             ],
-            Waits::for($remaining),
+            WaitingTime::for($remaining),
         );
         self::assertSame(['2026-12-01', 60], self::begins($remaining)['cover']);
-        self::assertSame([], Waits::for(self::remaining(array_slice($steps, 0, 2)))[0]['meanwhile']);
+        self::assertSame([], WaitingTime::for(self::remaining(array_slice($steps, 0, 2)))[0]['meanwhile']);
     }
 
     public function test_finished_steps_are_not_planned_and_still_cure(): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Survey;
 
-use EmberDusk\Survey\Trace\Coded;
+use EmberDusk\Survey\Trace\BinaryTracing;
 use EmberDusk\Survey\Trace\Probe;
 use EmberDusk\Survey\Trace\TracedLeg;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -23,7 +23,7 @@ final class CodedTest extends TestCase
     private static function heard(array $legs, array $hears): array
     {
         $answers = [];
-        while (($next = Coded::heard($legs, $answers)) instanceof Probe) {
+        while (($next = BinaryTracing::heard($legs, $answers)) instanceof Probe) {
             $linked = array_filter(
                 $hears[$next->end],
                 static fn(int $leg): bool => (($next->linked >> $leg) & 1) === 1,

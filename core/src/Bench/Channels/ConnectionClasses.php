@@ -24,7 +24,7 @@ final class ConnectionClasses
         return self::$known["{$kind} " . implode(' ', $modes)] ??= self::classes(
             self::ways($kind, $modes),
             FallbackSetting::OUTPUTS[$kind],
-            static fn(Leads $way, int $c): int => $way->shows($c, $kind),
+            static fn(LeadConnection $way, int $c): int => $way->shows($c, $kind),
         );
     }
 
@@ -49,7 +49,7 @@ final class ConnectionClasses
     }
 
     /**
-     * @template W of Leads|Pixels
+     * @template W of LeadConnection|Pixels
      *
      * @param  iterable<W>  $ways
      * @param  callable(W, int): int  $shows
@@ -67,8 +67,9 @@ final class ConnectionClasses
             static function (string $seen, array $ways): Explanation {
                 usort(
                     $ways,
-                    static fn(Leads|Pixels $a, Leads|Pixels $b): int => ($a instanceof Leads ? $a->faults() : 0) <=>
-                        ($b instanceof Leads ? $b->faults() : 0),
+                    static fn(LeadConnection|Pixels $a, LeadConnection|Pixels $b): int => ($a instanceof LeadConnection
+                        ? $a->faults()
+                        : 0) <=> ($b instanceof LeadConnection ? $b->faults() : 0),
                 );
 
                 return new Explanation(array_map(intval(...), explode(' ', $seen)), $ways);
@@ -80,24 +81,24 @@ final class ConnectionClasses
 
     /**
      * @param  list<string>  $modes
-     * @return iterable<Leads>
+     * @return iterable<LeadConnection>
      */
     private static function ways(string $kind, array $modes): iterable
     {
         $n = FallbackSetting::OUTPUTS[$kind];
         $outputs = range(0, $n - 1);
         $loose = self::loose($outputs);
-        yield new Leads(order: $outputs, dead: true);
+        yield new LeadConnection(order: $outputs, dead: true);
         foreach (self::orders($outputs) as $order) {
             foreach ($loose as $of) {
-                yield new Leads($order, $of);
+                yield new LeadConnection($order, $of);
                 foreach (FallbackSetting::others($kind, $modes) as $setting) {
-                    yield new Leads(order: $order, loose: $of, setting: $setting);
+                    yield new LeadConnection(order: $order, loose: $of, setting: $setting);
                 }
             }
             foreach ($outputs as $a) {
                 foreach (array_slice($outputs, $a + 1) as $b) {
-                    yield new Leads(order: $order, short: [$a, $b]);
+                    yield new LeadConnection(order: $order, short: [$a, $b]);
                 }
             }
         }

@@ -12,7 +12,7 @@ final readonly class Explanation
 {
     /**
      * @param  list<int>  $shows  what each colour commanded alone shows
-     * @param  non-empty-list<Leads|Pixels>  $ways  fewest faults first
+     * @param  non-empty-list<LeadConnection|Pixels>  $ways  fewest faults first
      */
     public function __construct(public array $shows, public array $ways) {}
 
@@ -32,7 +32,7 @@ final readonly class Explanation
     {
         $weight = 0.0;
         foreach ($this->ways as $way) {
-            $faults = $way instanceof Leads ? $way->faults() : ((int) !$this->right());
+            $faults = $way instanceof LeadConnection ? $way->faults() : ((int) !$this->right());
             $weight = max($weight, 0.1 ** $faults);
         }
 

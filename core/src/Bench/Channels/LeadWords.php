@@ -31,7 +31,7 @@ final readonly class LeadWords
     {
         $moves = [];
         foreach ($this->simplest($class) as $way) {
-            array_push($moves, ...$this->of($way));
+            array_push($moves, ...$this->movesOf($way));
         }
 
         return array_values(array_unique($moves));
@@ -60,14 +60,14 @@ final readonly class LeadWords
     /**
      * One way for each kind of fault that looks like this: a wrong setting before leads that are loose, since it is looked at in a moment.
      *
-     * @return list<Leads|Pixels>
+     * @return list<LeadConnection|Pixels>
      */
     private function simplest(Explanation $class): array
     {
         $least = INF;
         $ways = [];
         foreach ($class->ways as $way) {
-            $faults = $way instanceof Leads ? $way->faults() : 1;
+            $faults = $way instanceof LeadConnection ? $way->faults() : 1;
             if ($faults > $least) {
                 break;
             }
@@ -76,14 +76,15 @@ final readonly class LeadWords
         }
         usort(
             $ways,
-            static fn(Leads|Pixels $a, Leads|Pixels $b): int => ((int) ($b instanceof Leads &&
-                $b->setting !== null)) <=> ((int) ($a instanceof Leads && $a->setting !== null)),
+            static fn(LeadConnection|Pixels $a, LeadConnection|Pixels $b): int => ((int) ($b instanceof
+                LeadConnection && $b->setting !== null)) <=>
+                ((int) ($a instanceof LeadConnection && $a->setting !== null)),
         );
 
         return $ways;
     }
 
-    private function said(Leads|Pixels $way): string
+    private function said(LeadConnection|Pixels $way): string
     {
         if ($way instanceof Pixels) {
             if ($way->wrongKind) {
@@ -115,7 +116,7 @@ final readonly class LeadWords
     }
 
     /** @return list<string> */
-    private function of(Leads|Pixels $way): array
+    private function movesOf(LeadConnection|Pixels $way): array
     {
         if ($way instanceof Pixels) {
             if ($way->wrongKind) {
@@ -181,7 +182,7 @@ final readonly class LeadWords
      *
      * @return array<int, int>
      */
-    private function meant(Leads $way): array
+    private function meant(LeadConnection $way): array
     {
         $missing = array_map(static fn(int $o): int => $way->order[$o], $way->loose);
         $own = array_values(array_intersect($way->loose, $missing));
@@ -197,7 +198,7 @@ final readonly class LeadWords
     }
 
     /** @param  list<int>  $cycle  outputs */
-    private function misplaced(Leads $way, array $cycle): string
+    private function misplaced(LeadConnection $way, array $cycle): string
     {
         if ($way->order[$cycle[count($cycle) - 1]] === $cycle[0]) {
             $names = array_map(fn(int $o): string => $this->colours[$o], $cycle);
@@ -213,13 +214,13 @@ final readonly class LeadWords
         );
     }
 
-    private function lead(Leads $way, int $output): string
+    private function lead(LeadConnection $way, int $output): string
     {
         return $this->colours[$way->order[$output]];
     }
 
     /** @return list<list<int>> outputs whose leads go round, none of them loose */
-    private function cycles(Leads $way): array
+    private function cycles(LeadConnection $way): array
     {
         $cycles = [];
         $done = array_fill_keys($way->loose, true);

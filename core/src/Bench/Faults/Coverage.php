@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Bench\Meter\Reading;
@@ -78,7 +78,7 @@ final readonly class Coverage
         $most = 0.0;
         foreach (array_keys(array_diff_key($of->base, $read)) as $key) {
             $value = $of->base[$key];
-            $deviation = Expected::spread($value, $of->rail[$key], $of->supply[$key]);
+            $deviation = ExpectedReadings::spread($value, $of->rail[$key], $of->supply[$key]);
             $covers = 0.0;
             foreach ($rows as ['fault' => $fault, 'values' => $values, 'least' => $least]) {
                 $here = $fault->kind !== FaultKind::Low || self::reads([$key => 1.0], $fault->place);

@@ -31,7 +31,7 @@ final readonly class Fault
         return "{$this->kind->class()}@{$this->place}";
     }
 
-    public function of(float $size): self
+    public function sized(float $size): self
     {
         return new self($this->kind, $this->place, $size, $this->resistors);
     }

@@ -180,7 +180,7 @@ final readonly class FaultBelief
             return null;
         }
 
-        return $best->fault?->of($best->size());
+        return $best->fault?->sized($best->size());
     }
 
     private function likeliest(string $class): ?Component

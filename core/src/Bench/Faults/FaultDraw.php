@@ -58,7 +58,7 @@ final readonly class FaultDraw
                     $size = $sizes[$n];
                 }
 
-                return $fault->of($size);
+                return $fault->sized($size);
             }
         }
 

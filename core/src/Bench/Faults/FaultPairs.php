@@ -136,7 +136,7 @@ final readonly class FaultPairs
         ['fault' => $fault, 'sizes' => $sizes] = $this->of->faults[$piece['row']];
         $size = $sizes[$piece['size']];
 
-        return $fault->of($size + $at * (($sizes[$piece['size'] + 1] ?? $size) - $size));
+        return $fault->sized($size + $at * (($sizes[$piece['size'] + 1] ?? $size) - $size));
     }
 
     /**

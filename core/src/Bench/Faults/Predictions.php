@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Faults;
 
 use EmberDusk\Bench\Meter\BenchCircuit;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\MeterSpot;
 use EmberDusk\Bench\Meter\MeterSpots;
@@ -64,7 +64,7 @@ final readonly class Predictions
         $spots = array_values(
             array_filter(MeterSpots::for($plan, $island), static fn(MeterSpot $s): bool => $near->has($s->of)),
         );
-        $good = Expected::for($plan, $island, $spots, array_map(MeterCommand::read(...), self::COMMANDS));
+        $good = ExpectedReadings::for($plan, $island, $spots, array_map(MeterCommand::read(...), self::COMMANDS));
         $lumped = BenchCircuit::lumped($plan, $island);
         $base = $good->base;
         $by = array_column($spots, null, 'id');
@@ -77,7 +77,7 @@ final readonly class Predictions
             $sizes = $values = [];
             foreach (self::sizes($fault, $base) as $size) {
                 try {
-                    $read = self::read($lumped, $spots, faults: [$fault->of($size)]);
+                    $read = self::read($lumped, $spots, faults: [$fault->sized($size)]);
                 } catch (Refusal) {
                     // So large that the circuit has no volts: no meter is needed.
                     continue;
@@ -86,7 +86,7 @@ final readonly class Predictions
                 $values[] = self::corrected($read, $like, $base);
             }
             if ($sizes !== []) {
-                $largest = $fault->of($sizes[count($sizes) - 1]);
+                $largest = $fault->sized($sizes[count($sizes) - 1]);
                 $at = self::read($lumped, $spots, faults: [$largest]);
                 $faults[] = [
                     'fault' => $fault,
@@ -120,7 +120,7 @@ final readonly class Predictions
      * @param  list<array<string, float>>  $values  by size
      * @param  array<string, MeterSpot>  $spots
      */
-    private static function least(array $values, Expected $good, array $spots): ?int
+    private static function least(array $values, ExpectedReadings $good, array $spots): ?int
     {
         foreach ($values as $n => $of) {
             if (!self::clear($of, $good->base, $spots)) {

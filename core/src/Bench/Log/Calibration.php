@@ -6,7 +6,7 @@ namespace EmberDusk\Bench\Log;
 
 use EmberDusk\Bench\Faults\Component;
 use EmberDusk\Bench\Faults\FaultBelief;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Circuit\Conditions;
@@ -26,14 +26,18 @@ final readonly class Calibration
      * @param  array{float, float, float, float}  $nuisance  as {@see Component::nuisance()}
      * @param  list<Reading>  $readings
      */
-    private function __construct(private Expected $expected, private array $nuisance, private array $readings) {}
+    private function __construct(
+        private ExpectedReadings $expected,
+        private array $nuisance,
+        private array $readings,
+    ) {}
 
     /**
      * Null with fewer than two readings, or where one of them is not of good wiring.
      *
      * @param  list<Reading>  $readings
      */
-    public static function from(Expected $expected, array $readings): ?self
+    public static function from(ExpectedReadings $expected, array $readings): ?self
     {
         $none = new Component(
             class: FaultBelief::NONE,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Log;
 
 use EmberDusk\Bench\BenchSolver;
-use EmberDusk\Bench\Meter\Expected;
+use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Meter\Multimeter;
@@ -19,7 +19,7 @@ use EmberDusk\Values\Refusal;
 final readonly class ReadingEvidence
 {
     /** @param  list<Row>  $rows  in the order of time */
-    private function __construct(public array $rows, public ?Expected $expected) {}
+    private function __construct(public array $rows, public ?ExpectedReadings $expected) {}
 
     public static function from(Plan $plan, Island $island, BenchFacts $facts, BenchSolver $solver): self
     {

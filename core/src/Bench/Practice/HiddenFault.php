@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Practice;
 
-use EmberDusk\Bench\Channels\Leads;
+use EmberDusk\Bench\Channels\LeadConnection;
 use EmberDusk\Bench\Channels\Pixels;
 use EmberDusk\Values\InvalidInput;
 
@@ -18,7 +18,7 @@ final readonly class HiddenFault
         public string $name,
         public string $kind,
         public string $place,
-        public Leads|Pixels|null $way = null,
+        public LeadConnection|Pixels|null $way = null,
     ) {}
 
     /** @throws InvalidInput when it is none */
@@ -32,7 +32,7 @@ final readonly class HiddenFault
                 $name,
                 'leads',
                 $m[1],
-                new Leads(order: self::numbers($m[2]), loose: $loose, setting: $setting),
+                new LeadConnection(order: self::numbers($m[2]), loose: $loose, setting: $setting),
             );
         }
         if (preg_match('/^pixels@([a-z0-9-]+):([1-4]+):(right|wrong)$/', $name, $m) === 1) {
@@ -45,7 +45,7 @@ final readonly class HiddenFault
     }
 
     /** The remaining fault after a part was fixed. */
-    public function with(Leads|Pixels $left): self
+    public function with(LeadConnection|Pixels $left): self
     {
         return new self($this->name, $this->kind, $this->place, $left);
     }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Practice;
 
 use EmberDusk\Bench\BenchSolver;
-use EmberDusk\Bench\Channels\Leads;
+use EmberDusk\Bench\Channels\LeadConnection;
 use EmberDusk\Bench\Channels\Pixels;
 use EmberDusk\Bench\Count\CountFinder;
 use EmberDusk\Bench\Faults\Fault;
@@ -71,7 +71,7 @@ final readonly class Practice
         $way = $this->way($run);
 
         return match (true) {
-            $way instanceof Leads => $way->shows($colour, $kind),
+            $way instanceof LeadConnection => $way->shows($colour, $kind),
             $way instanceof Pixels => $way->shows($colour),
             default => 1 << $colour,
         };
@@ -140,7 +140,7 @@ final readonly class Practice
         return $faults;
     }
 
-    private function way(string $run): Leads|Pixels|null
+    private function way(string $run): LeadConnection|Pixels|null
     {
         foreach ($this->standing() as $fault) {
             if ($fault->place === $run && $fault->way !== null) {
@@ -164,9 +164,9 @@ final readonly class Practice
         foreach ($this->faults as $fault) {
             $times = $mended[$this->class($fault)] ?? 0;
             $way = $fault->way;
-            if ($way instanceof Leads && $way->setting !== null && $times === 1) {
+            if ($way instanceof LeadConnection && $way->setting !== null && $times === 1) {
                 // The switch was set; the leads are unchanged.
-                $left = new Leads($way->order, $way->loose, $way->short);
+                $left = new LeadConnection($way->order, $way->loose, $way->short);
                 if ($left->faults() !== 0) {
                     $standing[] = $fault->with($left);
                 }

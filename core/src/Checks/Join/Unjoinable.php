@@ -11,7 +11,7 @@ use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Plan\Changes\Control\SetAnswer;
-use EmberDusk\Plan\Changes\Job\Together;
+use EmberDusk\Plan\Changes\Job\ChangeGroup;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
@@ -46,7 +46,7 @@ final readonly class Unjoinable implements Check
                 // The other one keeps its zone.
                 return new Fix(
                     $words,
-                    Together::payload($words, [
+                    ChangeGroup::payload($words, [
                         SetAnswer::payload($m['control']->item, $m['with']->item, true, $m['zone']),
                         SetAnswer::payload($m['control']->item, $m['light']->item, true, $m['zone']),
                     ]),

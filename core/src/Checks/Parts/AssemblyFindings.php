@@ -7,9 +7,9 @@ namespace EmberDusk\Checks\Parts;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Parts\FirstForPurpose;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\PiecesToCut;
-use EmberDusk\Parts\Uses;
 use EmberDusk\Plan\Changes\Kit\SetAssembly;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
@@ -49,7 +49,7 @@ final readonly class AssemblyFindings
                 ],
             );
         }
-        $uses = new Uses($state->shelf);
+        $uses = new FirstForPurpose($state->shelf);
         foreach ($plan->runs as $run) {
             if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
                 $findings[] = new Finding(

@@ -36,7 +36,7 @@ final readonly class AirTemperature implements Quantity
         return '°C';
     }
 
-    public function of(JudgedJob $job, Fitted $part): ?Range
+    public function range(JudgedJob $job, KitUse $part): ?Range
     {
         $plan = $job->plan;
         $stands = $plan->supplies[$part->id]->stands;
@@ -55,7 +55,7 @@ final readonly class AirTemperature implements Quantity
         return new Range($air, $air);
     }
 
-    public function assumes(JudgedJob $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, KitUse $part): bool
     {
         return true;
     }

@@ -32,7 +32,7 @@ final readonly class DimmingFrequency implements Quantity
         return 'Hz';
     }
 
-    public function of(JudgedJob $job, Fitted $part): ?Range
+    public function range(JudgedJob $job, KitUse $part): ?Range
     {
         foreach ($job->plan->runs as $run) {
             if ($run->controller === $part->id) {
@@ -43,7 +43,7 @@ final readonly class DimmingFrequency implements Quantity
         return null;
     }
 
-    public function assumes(JudgedJob $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, KitUse $part): bool
     {
         return true;
     }

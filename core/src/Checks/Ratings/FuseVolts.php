@@ -30,7 +30,7 @@ final readonly class FuseVolts implements Quantity
         return 'V';
     }
 
-    public function of(JudgedJob $job, Fitted $part): ?Range
+    public function range(JudgedJob $job, KitUse $part): ?Range
     {
         $supply = $job->plan->supply($job->plan->supplyBehind($job->plan->cables[$part->id]->from));
         if ($supply === null) {
@@ -40,7 +40,7 @@ final readonly class FuseVolts implements Quantity
         return new Range($supply->lowest ?? $supply->emf, $supply->charging ?? $supply->emf);
     }
 
-    public function assumes(JudgedJob $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, KitUse $part): bool
     {
         return true;
     }

@@ -33,7 +33,7 @@ final readonly class InputVolts implements Quantity
         return 'V';
     }
 
-    public function of(JudgedJob $job, Fitted $part): ?Range
+    public function range(JudgedJob $job, KitUse $part): ?Range
     {
         $volts = array_map(
             static fn(Supply $s): Range => new Range($s->lowest ?? $s->emf, $s->charging ?? $s->emf),
@@ -50,7 +50,7 @@ final readonly class InputVolts implements Quantity
     }
 
     /** On a bank a resistor-limited strip is judged by the current that it takes there. */
-    public function assumes(JudgedJob $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, KitUse $part): bool
     {
         return $part->list !== 'runs' || $part->kit->kind() === 'pixels';
     }
@@ -66,7 +66,7 @@ final readonly class InputVolts implements Quantity
     }
 
     /** @return list<Supply> that feed a load; none where its own check judges the supply's volts */
-    private static function supplies(Plan $plan, Fitted $part): array
+    private static function supplies(Plan $plan, KitUse $part): array
     {
         $ids = match ($part->list) {
             'fixtures' => [$plan->supplyBehind($plan->cableTo($part->id)->from ?? '')],

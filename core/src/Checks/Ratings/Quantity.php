@@ -22,10 +22,10 @@ interface Quantity
     public function unit(): string;
 
     /** Lowest and highest value at full light, in the scenes and over a battery's volts; null where there is none. */
-    public function of(JudgedJob $job, Fitted $part): ?Range;
+    public function range(JudgedJob $job, KitUse $part): ?Range;
 
     /** Whether a safe limit may replace a missing one here; false if another check judges it here. */
-    public function assumes(JudgedJob $job, Fitted $part): bool;
+    public function assumes(JudgedJob $job, KitUse $part): bool;
 
     /** Such as "14.4 V at its input, rated 13.2 V". */
     public function words(float $number, float $limit, bool $most): string;

@@ -54,7 +54,7 @@ final readonly class Ratings implements Check
     {
         $findings = [];
         $missing = [];
-        foreach (Fitted::all($job) as $part) {
+        foreach (KitUse::all($job) as $part) {
             foreach (Kinds::get($part->kit->kind())->rated ?? [] as $field) {
                 $found = self::field($job, $part, $field, $field->rates);
                 if ($found instanceof Finding) {
@@ -72,7 +72,7 @@ final readonly class Ratings implements Check
     }
 
     /** @return Finding|false|null a finding; false where the limit is missing and has to be entered */
-    private static function field(JudgedJob $job, Fitted $part, KindField $field, ?Rating $rating): Finding|false|null
+    private static function field(JudgedJob $job, KitUse $part, KindField $field, ?Rating $rating): Finding|false|null
     {
         $quantity = self::quantities()[$rating->quantity ?? ''] ?? null;
         if ($rating === null || $quantity === null) {
@@ -80,7 +80,7 @@ final readonly class Ratings implements Check
         }
         $entry = new Fields($part->kit->written);
         $stated = $entry->numberOrNull($field->key);
-        $range = $stated === null && !$quantity->assumes($job, $part) ? null : $quantity->of($job, $part);
+        $range = $stated === null && !$quantity->assumes($job, $part) ? null : $quantity->range($job, $part);
         if ($range === null) {
             return null;
         }
@@ -114,7 +114,7 @@ final readonly class Ratings implements Check
         );
     }
 
-    /** @param  non-empty-list<array{Fitted, KindField}>  $fields  of one unit */
+    /** @param  non-empty-list<array{KitUse, KindField}>  $fields  of one unit */
     private static function missing(JudgedJob $job, array $fields): Finding
     {
         [$part] = $fields[0];
@@ -136,9 +136,9 @@ final readonly class Ratings implements Check
     /**
      * Whether the shelf has the limits by now.
      *
-     * @param  non-empty-list<array{Fitted, KindField}>  $fields
+     * @param  non-empty-list<array{KitUse, KindField}>  $fields
      */
-    private static function known(JudgedJob $job, Fitted $part, array $fields): bool
+    private static function known(JudgedJob $job, KitUse $part, array $fields): bool
     {
         $now = $job->shelf?->find($part->kit->entry->id());
         if ($now === null) {

@@ -30,7 +30,7 @@ final readonly class RelayAmps implements Quantity
         return 'A';
     }
 
-    public function of(JudgedJob $job, Fitted $part): ?Range
+    public function range(JudgedJob $job, KitUse $part): ?Range
     {
         $amps = 0.0;
         foreach ($job->plan->fixtures as $fitting) {
@@ -44,7 +44,7 @@ final readonly class RelayAmps implements Quantity
     }
 
     /** A module without a relay has its own finding. */
-    public function assumes(JudgedJob $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, KitUse $part): bool
     {
         return false;
     }

@@ -30,7 +30,7 @@ final readonly class StripWidth implements Quantity
         return 'mm';
     }
 
-    public function of(JudgedJob $job, Fitted $part): ?Range
+    public function range(JudgedJob $job, KitUse $part): ?Range
     {
         $width = $job->plan->kit[(string) $job->plan->runs[$part->id]->strip]->written['stripWidth'] ?? null;
         if (!is_int($width) && !is_float($width)) {
@@ -40,7 +40,7 @@ final readonly class StripWidth implements Quantity
         return new Range((float) $width, (float) $width);
     }
 
-    public function assumes(JudgedJob $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, KitUse $part): bool
     {
         return true;
     }

@@ -30,7 +30,7 @@ final readonly class TerminalWire implements Quantity
         return 'mm²';
     }
 
-    public function of(JudgedJob $job, Fitted $part): ?Range
+    public function range(JudgedJob $job, KitUse $part): ?Range
     {
         $sizes = [];
         foreach ($job->plan->cables as $laid) {
@@ -43,7 +43,7 @@ final readonly class TerminalWire implements Quantity
         return $sizes === [] ? null : new Range(min($sizes), max($sizes));
     }
 
-    public function assumes(JudgedJob $job, Fitted $part): bool
+    public function assumes(JudgedJob $job, KitUse $part): bool
     {
         return true;
     }

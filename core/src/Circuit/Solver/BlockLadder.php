@@ -43,7 +43,7 @@ final class BlockLadder extends ChannelLadder
         $this->f = $f;
     }
 
-    public function condense(): Condensed
+    public function condense(): CondensedStretch
     {
         $last = count($this->f[0]) - 1;
         $before = $this->perHalf;
@@ -74,7 +74,7 @@ final class BlockLadder extends ChannelLadder
         $e = DenseMatrix::times($half, $inverse);
         $endStart = DenseMatrix::times($e, $coupling);
 
-        return new Condensed(
+        return new CondensedStretch(
             startStart: $startStart,
             startEnd: array_map(
                 static fn(array $row): array => array_map(static fn(float $v): float => -$v, $row),

@@ -66,7 +66,7 @@ abstract class Ladder
     abstract public function accept(): void;
 
     /** Linearises and eliminates the groups. */
-    abstract public function condense(): Condensed;
+    abstract public function condense(): CondensedStretch;
 
     /**
      * The step of the groups from the steps of the pads.

@@ -54,7 +54,7 @@ final class PairLadder extends ChannelLadder
         $this->f = [$fu, $fv];
     }
 
-    public function condense(): Condensed
+    public function condense(): CondensedStretch
     {
         $a = $this->own;
         $b = $this->other;
@@ -122,7 +122,7 @@ final class PairLadder extends ChannelLadder
         $e10 = $hb * $p00 + $ha * $p01;
         $e11 = $hb * $p01 + $ha * $p11;
 
-        return new Condensed(
+        return new CondensedStretch(
             startStart: [[$s00, $s01], [$s01, $s11]],
             startEnd: [
                 [-($e00 * $c00 + $e01 * $c10), -($e10 * $c00 + $e11 * $c10)],

@@ -17,7 +17,7 @@ final readonly class QuadElimination
      * @param  array{list<float>, list<float>, list<float>, list<float>}  $f  residuals by channel and group, amps
      * @param  array{list<float>, list<float>, list<float>, list<float>}  $g  slopes of the loads, siemens
      * @param  float  $perPitch  multiples of Y between two groups, and between a pad and its group
-     * @return array{Condensed, list<list<float>>} and by group: inverse pivot (10), right side (4), coupling to the pad before (16, by row)
+     * @return array{CondensedStretch, list<list<float>>} and by group: inverse pivot (10), right side (4), coupling to the pad before (16, by row)
      */
     public static function for(array $f, array $g, float $a, float $b, float $perPitch, float $h, int $channels): array
     {
@@ -247,7 +247,7 @@ final readonly class QuadElimination
         $u3 = $h * $b * ($v03 + $v13 + $v23 + $m * $v33);
 
         return [
-            new Condensed(
+            new CondensedStretch(
                 startStart: self::square(
                     [
                         [$s00, $s01, $s02, $s03],

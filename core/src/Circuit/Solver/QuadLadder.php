@@ -124,7 +124,7 @@ final class QuadLadder extends Ladder
         $this->d = $this->moved;
     }
 
-    public function condense(): Condensed
+    public function condense(): CondensedStretch
     {
         [$condensed, $this->rows] = QuadElimination::for(
             f: $this->f,

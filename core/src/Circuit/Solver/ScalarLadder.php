@@ -80,7 +80,7 @@ final class ScalarLadder extends Ladder
         $this->d = $this->moved;
     }
 
-    public function condense(): Condensed
+    public function condense(): CondensedStretch
     {
         $half = $this->own * $this->perHalf;
         $full = $this->own * $this->perPitch;
@@ -113,7 +113,7 @@ final class ScalarLadder extends Ladder
         }
         [$this->pivots, $this->rights, $this->couplings] = [$pivots, $rights, $couplings];
 
-        return new Condensed(
+        return new CondensedStretch(
             startStart: [[$startStart]],
             startEnd: [[(-$coupling * $half) / $pivot]],
             endEnd: [[$half - ($half * $half) / $pivot]],

@@ -9,12 +9,12 @@ use EmberDusk\Joining\Belief\Evidence;
 use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
-use EmberDusk\Joining\Words;
 
 /**
  * How far a run has come, read from its log alone, and the one right next step. It knows the instructions, the log and the clock, never the
@@ -178,7 +178,7 @@ final class GuideProgress
             if ($times > 1) {
                 $this->marks->alert = '';
                 $this->marks->aside[$task->id()] =
-                    Words::task($task, $this->roster) . ': ' . Observation::words($seen) . '.';
+                    EventWords::task($task, $this->roster) . ': ' . Observation::words($seen) . '.';
                 $this->queue->drop(static fn(JoinStep $s): bool => $s->task === $task->id());
             }
 
@@ -267,13 +267,13 @@ final class GuideProgress
             $this->unproven($over);
             $this->queue->anew($over);
             $this->marks->misses[$step->key()] = 0;
-            $this->marks->alert = Words::unfitting($step);
+            $this->marks->alert = EventWords::unfitting($step);
 
             return;
         }
         $excluded = $this->inquiry->excluded();
         $this->inquiry->close();
-        $this->marks->aside[$task->id()] = Words::unexplained($task, $this->roster, $excluded);
+        $this->marks->aside[$task->id()] = EventWords::unexplained($task, $this->roster, $excluded);
         $unit = $task->tries() || $task->what === Task::READ ? '' : $task->device;
         $this->queue->drop(
             fn(JoinStep $s): bool => $s->task === $task->id() ||
@@ -313,7 +313,7 @@ final class GuideProgress
     /** @return list<JoinStep> */
     public function stepsOf(Task $task): array
     {
-        return $this->steps->of($task, $this->dropped);
+        return $this->steps->for($task, $this->dropped);
     }
 
     /** @return list<Task> */

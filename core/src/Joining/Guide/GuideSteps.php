@@ -6,15 +6,15 @@ namespace EmberDusk\Joining\Guide;
 
 use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Act;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Families;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Words;
 
 /** The steps of tasks, in the order in which hands do them: those of one batch share a search, and are identified after it. */
 final class GuideSteps
@@ -65,7 +65,7 @@ final class GuideSteps
         $fast = $slow = [];
         foreach ($tasks as $task) {
             $listed = false;
-            foreach ($this->of($task, $dropped) as $step) {
+            foreach ($this->for($task, $dropped) as $step) {
                 $listed = $listed || $step->look === JoinStep::LIST;
                 $at = array_search($step->kind, self::TOGETHER, true);
                 if ($listed) {
@@ -86,7 +86,7 @@ final class GuideSteps
      * @param  list<OrderRule>  $dropped
      * @return list<JoinStep>
      */
-    public function of(Task $task, array $dropped = []): array
+    public function for(Task $task, array $dropped = []): array
     {
         if ($task->proves()) {
             return Proofs::steps($task, $this->roster);
@@ -106,7 +106,7 @@ final class GuideSteps
      */
     public function list(Task $task, array $dropped = []): ?JoinStep
     {
-        foreach ($this->of($task, $dropped) as $step) {
+        foreach ($this->for($task, $dropped) as $step) {
             if ($step->look === JoinStep::LIST) {
                 return $step;
             }
@@ -119,7 +119,7 @@ final class GuideSteps
     {
         $control = $this->roster->unit($task->device);
         $light = $this->roster->unit($task->other);
-        $by = $control->called() . Words::zone($task->zone);
+        $by = $control->called() . EventWords::zone($task->zone);
 
         return new JoinStep(
             task: $task->id(),
@@ -139,7 +139,7 @@ final class GuideSteps
             on: array_values(
                 array_map(
                     static fn(Unit $u): string => $u->id,
-                    array_filter([$light, $control], Guided::switched(...)),
+                    array_filter([$light, $control], StepBuilder::switched(...)),
                 ),
             ),
         );

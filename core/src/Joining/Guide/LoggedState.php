@@ -6,9 +6,9 @@ namespace EmberDusk\Joining\Guide;
 
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -144,9 +144,9 @@ final class LoggedState
             kind: "wait {$by->id}",
             look: JoinStep::HAND,
             device: $by->id,
-            title: 'Wait until the search in ' . Guided::app($by) . ' has ended',
+            title: 'Wait until the search in ' . StepBuilder::app($by) . ' has ended',
             why: 'A device that is reset during a search joins at once, unseen.',
-            where: 'phone, ' . Guided::app($by),
+            where: 'phone, ' . StepBuilder::app($by),
             waits: $seconds + 0.1,
             alert: $alert,
         );
@@ -162,15 +162,15 @@ final class LoggedState
             kind: "search {$by->id}",
             look: JoinStep::HAND,
             device: $by->id,
-            title: 'Press Search in ' . Guided::app($by),
+            title: 'Press Search in ' . StepBuilder::app($by),
             why: sprintf(
                 'It searches for %g s. It must be searching before the window of %s opens.',
                 $seconds,
                 $this->roster->unit($step->device)->label(),
             ),
-            where: 'phone, ' . Guided::app($by),
+            where: 'phone, ' . StepBuilder::app($by),
             acts: [new Act(Act::TAP, $by->id, $key)],
-            before: $by->leaflet->figure('taps') ?? Guided::TAPS,
+            before: $by->leaflet->figure('taps') ?? StepBuilder::TAPS,
             alert: $alert,
         );
     }

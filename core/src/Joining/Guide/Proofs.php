@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Guide;
 
 use EmberDusk\Joining\Act;
-use EmberDusk\Joining\Guided;
+use EmberDusk\Joining\ControlledLight;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Want;
-use EmberDusk\Joining\Words;
 use EmberDusk\Plan\Source;
 
 /**
@@ -39,7 +39,7 @@ final readonly class Proofs
         return $tasks;
     }
 
-    /** @return list<Want> one for each thing that is looked at then; after mains every light, which is its own control */
+    /** @return list<ControlledLight> one for each thing that is looked at then; after mains every light, which is its own control */
     private static function for(string $what, Roster $roster): array
     {
         $first = [];
@@ -47,11 +47,11 @@ final readonly class Proofs
             $control = $roster->unit($want->control);
             $light = $roster->unit($want->light);
             if ($what === Task::MAINS) {
-                $first[$want->light] ??= new Want($want->light, $want->light);
+                $first[$want->light] ??= new ControlledLight($want->light, $want->light);
             } elseif (
                 match ($what) {
                     Task::OFFLINE => $control->role === Unit::ASSISTANT || $light->family === 'cloud',
-                    Task::HUBLESS => $roster->of(Unit::HUB) !== [] && !self::isHub($control),
+                    Task::HUBLESS => $roster->inRole(Unit::HUB) !== [] && !self::isHub($control),
                     default => true,
                 }
             ) {
@@ -72,7 +72,7 @@ final readonly class Proofs
     public static function steps(Task $task, Roster $roster): array
     {
         $all = self::for($task->what, $roster);
-        $key = (new Want($task->device, $task->other))->key();
+        $key = (new ControlledLight($task->device, $task->other))->key();
         $steps = [self::look($task, $roster)];
         if ($all[0]->key() === $key) {
             array_unshift($steps, self::before($task, $roster));
@@ -86,7 +86,7 @@ final readonly class Proofs
 
     private static function before(Task $task, Roster $roster): JoinStep
     {
-        $lights = array_keys(array_filter($roster->units, Guided::switched(...)));
+        $lights = array_keys(array_filter($roster->units, StepBuilder::switched(...)));
 
         return match ($task->what) {
             Task::CLOSED => self::hand(
@@ -163,7 +163,7 @@ final readonly class Proofs
     /** @return list<Unit> */
     private static function hubs(Roster $roster): array
     {
-        return array_values($roster->of(Unit::HUB));
+        return array_values($roster->inRole(Unit::HUB));
     }
 
     /** @return list<string> */
@@ -216,7 +216,7 @@ final readonly class Proofs
             );
         }
         $control = $roster->unit($task->device);
-        $by = $control->called() . Words::zone($task->zone);
+        $by = $control->called() . EventWords::zone($task->zone);
         $closed = $task->what === Task::CLOSED;
 
         if ($closed) {

@@ -67,7 +67,7 @@ final class Queue
     /** The entire task from its first step. */
     public function afresh(Task $task): void
     {
-        $this->put($task, $this->makes->of($task, $this->dropped));
+        $this->put($task, $this->makes->for($task, $this->dropped));
     }
 
     /**
@@ -91,7 +91,7 @@ final class Queue
     /** The steps of a task again from the one that a miss goes back to. */
     public function rewind(Task $task, JoinStep $step): void
     {
-        $steps = $this->makes->of($task, $this->dropped);
+        $steps = $this->makes->for($task, $this->dropped);
         $from = $step->retry === '' ? $step->kind : $step->retry;
         $at = 0;
         foreach ($steps as $n => $one) {
@@ -153,7 +153,7 @@ final class Queue
         }
         $this->steps = [];
         foreach ($this->tasks as $task) {
-            $new = in_array($task, $over, true) ? $this->makes->of($task, $this->dropped) : $left[$task->id()] ?? [];
+            $new = in_array($task, $over, true) ? $this->makes->for($task, $this->dropped) : $left[$task->id()] ?? [];
             $this->steps = [...$this->steps, ...$new];
         }
     }

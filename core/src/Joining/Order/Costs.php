@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Order;
 
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
@@ -45,7 +45,7 @@ final readonly class Costs
             $seconds += $this->roster->walk($place, $unit->id) + $this->on($unit, $powered) + $this->join($unit);
             $place = $unit->id;
         }
-        $taps = $hub->leaflet->figure('taps') ?? Guided::TAPS;
+        $taps = $hub->leaflet->figure('taps') ?? StepBuilder::TAPS;
         if (count($batch) > 1 && !$this->fits($batch, $hub, $seconds, $taps)) {
             return null;
         }
@@ -99,7 +99,7 @@ final readonly class Costs
     /** @param  array<string, true>  $powered */
     private function on(Unit $unit, array &$powered): int
     {
-        if (isset($powered[$unit->id]) || !Guided::switched($unit)) {
+        if (isset($powered[$unit->id]) || !StepBuilder::switched($unit)) {
             return 0;
         }
         $powered[$unit->id] = true;
@@ -123,7 +123,7 @@ final readonly class Costs
             return [$seconds + $this->on($at, $powered) + self::OTHER, $at->id, $powered];
         }
         if ($at->family === 'zigbee') {
-            foreach (Guided::near($this->roster, $at->id, 2.0) as $near) {
+            foreach (StepBuilder::near($this->roster, $at->id, 2.0) as $near) {
                 if (isset($powered[$near])) {
                     unset($powered[$near]);
                     $seconds += self::POWER;

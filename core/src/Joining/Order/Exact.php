@@ -15,7 +15,7 @@ final readonly class Exact
     /**
      * @return array{int, list<list<int>>}|null seconds and moves; null when there are too many states
      */
-    public static function for(Moves $moves): ?array
+    public static function for(JoinMoves $moves): ?array
     {
         /** @var SplPriorityQueue<int, array{int, string, string, array<string, true>, list<list<int>>}> $open */
         $open = new SplPriorityQueue();

@@ -10,7 +10,7 @@ use EmberDusk\Joining\Task;
 final readonly class Nearest
 {
     /** @return array{int, list<list<int>>} seconds and moves */
-    public static function for(Moves $moves): array
+    public static function for(JoinMoves $moves): array
     {
         $done = $moves->none();
         $total = 0;
@@ -31,7 +31,7 @@ final readonly class Nearest
      * @param  array<string, true>  $powered
      * @return array{list<int>, int, string, array<string, true>}
      */
-    private static function next(Moves $moves, string $done, string $place, array $powered): array
+    private static function next(JoinMoves $moves, string $done, string $place, array $powered): array
     {
         $best = null;
         foreach ($moves->free($done) as $n) {
@@ -60,7 +60,7 @@ final readonly class Nearest
      * @param  array<string, true>  $powered
      * @return array{list<int>, int, string, array<string, true>}
      */
-    private static function filled(Moves $moves, array $batch, string $done, string $place, array $powered): array
+    private static function filled(JoinMoves $moves, array $batch, string $done, string $place, array $powered): array
     {
         while (true) {
             $better = null;

@@ -95,7 +95,7 @@ final readonly class Order
      */
     private static function best(array $moving, Roster $roster): array
     {
-        $moves = Moves::for($moving, $roster);
+        $moves = JoinMoves::for($moving, $roster);
 
         $devices = count(array_filter($roster->units, static fn(Unit $u): bool => $u->role !== Unit::PHONE));
 

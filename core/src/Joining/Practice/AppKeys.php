@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Practice;
 
 use EmberDusk\Joining\Act;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Guide\GuideSteps;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Roster;
-use EmberDusk\Joining\Words;
 
 /** Keys of the apps in a kit: every key that a step can tap. Keys for naming and switching are beside the list entries. */
 final readonly class AppKeys
@@ -24,7 +24,7 @@ final readonly class AppKeys
                 $key = $task->search === Roster::PHONE ? "search {$way} 60" : 'search';
                 $keys["{$task->search} {$key}"] = new Act(Act::TAP, $task->search, $key);
             }
-            foreach ($steps->of($task) as $step) {
+            foreach ($steps->for($task) as $step) {
                 foreach ($step->acts as $act) {
                     if ($act->kind === Act::TAP && !str_contains($act->text, 'ENTRY')) {
                         $keys["{$act->device} {$act->text}"] = $act;
@@ -34,6 +34,6 @@ final readonly class AppKeys
         }
         ksort($keys, SORT_NATURAL);
 
-        return array_values(array_map(static fn(Act $a): array => [$a, Words::key($a)], $keys));
+        return array_values(array_map(static fn(Act $a): array => [$a, EventWords::key($a)], $keys));
     }
 }

@@ -5,15 +5,15 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Practice;
 
 use EmberDusk\Joining\Act;
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Flaw;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Simulation\Acceptance;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Trap;
-use EmberDusk\Joining\Want;
+use EmberDusk\Joining\StepBuilder;
 
 /** Actions in a lesson, and their result at a moment: replayed on the simulated devices. */
 final readonly class Attempt
@@ -43,7 +43,7 @@ final readonly class Attempt
         }
         $site->advance(max($this->until, $site->now()));
         foreach ($site->roster->units as $id => $unit) {
-            if (Guided::switched($unit)) {
+            if (StepBuilder::switched($unit)) {
                 $site->apply(new Event($site->now(), Act::ON, $id));
             }
         }
@@ -66,7 +66,7 @@ final readonly class Attempt
         return Acceptance::all($site);
     }
 
-    /** @return list<Want> of what does not work */
+    /** @return list<ControlledLight> of what does not work */
     public static function unmet(SimulatedSite $site): array
     {
         $pressed = self::pressed($site);
@@ -74,7 +74,8 @@ final readonly class Attempt
         return array_values(
             array_filter(
                 $site->roster->wants,
-                static fn(Want $w): bool => ($pressed[$w->key()] ?? Observation::NOTHING) !== Observation::YES,
+                static fn(ControlledLight $w): bool => ($pressed[$w->key()] ?? Observation::NOTHING) !==
+                    Observation::YES,
             ),
         );
     }

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Practice;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Joining\Want;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Values\InvalidInput;
 
@@ -75,11 +75,11 @@ final readonly class Lessons
     }
 
     /** Control and light, and the zone where the control has zones: “r1 c2 3”. */
-    private static function want(string $text): Want
+    private static function want(string $text): ControlledLight
     {
         [$control, $light, $zone] = [...explode(' ', $text), '0'];
 
-        return new Want($control, $light, (int) $zone);
+        return new ControlledLight($control, $light, (int) $zone);
     }
 
     private static function unit(Fields $u, Fields $leaflets): Unit

@@ -4,14 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Practice;
 
+use EmberDusk\Joining\ControlledLight;
+use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Window;
-use EmberDusk\Joining\Want;
-use EmberDusk\Joining\Words;
 
 /**
  * Score of a lesson: working controls, needless resets and missed windows compared with the guide on the same simulated devices, and the time.
@@ -19,7 +19,7 @@ use EmberDusk\Joining\Words;
 final readonly class Score
 {
     /**
-     * @param  list<Want>  $unmet  what does not work
+     * @param  list<ControlledLight>  $unmet  what does not work
      * @param  array<string, string>  $misnamed  wrong names, by light
      * @param  int  $wanted  controls by lights
      * @param  int  $resets more than needed
@@ -99,7 +99,7 @@ final readonly class Score
                 $want->control === Roster::PHONE
                     ? 'the phone'
                     : $attempt->lesson->roster->unit($want->control)->label(),
-                Words::zone($want->zone),
+                EventWords::zone($want->zone),
                 Observation::words($pressed[$want->key()] ?? Observation::NOTHING),
             );
         }

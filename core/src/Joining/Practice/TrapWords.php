@@ -4,16 +4,16 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Practice;
 
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\Trap;
-use EmberDusk\Joining\Want;
 
 /** Description of a turning point. */
 final readonly class TrapWords
 {
-    public static function trap(Trap $trap, Want $want, Roster $roster): string
+    public static function trap(Trap $trap, ControlledLight $want, Roster $roster): string
     {
         $light = $roster->unit($want->light)->label();
         $control = $roster->unit($want->control)->label();
@@ -40,7 +40,7 @@ final readonly class TrapWords
     }
 
     /** The remote or panel that links to the light. */
-    private static function linked(Want $want, Roster $roster): string
+    private static function linked(ControlledLight $want, Roster $roster): string
     {
         foreach ($roster->wants as $other) {
             $control = $roster->unit($other->control);

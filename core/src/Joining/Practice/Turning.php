@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Practice;
 
 use EmberDusk\Joining\Act;
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Roster;
@@ -13,7 +14,6 @@ use EmberDusk\Joining\Simulation\LightCommand;
 use EmberDusk\Joining\Simulation\SimulatedLight;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Trap;
-use EmberDusk\Joining\Want;
 
 /**
  * The moment from which a lesson could not come out well any more as its hands went on. Found by living through it again with one trap taken
@@ -61,7 +61,7 @@ final readonly class Turning
     /**
      * Sites that differ in one thing, and what to say where that decides.
      *
-     * @return list<array{list<Trap>, list<Flaw>|null, callable(Want): string}>
+     * @return list<array{list<Trap>, list<Flaw>|null, callable(ControlledLight): string}>
      */
     private static function others(SimulatedSite $site): array
     {
@@ -70,26 +70,32 @@ final readonly class Turning
             $others[] = [
                 [],
                 array_values(array_filter($site->flaws(), static fn(Flaw $f): bool => $f->key() !== $flaw->key())),
-                static fn(Want $w): string => TrapWords::flaw($flaw, $site->roster),
+                static fn(ControlledLight $w): string => TrapWords::flaw($flaw, $site->roster),
             ];
         }
         foreach (Trap::cases() as $trap) {
-            $others[] = [[$trap], null, static fn(Want $w): string => TrapWords::trap($trap, $w, $site->roster)];
+            $others[] = [
+                [$trap],
+                null,
+                static fn(ControlledLight $w): string => TrapWords::trap($trap, $w, $site->roster),
+            ];
         }
 
         return $others;
     }
 
     /**
-     * @param  list<Want>  $unmet
-     * @param  list<Want>  $left
-     * @return list<Want>
+     * @param  list<ControlledLight>  $unmet
+     * @param  list<ControlledLight>  $left
+     * @return list<ControlledLight>
      */
     private static function gains(array $unmet, array $left): array
     {
-        $still = array_map(static fn(Want $w): string => $w->key(), $left);
+        $still = array_map(static fn(ControlledLight $w): string => $w->key(), $left);
 
-        return array_values(array_filter($unmet, static fn(Want $w): bool => !in_array($w->key(), $still, true)));
+        return array_values(
+            array_filter($unmet, static fn(ControlledLight $w): bool => !in_array($w->key(), $still, true)),
+        );
     }
 
     /**
@@ -157,13 +163,13 @@ final readonly class Turning
     /**
      * The gesture used instead of a reset, for a light that never reset.
      *
-     * @param  list<Want>  $unmet
+     * @param  list<ControlledLight>  $unmet
      */
     private static function notReset(Attempt $attempt, SimulatedSite $site, array $unmet): string
     {
-        foreach (Slips::for($attempt) as [, $device, $says]) {
+        foreach (MiscountedPresses::for($attempt) as [, $device, $says]) {
             $took = array_column($site->device($device)->took(), 1);
-            $about = array_filter($unmet, static fn(Want $w): bool => $w->light === $device);
+            $about = array_filter($unmet, static fn(ControlledLight $w): bool => $w->light === $device);
             if ($about !== [] && $site->roster->unit($device)->used && !in_array('reset', $took, true)) {
                 return ' ' . $says;
             }
@@ -175,7 +181,7 @@ final readonly class Turning
     /**
      * A gesture that was nearly one of the instructions's.
      *
-     * @param  list<Want>  $unmet
+     * @param  list<ControlledLight>  $unmet
      */
     private static function slip(Attempt $attempt, array $unmet): ?self
     {
@@ -183,7 +189,7 @@ final readonly class Turning
         foreach ($unmet as $want) {
             $about[$want->light] = $about[$want->control] = true;
         }
-        foreach (Slips::for($attempt) as [$at, $device, $says, $nothing]) {
+        foreach (MiscountedPresses::for($attempt) as [$at, $device, $says, $nothing]) {
             if ($nothing && isset($about[$device])) {
                 return new self($at, $says);
             }
@@ -192,7 +198,7 @@ final readonly class Turning
         return null;
     }
 
-    /** @param  list<Want>  $unmet */
+    /** @param  list<ControlledLight>  $unmet */
     private static function undone(Attempt $attempt, array $unmet): self
     {
         $want = $unmet[0];

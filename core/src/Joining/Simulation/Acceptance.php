@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Simulation;
 
+use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Observation;
-use EmberDusk\Joining\Want;
 
 /** Presses a control and reads the loads: what counts as working is measured, never believed. */
 final readonly class Acceptance
@@ -15,7 +15,7 @@ final readonly class Acceptance
      *
      * @return string as in {@see Observation}; the first that is not as it should be
      */
-    public static function for(SimulatedSite $site, Want $want): string
+    public static function for(SimulatedSite $site, ControlledLight $want): string
     {
         $meant = self::zone($site, $want);
         foreach (LightCommand::LEVELS as $level) {
@@ -78,7 +78,7 @@ final readonly class Acceptance
     }
 
     /** @return list<string> lights that are to answer together with the one that is meant */
-    private static function zone(SimulatedSite $site, Want $want): array
+    private static function zone(SimulatedSite $site, ControlledLight $want): array
     {
         $lights = [];
         foreach ($site->roster->wantsOf($want->control) as $other) {

@@ -20,7 +20,7 @@ abstract class SimulatedDevice
     /** @var list<array{float, string}> gestures of its instructions that it took, and when */
     private array $took = [];
 
-    protected Ear $ear;
+    protected GestureDetector $ear;
 
     protected bool $powered = true;
 
@@ -30,7 +30,7 @@ abstract class SimulatedDevice
 
     public function __construct(public readonly Unit $unit, protected readonly SimulatedSite $site)
     {
-        $this->ear = new Ear($unit->leaflet);
+        $this->ear = new GestureDetector($unit->leaflet);
     }
 
     /** Receives a complete gesture of its instructions. */

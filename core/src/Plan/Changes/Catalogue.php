@@ -9,10 +9,10 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Control\SetAnswer;
 use EmberDusk\Plan\Changes\Control\SetPosition;
 use EmberDusk\Plan\Changes\Control\SetTuning;
+use EmberDusk\Plan\Changes\Job\ChangeGroup;
 use EmberDusk\Plan\Changes\Job\DescribeJob;
 use EmberDusk\Plan\Changes\Job\SetLimits;
 use EmberDusk\Plan\Changes\Job\SetTerms;
-use EmberDusk\Plan\Changes\Job\Together;
 use EmberDusk\Plan\Changes\Kit\AddSupply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Changes\Kit\ChooseModule;
@@ -44,7 +44,7 @@ use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Changes\Scenes\SetScene;
 use EmberDusk\Plan\Changes\Scenes\SetShow;
 use EmberDusk\Plan\Changes\Scenes\SetTrigger;
-use EmberDusk\Plan\Changes\Splits\BackTogether;
+use EmberDusk\Plan\Changes\Splits\RejoinRun;
 use EmberDusk\Plan\Changes\Splits\SplitController;
 use EmberDusk\Plan\Changes\Splits\SplitParts;
 use EmberDusk\Plan\Changes\Splits\SplitRepeater;
@@ -99,14 +99,14 @@ final readonly class Catalogue
             'SplitController' => SplitController::read($f),
             'SplitZones' => SplitZones::read($f),
             'SplitRepeater' => SplitRepeater::read($f, $shelf),
-            'BackTogether' => BackTogether::read($f),
+            'BackTogether' => RejoinRun::read($f),
             'SetFeeds' => SetFeeds::read($f),
             'SetCap' => SetCap::read($f),
             'SetOptions' => SetOptions::read($f),
             'SetOwned' => SetOwned::read($f, $shelf),
             'SetSpare' => SetSpare::read($f, $shelf),
             'SetMaking' => SetAssembly::read($f, $shelf),
-            'Together' => Together::read($f, $shelf),
+            'Together' => ChangeGroup::read($f, $shelf),
             'ShareKit' => ShareKit::read($f),
             'SetZones' => SetZones::read($f),
             'AddSupply' => AddSupply::read($f, $shelf),

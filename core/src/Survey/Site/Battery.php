@@ -22,7 +22,7 @@ final readonly class Battery
     public const BLOCKS = [2.0, 3.7, 4.0, 6.0, 8.0, 12.0];
 
     public function __construct(
-        public Spot $spot,
+        public NamedSpot $spot,
         public int $blocks,
         public float $blockVolts,
         public int $rows,
@@ -52,7 +52,7 @@ final readonly class Battery
      */
     public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
     {
-        $spot = Spot::read($clause, $lengths, $legs);
+        $spot = NamedSpot::read($clause, $lengths, $legs);
         $blocks = 0;
         $volts = 0.0;
         $rows = 1;

@@ -23,7 +23,12 @@ final readonly class Box
      * @param  string  $air one of AIR, or empty if unknown
      * @param  string  $access  one of ACCESS, or empty
      */
-    public function __construct(public Spot $spot, public ?array $size, public string $air, public string $access) {}
+    public function __construct(
+        public NamedSpot $spot,
+        public ?array $size,
+        public string $air,
+        public string $access,
+    ) {}
 
     /**
      * Reads `B1 [where] [at LENGTH] {, 40x30x12 [cm|mm|in] | open | vented | sealed | hand | tools | ladder | closed}`.
@@ -34,7 +39,7 @@ final readonly class Box
      */
     public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
     {
-        $spot = Spot::read($clause, $lengths, $legs);
+        $spot = NamedSpot::read($clause, $lengths, $legs);
         $size = null;
         $air = $access = '';
         while (($word = $clause->attribute()) !== null) {

@@ -55,13 +55,13 @@ final readonly class CableLeg
      */
     public static function read(Clause $clause, TapeLengths $lengths): self
     {
-        $word = Spot::name($clause, 'the leg’s name');
-        $from = Spot::name($clause, 'the start of the leg')->text;
+        $word = NamedSpot::name($clause, 'the leg’s name');
+        $from = NamedSpot::name($clause, 'the start of the leg')->text;
         $clause->keyword('to', 'Type “to” between the two ends of a leg.');
         if ($clause->peek()?->text === '?') {
             $to = $clause->take();
         } else {
-            $to = Spot::name($clause, 'the end of the leg (or ? if unknown)');
+            $to = NamedSpot::name($clause, 'the end of the leg (or ? if unknown)');
         }
         $sizeWord = $clause->take();
         [$cores, $system, $size] = self::size($clause, $sizeWord);
@@ -87,7 +87,7 @@ final readonly class CableLeg
                 $broken[] = $clause->count($clause->take(), 'the number of the core', $cores);
                 $clause->keyword('broken', 'Type “broken” after the core’s number.');
             } elseif ($attribute->is('joined')) {
-                $joined = Spot::name($clause, 'the leg that it is joined with')->text;
+                $joined = NamedSpot::name($clause, 'the leg that it is joined with')->text;
             } else {
                 $mark = false;
                 $text = mb_strtolower($attribute->text);

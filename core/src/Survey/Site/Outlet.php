@@ -13,7 +13,7 @@ use EmberDusk\Survey\TapeLengths;
 final readonly class Outlet
 {
     public function __construct(
-        public Spot $spot,
+        public NamedSpot $spot,
         public bool $spur,
         public string $circuit,
         public bool $keyed,
@@ -30,12 +30,12 @@ final readonly class Outlet
      */
     public static function read(Clause $clause, TapeLengths $lengths, array $legs, bool $spur): self
     {
-        $spot = Spot::read($clause, $lengths, $legs);
+        $spot = NamedSpot::read($clause, $lengths, $legs);
         $circuit = '';
         $keyed = $damp = $switched = false;
         while (($word = $clause->attribute()) !== null) {
             if ($word->is('circuit')) {
-                $circuit = Spot::name($clause, 'the circuit’s name')->text;
+                $circuit = NamedSpot::name($clause, 'the circuit’s name')->text;
             } elseif ($word->is('key')) {
                 $keyed = true;
             } elseif ($word->is('switched')) {

@@ -42,7 +42,7 @@ final readonly class RunNote
      */
     public static function read(Clause $clause, TapeLengths $lengths): self
     {
-        $word = Spot::name($clause, 'the run’s name');
+        $word = NamedSpot::name($clause, 'the run’s name');
         $mounting = [];
         $light = '';
         $height = null;

@@ -49,7 +49,7 @@ final readonly class Site
         return null;
     }
 
-    public function spot(string $name): ?Spot
+    public function spot(string $name): ?NamedSpot
     {
         foreach ($this->spots() as $spot) {
             if ($spot->name === $name) {
@@ -60,10 +60,10 @@ final readonly class Site
         return null;
     }
 
-    /** @return list<Spot> of everything that has its own place */
+    /** @return list<NamedSpot> of everything that has its own place */
     public function spots(): array
     {
-        return array_map(static fn(Outlet|Box|Battery $i): Spot => $i->spot, [
+        return array_map(static fn(Outlet|Box|Battery $i): NamedSpot => $i->spot, [
             ...$this->outlets,
             ...$this->boxes,
             ...$this->batteries,

@@ -31,7 +31,7 @@ final readonly class Tracer
         $ends = array_values(
             array_filter($answers, static fn(array $a): bool => $a[0]->cores === [1, 2] && !self::full($legs, $a[0])),
         );
-        $heard = count($legs) > self::WEIGHED ? Coded::heard($legs, $ends) : self::weighed($legs, $ends);
+        $heard = count($legs) > self::WEIGHED ? BinaryTracing::heard($legs, $ends) : self::weighed($legs, $ends);
         if ($heard instanceof Probe || $heard === null) {
             return $heard ?? TraceResult::unclear($legs);
         }

@@ -7,11 +7,11 @@ namespace EmberDusk\Joining\Families\Assistant;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Assistant\Simulation\SimulatedAssistant as Simulation;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -30,13 +30,13 @@ final readonly class AssistantFamily implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return Guided::missing($unit, ['search' => 'how long it searches']);
+        return StepBuilder::missing($unit, ['search' => 'how long it searches']);
     }
 
     public function tasks(Roster $roster): array
     {
         $tasks = [];
-        foreach ($roster->of(Unit::ASSISTANT) as $assistant) {
+        foreach ($roster->inRole(Unit::ASSISTANT) as $assistant) {
             $hub = self::hub($assistant, $roster);
             if ($hub !== null) {
                 $tasks[] = new Task($this->key(), Task::READ, $assistant->id, $hub->id);
@@ -48,7 +48,7 @@ final readonly class AssistantFamily implements Family
 
     private static function hub(Unit $assistant, Roster $roster): ?Unit
     {
-        foreach ($roster->of(Unit::HUB) as $hub) {
+        foreach ($roster->inRole(Unit::HUB) as $hub) {
             foreach ($roster->wantsOf($assistant->id) as $want) {
                 if ($roster->wants($hub->id, $want->light)) {
                     return $hub;
@@ -68,7 +68,7 @@ final readonly class AssistantFamily implements Family
         );
 
         return [
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'account',
                 unit: $unit,
@@ -76,7 +76,7 @@ final readonly class AssistantFamily implements Family
                 title: "Link the hub’s account to {$unit->label()}, or press the hub’s key",
                 why: 'It reads the hub; it joins nothing itself. The client owns the account and types its password.',
             ),
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'read',
                 unit: $unit,

@@ -9,11 +9,11 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Bluetooth\Simulation\SimulatedBluetoothController;
 use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -32,12 +32,12 @@ final readonly class BluetoothFamily implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return Guided::missing($unit, ['joined' => 'its lamp after a phone has paired it']);
+        return StepBuilder::missing($unit, ['joined' => 'its lamp after a phone has paired it']);
     }
 
     public function tasks(Roster $roster): array
     {
-        return Guided::byPhone($this->key(), $roster);
+        return StepBuilder::byPhone($this->key(), $roster);
     }
 
     public function steps(Task $task, Roster $roster, array $dropped = []): array
@@ -45,7 +45,7 @@ final readonly class BluetoothFamily implements Family
         $unit = $roster->unit($task->device);
 
         return [
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'connect',
                 unit: $unit,
@@ -58,7 +58,7 @@ final readonly class BluetoothFamily implements Family
                 ifNot: 'Its lamp stays quick: some are paired in the phone’s settings first, then in the app.',
                 caution: 'Load an app from outside the phone’s store only from its maker; switch the permission for outside sources off again afterwards.',
             ),
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'type',
                 unit: $unit,

@@ -10,12 +10,12 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Board\Simulation\SimulatedBoard as Simulation;
 use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -39,7 +39,7 @@ final readonly class BoardFamily implements Family
 
     public function tasks(Roster $roster): array
     {
-        return Guided::byPhone($this->key(), $roster);
+        return StepBuilder::byPhone($this->key(), $roster);
     }
 
     public function steps(Task $task, Roster $roster, array $dropped = []): array
@@ -48,7 +48,7 @@ final readonly class BoardFamily implements Family
         $label = $unit->label();
 
         return [
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'give',
                 unit: $unit,
@@ -71,7 +71,7 @@ final readonly class BoardFamily implements Family
                 acts: [new Act(Act::OFF, $unit->id), new Act(Act::ON, $unit->id)],
                 on: [$unit->id],
             ),
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'page',
                 unit: $unit,
@@ -82,7 +82,7 @@ final readonly class BoardFamily implements Family
                 expects: 'its page opens',
                 ifNot: 'Not found: the phone’s network first, then the router’s list.',
             ),
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'set',
                 unit: $unit,

@@ -12,13 +12,13 @@ use EmberDusk\Joining\Families\Bridge\Simulation\SimulatedZoneRemote;
 use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
 use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -38,7 +38,7 @@ final readonly class BridgeFamily implements Family
     public function missing(Unit $unit, Roster $roster): array
     {
         if ($unit->role === Unit::BRIDGE) {
-            return Guided::missing($unit, [
+            return StepBuilder::missing($unit, [
                 'reset' => 'its reset gesture',
                 'join' => 'the press that starts its link mode',
                 'joined' => 'its signal once it is on the network',
@@ -46,7 +46,7 @@ final readonly class BridgeFamily implements Family
             ]);
         }
 
-        return Guided::missing($unit, ['link' => 'its link gesture']);
+        return StepBuilder::missing($unit, ['link' => 'its link gesture']);
     }
 
     public function tasks(Roster $roster): array
@@ -85,7 +85,7 @@ final readonly class BridgeFamily implements Family
         $counts = $unit->leaflet->figure('countdown') ?? 60.0;
 
         return [
-            Guided::gesture(
+            StepBuilder::gesture(
                 task: $task,
                 kind: 'reset',
                 unit: $unit,
@@ -94,7 +94,7 @@ final readonly class BridgeFamily implements Family
                 why: 'A pin into its hole. It leaves its old network.',
                 ifNot: 'No response: press deeper, for as long as the instructions say.',
             ),
-            Guided::gesture(
+            StepBuilder::gesture(
                 task: $task,
                 kind: 'press',
                 unit: $unit,
@@ -105,7 +105,7 @@ final readonly class BridgeFamily implements Family
                     $counts,
                 ),
             ),
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'connect',
                 unit: $unit,
@@ -135,7 +135,7 @@ final readonly class BridgeFamily implements Family
             $soon,
         );
         if ($unit->role !== Unit::BRIDGE) {
-            return Guided::gesture(
+            return StepBuilder::gesture(
                 task: $task,
                 kind: 'zone',
                 unit: $unit,
@@ -143,7 +143,7 @@ final readonly class BridgeFamily implements Family
                 signal: 'linked',
                 why: $why,
                 watch: $light,
-                off: array_values(array_diff(array_keys($roster->of(Unit::LIGHT, 'receiver')), [$light->id])),
+                off: array_values(array_diff(array_keys($roster->inRole(Unit::LIGHT, 'receiver')), [$light->id])),
                 first: $power,
                 then: "switch {$light->label()} off and on, then at once ",
                 zone: $task->zone,
@@ -152,7 +152,7 @@ final readonly class BridgeFamily implements Family
             );
         }
 
-        return Guided::tap(
+        return StepBuilder::tap(
             task: $task,
             kind: 'zone',
             unit: $unit,

@@ -9,11 +9,11 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Cloud\Simulation\SimulatedCloudBoard as Simulation;
 use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -32,7 +32,7 @@ final readonly class CloudFamily implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return Guided::missing($unit, [
+        return StepBuilder::missing($unit, [
             'reset' => 'the gesture that starts its search',
             'resetDone' => 'its signal while it searches',
             'joined' => 'its signal once it is on the network',
@@ -41,7 +41,7 @@ final readonly class CloudFamily implements Family
 
     public function tasks(Roster $roster): array
     {
-        return Guided::byPhone($this->key(), $roster);
+        return StepBuilder::byPhone($this->key(), $roster);
     }
 
     public function steps(Task $task, Roster $roster, array $dropped = []): array
@@ -50,7 +50,7 @@ final readonly class CloudFamily implements Family
         $label = $unit->label();
 
         return [
-            Guided::gesture(
+            StepBuilder::gesture(
                 task: $task,
                 kind: 'look',
                 unit: $unit,
@@ -59,7 +59,7 @@ final readonly class CloudFamily implements Family
                 why: "{$label} forgets its network and looks for the app.",
                 ifNot: 'No response: check its power, then repeat the gesture evenly.',
             ),
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'give',
                 unit: $unit,
@@ -72,7 +72,7 @@ final readonly class CloudFamily implements Family
                 retry: 'look',
                 ifNot: 'No response: check the phone’s network, the internet and the account, in this order.',
             ),
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'live',
                 unit: $unit,

@@ -6,10 +6,10 @@ namespace EmberDusk\Joining\Families\Hub;
 
 use EmberDusk\Joining\Families\Hub\Simulation\SimulatedHub as Simulation;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -28,7 +28,7 @@ final readonly class HubFamily implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return Guided::missing($unit, ['search' => 'how long it searches', 'lagMost' => 'how long its list lags']);
+        return StepBuilder::missing($unit, ['search' => 'how long it searches', 'lagMost' => 'how long its list lags']);
     }
 
     public function tasks(Roster $roster): array

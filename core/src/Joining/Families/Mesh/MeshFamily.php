@@ -8,12 +8,12 @@ use EmberDusk\Joining\Belief\LightSuspects;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Mesh\Simulation\SimulatedMeshNode;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -35,7 +35,7 @@ final readonly class MeshFamily implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return Guided::missing($unit, [
+        return StepBuilder::missing($unit, [
             'reset' => 'its reset gesture',
             'join' => 'the gesture that answers the search',
             'joined' => 'its signal once it has joined',
@@ -84,7 +84,7 @@ final readonly class MeshFamily implements Family
         $unit = $roster->unit($task->device);
         $steps = [];
         if (!in_array(OrderRule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
-            $steps[] = Guided::gesture(
+            $steps[] = StepBuilder::gesture(
                 task: $task,
                 kind: 'reset',
                 unit: $unit,
@@ -97,7 +97,7 @@ final readonly class MeshFamily implements Family
 
         return [
             ...$steps,
-            Guided::gesture(
+            StepBuilder::gesture(
                 task: $task,
                 kind: 'join',
                 unit: $unit,

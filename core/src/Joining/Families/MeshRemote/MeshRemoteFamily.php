@@ -10,13 +10,13 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\MeshRemote\Simulation\SimulatedPairingRemote;
 use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -35,7 +35,7 @@ final readonly class MeshRemoteFamily implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return Guided::missing($unit, ['link' => 'its zone gesture']);
+        return StepBuilder::missing($unit, ['link' => 'its zone gesture']);
     }
 
     public function tasks(Roster $roster): array
@@ -71,7 +71,7 @@ final readonly class MeshRemoteFamily implements Family
 
         return [
             ...$steps,
-            Guided::gesture(
+            StepBuilder::gesture(
                 task: $task,
                 kind: 'open',
                 unit: $light,
@@ -79,7 +79,7 @@ final readonly class MeshRemoteFamily implements Family
                 signal: '',
                 why: sprintf('It takes a zone for %g s from now.', $listens),
             ),
-            Guided::gesture(
+            StepBuilder::gesture(
                 task: $task,
                 kind: 'link',
                 unit: $remote,

@@ -9,13 +9,13 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Receiver\Simulation\SimulatedPhoneHub;
 use EmberDusk\Joining\Families\Receiver\Simulation\SimulatedReceiver as Simulation;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 
@@ -37,9 +37,12 @@ final readonly class ReceiverFamily implements Family
         if ($unit->role === Unit::HUB) {
             return [];
         }
-        $bound = array_filter($roster->of(Unit::HUB), static fn(Unit $h): bool => $roster->wants($h->id, $unit->id));
+        $bound = array_filter(
+            $roster->inRole(Unit::HUB),
+            static fn(Unit $h): bool => $roster->wants($h->id, $unit->id),
+        );
 
-        return Guided::missing($unit, [
+        return StepBuilder::missing($unit, [
             'reset' => 'its reset gesture',
             'resetDone' => 'its signal once it is reset',
             'linked' => 'its signal once it is linked',
@@ -50,7 +53,7 @@ final readonly class ReceiverFamily implements Family
     public function tasks(Roster $roster): array
     {
         $tasks = [];
-        foreach ($roster->of(Unit::HUB, $this->key()) as $hub) {
+        foreach ($roster->inRole(Unit::HUB, $this->key()) as $hub) {
             $wants = $roster->wantsOf($hub->id);
             if ($wants !== []) {
                 $tasks[] = new Task($this->key(), Task::SETUP, $hub->id);
@@ -60,7 +63,7 @@ final readonly class ReceiverFamily implements Family
             }
         }
         // Without such a hub a receiver is only reset, before zones take it.
-        foreach ($roster->of(Unit::LIGHT, $this->key()) as $light) {
+        foreach ($roster->inRole(Unit::LIGHT, $this->key()) as $light) {
             $joined = array_filter($tasks, static fn(Task $t): bool => $t->device === $light->id);
             if (
                 $joined === [] &&
@@ -81,7 +84,7 @@ final readonly class ReceiverFamily implements Family
         }
         $steps = [];
         if (!in_array(OrderRule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
-            $steps[] = Guided::gesture(
+            $steps[] = StepBuilder::gesture(
                 task: $task,
                 kind: 'reset',
                 unit: $unit,
@@ -98,7 +101,7 @@ final readonly class ReceiverFamily implements Family
 
         return [
             ...$steps,
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'kind',
                 unit: $hub,
@@ -106,7 +109,7 @@ final readonly class ReceiverFamily implements Family
                 title: "Choose the kind of light for {$unit->label()} in the app, and its room",
                 why: 'The type in the app must match the strip, or nothing works. The settings are stored in this phone only.',
             ),
-            Guided::gesture(
+            StepBuilder::gesture(
                 task: $task,
                 kind: 'learn',
                 unit: $unit,
@@ -114,7 +117,7 @@ final readonly class ReceiverFamily implements Family
                 signal: '',
                 why: sprintf('It learns for %g s from now.', $unit->leaflet->seconds('listens')),
             ),
-            Guided::tap(
+            StepBuilder::tap(
                 task: $task,
                 kind: 'swipe',
                 unit: $hub,
@@ -134,7 +137,7 @@ final readonly class ReceiverFamily implements Family
 
     private function enter(Task $task, Unit $hub): JoinStep
     {
-        return Guided::tap(
+        return StepBuilder::tap(
             task: $task,
             kind: 'enter',
             unit: $hub,

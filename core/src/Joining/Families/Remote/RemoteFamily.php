@@ -7,12 +7,12 @@ namespace EmberDusk\Joining\Families\Remote;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote as Simulation;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Source;
@@ -41,7 +41,7 @@ final readonly class RemoteFamily implements Family
             $join = [];
         }
 
-        return Guided::missing($unit, [
+        return StepBuilder::missing($unit, [
             'reset' => 'its reset gesture',
             'link' => 'its link gesture',
             'near' => 'the distance for the link',
@@ -52,7 +52,7 @@ final readonly class RemoteFamily implements Family
     /** The hub whose network it is to be in: one that works a light that it works too. */
     private static function hub(Unit $unit, Roster $roster): ?Unit
     {
-        foreach ($roster->of(Unit::HUB) as $hub) {
+        foreach ($roster->inRole(Unit::HUB) as $hub) {
             foreach ($roster->wantsOf($unit->id) as $want) {
                 if ($roster->wants($hub->id, $want->light)) {
                     return $hub;
@@ -86,7 +86,7 @@ final readonly class RemoteFamily implements Family
         $steps = [];
         if (!in_array(OrderRule::ResetFirst, $dropped, true) && ($unit->used || !$roster->school->trustsNew)) {
             $caution = self::wired($unit) ? 'A panel on mains: a licensed person fixes it, local rules decide.' : '';
-            $steps[] = Guided::gesture(
+            $steps[] = StepBuilder::gesture(
                 task: $task,
                 kind: 'reset',
                 unit: $unit,
@@ -100,7 +100,7 @@ final readonly class RemoteFamily implements Family
             );
         }
         if ($task->other !== '') {
-            $steps[] = Guided::gesture(
+            $steps[] = StepBuilder::gesture(
                 task: $task,
                 kind: 'join',
                 unit: $unit,

@@ -10,13 +10,13 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote as Simulation;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Source;
@@ -40,7 +40,7 @@ final readonly class TouchLinkFamily implements Family
     public function missing(Unit $unit, Roster $roster): array
     {
         if ($unit->family === 'zigbee') {
-            return Guided::missing($unit, [
+            return StepBuilder::missing($unit, [
                 'linked' => 'its signal once it is linked',
                 ...$unit->leaflet->figure('linkUntil') === null
                     ? ['link' => 'the gesture that opens it to a link', 'linkListens' => 'how long it then stays open']
@@ -71,7 +71,9 @@ final readonly class TouchLinkFamily implements Family
         $remote = $roster->unit($task->device);
         $light = $roster->unit($task->other);
         $near = $remote->leaflet->figure('near') ?? 0.1;
-        $off = !in_array(OrderRule::OthersOff, $dropped, true) ? Guided::near($roster, $light->id, self::APART) : [];
+        $off = !in_array(OrderRule::OthersOff, $dropped, true)
+            ? StepBuilder::near($roster, $light->id, self::APART)
+            : [];
         $held = new Act(Act::NEAR, $remote->id, sprintf('%s %.2F', $light->id, $near / 2));
         $byKey = $light->leaflet->gesture('link') !== null;
         $steps = $byKey ? [$this->open($task, $light, $off)] : [$this->rise($task, $light, $off)];
@@ -81,7 +83,7 @@ final readonly class TouchLinkFamily implements Family
                 'A panel is linked before it is fixed, or the controller is brought to it on a temporary supply.' .
                 ($remote->source === Source::Mains ? ' Mains is for a licensed person.' : '');
         }
-        $steps[] = Guided::gesture(
+        $steps[] = StepBuilder::gesture(
             task: $task,
             kind: 'link',
             unit: $remote,
@@ -112,7 +114,7 @@ final readonly class TouchLinkFamily implements Family
     /** @param  list<string>  $off */
     private function open(Task $task, Unit $light, array $off): JoinStep
     {
-        return Guided::gesture(
+        return StepBuilder::gesture(
             task: $task,
             kind: 'open',
             unit: $light,
@@ -185,7 +187,7 @@ final readonly class TouchLinkFamily implements Family
                 caution: $remote->source === Source::Mains ? 'Mains behind a panel is for a licensed person.' : '',
             );
         }
-        foreach (Guided::near($roster, $light->id, self::APART) as $other) {
+        foreach (StepBuilder::near($roster, $light->id, self::APART) as $other) {
             $suspects[] = new Suspect(
                 code: 'two-powered',
                 device: $other,

@@ -9,13 +9,13 @@ use EmberDusk\Joining\Belief\LightSuspects;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Zigbee\Simulation\SimulatedController;
 use EmberDusk\Joining\Family;
-use EmberDusk\Joining\Guided;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
@@ -38,7 +38,7 @@ final readonly class ZigbeeFamily implements Family
 
     public function missing(Unit $unit, Roster $roster): array
     {
-        return Guided::missing($unit, [
+        return StepBuilder::missing($unit, [
             'reset' => 'its reset gesture',
             'resetDone' => 'its signal once it is reset',
             'joined' => 'its signal once it has joined',
@@ -50,7 +50,7 @@ final readonly class ZigbeeFamily implements Family
     public function tasks(Roster $roster): array
     {
         $tasks = [];
-        foreach ($roster->of(Unit::HUB) as $hub) {
+        foreach ($roster->inRole(Unit::HUB) as $hub) {
             foreach ($roster->wantsOf($hub->id) as $want) {
                 if ($roster->unit($want->light)->family === $this->key()) {
                     $tasks[] = new Task($this->key(), Task::JOIN, $want->light, $hub->id, search: $hub->id);
@@ -80,7 +80,7 @@ final readonly class ZigbeeFamily implements Family
                 $searchFor = $takes + ($unit->leaflet->gesture('reset')?->takes() ?? 0);
             }
             $quiet = !$first ? $hub->id : null;
-            $steps[] = Guided::gesture(
+            $steps[] = StepBuilder::gesture(
                 task: $task,
                 kind: 'reset',
                 unit: $unit,
@@ -106,7 +106,7 @@ final readonly class ZigbeeFamily implements Family
             $steps[] = $this->search($task, $unit, $hub, $early ? 0.0 : self::taps($hub));
         }
         $from = $resets && !$early ? 'reset' : 'rise';
-        $steps[] = Guided::look(
+        $steps[] = StepBuilder::look(
             task: $task,
             kind: 'joined',
             watch: $unit,
@@ -145,7 +145,7 @@ final readonly class ZigbeeFamily implements Family
 
     private static function taps(Unit $hub): float
     {
-        return $hub->leaflet->figure('taps') ?? Guided::TAPS;
+        return $hub->leaflet->figure('taps') ?? StepBuilder::TAPS;
     }
 
     /**
@@ -169,9 +169,9 @@ final readonly class ZigbeeFamily implements Family
             kind: 'stand',
             look: JoinStep::HAND,
             device: $hub->id,
-            title: 'Go through ' . Guided::app($hub) . ' to its last tap before Search, and stay there',
+            title: 'Go through ' . StepBuilder::app($hub) . ' to its last tap before Search, and stay there',
             why: 'The windows open at power-up: the search must follow at once.',
-            where: 'phone, ' . Guided::app($hub),
+            where: 'phone, ' . StepBuilder::app($hub),
             before: self::taps($hub),
         );
     }
@@ -184,13 +184,13 @@ final readonly class ZigbeeFamily implements Family
             kind: 'search',
             look: JoinStep::HAND,
             device: $hub->id,
-            title: 'Press Search in ' . Guided::app($hub),
+            title: 'Press Search in ' . StepBuilder::app($hub),
             why: sprintf(
                 '%s listens for %g s; the search must meet it.',
                 $unit->label(),
                 $unit->leaflet->seconds('listens'),
             ),
-            where: 'phone, ' . Guided::app($hub),
+            where: 'phone, ' . StepBuilder::app($hub),
             acts: [new Act(Act::TAP, $hub->id, 'search')],
             before: $before,
         );
@@ -214,7 +214,7 @@ final readonly class ZigbeeFamily implements Family
                     'The list lags behind by up to %g s. New lights are numbered.',
                     $hub->leaflet->seconds('lagMost'),
                 ),
-                where: 'phone, ' . Guided::app($hub),
+                where: 'phone, ' . StepBuilder::app($hub),
                 watches: $unit->id,
                 waits: $hub->leaflet->seconds('lagMost') + 1.0,
                 retry: 'reset',
@@ -228,7 +228,7 @@ final readonly class ZigbeeFamily implements Family
             title: 'Switch “ENTRY” in the app: does the strip of ' . mb_strtolower($unit->name) . ' answer?',
             why: 'New lights are numbered: do not guess which is which.',
             at: $unit->id,
-            where: 'phone, ' . Guided::app($hub),
+            where: 'phone, ' . StepBuilder::app($hub),
             acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
             watches: $unit->id,
             expects: "the strip of {$unit->called()} changes",
@@ -242,7 +242,7 @@ final readonly class ZigbeeFamily implements Family
             device: $unit->id,
             title: 'Name “ENTRY”',
             why: 'This name is for voice control: short, plain and unlike every other.',
-            where: 'phone, ' . Guided::app($hub),
+            where: 'phone, ' . StepBuilder::app($hub),
             acts: [new Act(Act::TAP, $hub->id, 'name ENTRY=NAME')],
             watches: $unit->id,
         );
@@ -255,7 +255,7 @@ final readonly class ZigbeeFamily implements Family
                 title: 'Switch “ENTRY”: is it the second entry of ' . mb_strtolower($unit->name) . '? Then hide it',
                 why: "{$unit->label()} has two entries for one unit. Hide the spare one, or voice commands would find both.",
                 at: $unit->id,
-                where: 'phone, ' . Guided::app($hub),
+                where: 'phone, ' . StepBuilder::app($hub),
                 acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
                 watches: $unit->id,
                 expects: "the strip of {$unit->called()} changes",

@@ -24,12 +24,12 @@ final readonly class SetTerms implements Change
 
     public function apply(Plan $plan): Plan
     {
-        return $plan->with(terms: $this->of($plan));
+        return $plan->with(terms: $this->terms($plan));
     }
 
     public function words(Plan $plan): string
     {
-        [$before, $t] = [$plan->terms, $this->of($plan)];
+        [$before, $t] = [$plan->terms, $this->terms($plan)];
         $words = [
             'length' => $t->length === 'metric' ? 'metres' : 'feet and inches',
             'wire' => $t->wire === 'awg' ? 'AWG' : 'mm²',
@@ -52,7 +52,7 @@ final readonly class SetTerms implements Change
         return 'Terms set: ' . implode(', ', $changed ?: ['as they were']);
     }
 
-    private function of(Plan $plan): Terms
+    private function terms(Plan $plan): Terms
     {
         return Terms::read($this->given->over($plan->terms->write()));
     }

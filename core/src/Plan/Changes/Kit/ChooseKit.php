@@ -68,7 +68,7 @@ final readonly class ChooseKit implements Change
     /** Another model replaces it in the same position. */
     private static function device(?Device $old, string $id, string $kit): Device
     {
-        return $old?->of($kit) ?? new Device($id, $kit);
+        return $old?->withKit($kit) ?? new Device($id, $kit);
     }
 
     /** No run: for the job, as its hub. */
@@ -121,7 +121,7 @@ final readonly class ChooseKit implements Change
         if ($old === null) {
             $feeds = [$first => new Feed($first, $run->id, 0)];
         } else {
-            $feeds = Refit::feeds($plan->feedsOf($run), $old, $marks);
+            $feeds = MovedFeeds::feeds($plan->feedsOf($run), $old, $marks);
         }
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
@@ -272,7 +272,7 @@ final readonly class ChooseKit implements Change
 
         return [
             $id =>
-                $there?->of($this->kit->entry->id())->from($from) ??
+                $there?->withKit($this->kit->entry->id())->from($from) ??
                 new LaidCable(
                     id: $id,
                     kit: $this->kit->entry->id(),

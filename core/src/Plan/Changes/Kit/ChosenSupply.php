@@ -60,7 +60,7 @@ final readonly class ChosenSupply
         $old = $plan->supplies[$run->supply ?? ''] ?? null;
         if ($old === null || $plan->block($old->id) === null) {
             $id = $old->id ?? Plan::nextId('s', $plan->supplies);
-            $device = $old?->of($converter->id()) ?? new Device($id, $converter->id());
+            $device = $old?->withKit($converter->id()) ?? new Device($id, $converter->id());
             $bank = $device->bank ?? self::there($plan, $run);
 
             return self::fed(
@@ -146,7 +146,7 @@ final readonly class ChosenSupply
         string $id,
         bool $whole,
     ): Device {
-        $device = $old?->kit === $block->id() ? $old : $old?->of($block->id()) ?? new Device($id, $block->id());
+        $device = $old?->kit === $block->id() ? $old : $old?->withKit($block->id()) ?? new Device($id, $block->id());
         $device = $device->on(null);
         $surveyed = self::surveyed($plan, $run, $block);
         if ($surveyed === null || $old?->kit === $block->id()) {

@@ -6,7 +6,7 @@ namespace EmberDusk\Plan\Changes\Places;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
-use EmberDusk\Plan\Changes\Kit\Refit;
+use EmberDusk\Plan\Changes\Kit\MovedFeeds;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -119,7 +119,7 @@ final readonly class ReviseNotes implements Change
         }
 
         return $plan
-            ->fedBy($before, Refit::feeds($plan->feedsOf($before), $old, $new))
+            ->fedBy($before, MovedFeeds::feeds($plan->feedsOf($before), $old, $new))
             ->with(runs: [$after->id => $after] + $plan->runs);
     }
 

@@ -33,7 +33,7 @@ final readonly class SplitController implements Change
                 'Pixels take their power straight from the supply: a second controller is one for data, at Kit.',
             );
         }
-        $parting = Parting::for($plan, $this->run, 'second', 2);
+        $parting = EqualParts::for($plan, $this->run, 'second', 2);
         $plan = $parting->plan;
         [$first, $second] = $parting->parts;
         $old = $plan->controllers[$first->controller ?? ''];
@@ -48,8 +48,8 @@ final readonly class SplitController implements Change
             $plan = $plan->with(cables: $plan->cables + [$cable => $trunk->like($cable, $trunk->from, $id)]);
         }
 
-        return Parting::remembered(
-            Parting::played(Rehung::for($plan, $second, $id), $old->id, $id),
+        return EqualParts::remembered(
+            EqualParts::played(ReconnectedCables::for($plan, $second, $id), $old->id, $id),
             $parting->split->adding($id),
         );
     }

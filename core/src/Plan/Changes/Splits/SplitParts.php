@@ -30,7 +30,7 @@ final readonly class SplitParts implements Change
 
     public function apply(Plan $plan): Plan
     {
-        return Parting::for($plan, $this->run, 'parts', $this->parts)->plan;
+        return EqualParts::for($plan, $this->run, 'parts', $this->parts)->plan;
     }
 
     public function words(Plan $plan): string

@@ -42,7 +42,7 @@ final readonly class SplitRepeater implements Change
         if ($plan->strip($plan->run($this->run)->strip)?->switched() === false) {
             throw InvalidInput::at('/run', 'A repeater copies dimmed channels: pixels hand their data on themselves.');
         }
-        $parting = Parting::for($plan, $this->run, 'repeater', 2);
+        $parting = EqualParts::for($plan, $this->run, 'repeater', 2);
         $plan = $parting->plan;
         [$first, $second] = $parting->parts;
         $old = $plan->supplies[$first->supply ?? ''];
@@ -63,7 +63,7 @@ final readonly class SplitRepeater implements Change
                 ],
             );
         }
-        $plan = Rehung::for($plan, $second, $id);
+        $plan = ReconnectedCables::for($plan, $second, $id);
         // It is at the cut: its tail to a feed there is short.
         $plan = $plan->with(
             cables: array_map(
@@ -74,7 +74,7 @@ final readonly class SplitRepeater implements Change
             ),
         );
 
-        return Parting::remembered($plan, $parting->split->adding($supply, $id));
+        return EqualParts::remembered($plan, $parting->split->adding($supply, $id));
     }
 
     public function words(Plan $plan): string

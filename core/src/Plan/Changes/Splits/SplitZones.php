@@ -36,7 +36,7 @@ final readonly class SplitZones implements Change
                 'Only pixels can be split into zones: cut + and every channel of other strips.',
             );
         }
-        [$plan, $run, $marks] = Parting::whole($plan, $this->run);
+        [$plan, $run, $marks] = EqualParts::whole($plan, $this->run);
         $split = Split::for($plan, $run, 'zones');
         $pad = $marks->nearest($marks->length() / 2);
         if ($pad < 1 || $pad >= $marks->lastPad()) {
@@ -51,8 +51,8 @@ final readonly class SplitZones implements Change
             supplies: $plan->supplies + [$id => $old->as($id)],
             runs: [$run->id => $run->cut([$pad])] + $plan->runs,
         );
-        $second = Rehung::from($after, $run, $pad);
-        $after = Rehung::for($after, $run, $id, $second);
+        $second = ReconnectedCables::from($after, $run, $pad);
+        $after = ReconnectedCables::for($after, $run, $id, $second);
         $taken = $after->feeds;
         if ($second === []) {
             $feed = new Feed(Plan::nextId('f', $taken), $run->id, $marks->lastPad());
@@ -63,7 +63,7 @@ final readonly class SplitZones implements Change
             $after = Tails::led(plan: $after, run: $run, feed: $feed, kit: $kit, length: $lengths['first']);
         }
 
-        return Parting::remembered($after, $split->adding($id));
+        return EqualParts::remembered($after, $split->adding($id));
     }
 
     public function words(Plan $plan): string

@@ -103,8 +103,8 @@ final class CableLayer
             $old === null => new Device($id, $kit),
             $old->kit === $kit => $old,
             // Other units have no bank and do not exist yet.
-            ($this->kit[$kit]->entry ?? null) instanceof Converter => $old->of($kit),
-            default => $old->of($kit)->on(null)->already(false),
+            ($this->kit[$kit]->entry ?? null) instanceof Converter => $old->withKit($kit),
+            default => $old->withKit($kit)->on(null)->already(false),
         };
         $place = $this->old->runs[$runs[0] ?? '']->place ?? '';
         $this->devices[$list][$id] = $where === '' ? $device : $device->standing(new Standing($place, $where));

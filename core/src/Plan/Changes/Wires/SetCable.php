@@ -86,7 +86,7 @@ final readonly class SetCable implements Change
         foreach (array_filter([$this->kit, ...array_values($this->fittings)]) as $snapshot) {
             $kit = [$snapshot->entry->id() => $snapshot] + $kit;
         }
-        $laid = $this->kit === null ? $cable : $cable->of($this->kit->entry->id());
+        $laid = $this->kit === null ? $cable : $cable->withKit($this->kit->entry->id());
         if ($this->length !== null) {
             $laid = $laid->measured($this->length);
         }

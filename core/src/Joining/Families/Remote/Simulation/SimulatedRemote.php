@@ -7,11 +7,11 @@ namespace EmberDusk\Joining\Families\Remote\Simulation;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Families\TouchLink\Simulation\LinkRequest;
 use EmberDusk\Joining\Families\Zigbee\Simulation\SimulatedController;
-use EmberDusk\Joining\Simulation\Meeting;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedLight;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Trap;
+use EmberDusk\Joining\Simulation\WindowOverlap;
 use EmberDusk\Joining\Unit;
 
 /**
@@ -166,7 +166,11 @@ final class SimulatedRemote extends SimulatedDevice
             "join {$this->unit->id}",
         );
 
-        return Meeting::for($this->looks, $this->site->open('zigbee')?->opens('zigbee', $this->site->now()), $takes);
+        return WindowOverlap::for(
+            $this->looks,
+            $this->site->open('zigbee')?->opens('zigbee', $this->site->now()),
+            $takes,
+        );
     }
 
     public function reaches(SimulatedLight $light, string $meant, int $zone): bool

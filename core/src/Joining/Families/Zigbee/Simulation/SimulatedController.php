@@ -4,10 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Families\Zigbee\Simulation;
 
-use EmberDusk\Joining\Simulation\Meeting;
 use EmberDusk\Joining\Simulation\SimulatedLight;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Trap;
+use EmberDusk\Joining\Simulation\WindowOverlap;
 use EmberDusk\Joining\Unit;
 
 /**
@@ -191,6 +191,6 @@ final class SimulatedController extends SimulatedLight
             "join {$this->unit->id} {$this->tries}",
         );
 
-        return Meeting::for($this->listens, $hub?->opens('zigbee', $this->site->now()), $takes);
+        return WindowOverlap::for($this->listens, $hub?->opens('zigbee', $this->site->now()), $takes);
     }
 }

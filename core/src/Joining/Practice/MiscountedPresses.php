@@ -1,0 +1,90 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining\Practice;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Kit\Profiles\Behaviour;
+use EmberDusk\Kit\Profiles\GesturePart;
+
+/** Presses in a row that are one more or one fewer than a gesture of the instructions. */
+final readonly class MiscountedPresses
+{
+    /** Seconds between two presses of one row. */
+    private const ROW = 2.0;
+
+    /** @return list<array{float, string, string, bool}> when, at which device, in words, whether they are no gesture at all */
+    public static function for(Attempt $attempt): array
+    {
+        $slips = [];
+        foreach (self::rows($attempt) as [$at, $device, $key, $times]) {
+            $leaflet = $attempt->lesson->roster->unit($device)->leaflet;
+            $meant = self::gesture($leaflet, $key, $times - 1) ?? self::gesture($leaflet, $key, $times + 1);
+            if ($meant === null) {
+                continue;
+            }
+            $is = self::gesture($leaflet, $key, $times);
+            $slips[] = [
+                $at,
+                $device,
+                sprintf(
+                    '%s of %s was pressed %d times: %s. %s is “%s”.',
+                    strtoupper($key),
+                    strtoupper($device),
+                    $times,
+                    $is === null ? 'that has no function' : 'that is ' . Behaviour::GESTURES[$is],
+                    ucfirst(Behaviour::GESTURES[$meant]),
+                    $leaflet->gesture($meant)?->words() ?? '',
+                ),
+                $is === null,
+            ];
+        }
+
+        return $slips;
+    }
+
+    /** @return list<array{float, string, string, int}> first press, device, key, how often */
+    private static function rows(Attempt $attempt): array
+    {
+        $times = [];
+        foreach ($attempt->log as $event) {
+            if ($event->kind === Act::PRESS) {
+                $times["{$event->device} {$event->text}"][] = $event->at;
+            }
+        }
+        $rows = [];
+        foreach ($times as $of => $presses) {
+            [$device, $key] = explode(' ', $of);
+            $from = 0;
+            foreach ($presses as $n => $at) {
+                if (($presses[$n + 1] ?? INF) - $at > self::ROW) {
+                    $rows[] = [$presses[$from], $device, $key, $n + 1 - $from];
+                    $from = $n + 1;
+                }
+            }
+        }
+        sort($rows);
+
+        return $rows;
+    }
+
+    /** The gesture that is so many presses of that key. */
+    private static function gesture(Behaviour $leaflet, string $key, int $times): ?string
+    {
+        foreach ($leaflet->gestures as $name => $gesture) {
+            foreach ($gesture->parts as $part) {
+                if (
+                    $part->kind === GesturePart::PRESS &&
+                    $part->times === $times &&
+                    $times > 1 &&
+                    strtolower($part->key) === strtolower($key)
+                ) {
+                    return $name;
+                }
+            }
+        }
+
+        return null;
+    }
+}

@@ -1,0 +1,190 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Kit\Profiles\Gesture;
+use EmberDusk\Kit\Profiles\GesturePart;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Source;
+use EmberDusk\Survey\TapeNotes;
+
+/** Preparations for joining: tools, power, phone and accounts, the network, old pairings. Checked before any time window runs. */
+final readonly class Prerequisites
+{
+    /** Metres above the floor from which a ladder is needed. Common practice, no source. */
+    private const LADDER = 2.0;
+
+    /** @return list<Prerequisite> */
+    public static function for(Roster $roster, Plan $plan): array
+    {
+        return array_values(
+            array_filter([
+                self::power($roster),
+                ...self::tools($roster, $plan),
+                self::phone($roster),
+                self::accounts($roster),
+                self::network($roster),
+                self::listed($plan),
+                self::panel($roster),
+            ]),
+        );
+    }
+
+    private static function power(Roster $roster): ?Prerequisite
+    {
+        $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
+
+        if ($lights === []) {
+            return null;
+        }
+
+        return new Prerequisite(
+            'power',
+            'Power at ' . self::labels($lights),
+            'Each must be switched alone, or its lead lifted with the supply off.' .
+                (array_filter($lights, static fn(Unit $u): bool => $u->source === Source::Mains) === []
+                    ? ''
+                    : ' Mains work is for a licensed person; local rules decide.'),
+        );
+    }
+
+    /** @return list<Prerequisite> */
+    private static function tools(Roster $roster, Plan $plan): array
+    {
+        $needs = [];
+        $holes = array_filter(
+            $roster->units,
+            static fn(Unit $u): bool => array_filter(
+                $u->leaflet->gestures,
+                static fn(Gesture $g): bool => array_filter(
+                    $g->parts,
+                    static fn(GesturePart $p): bool => strtoupper($p->key) === 'PIN',
+                ) !== [],
+            ) !== [],
+        );
+        if ($holes !== []) {
+            $needs[] = new Prerequisite(
+                'pin',
+                'A pin for the hole of ' . self::labels($holes),
+                'A straightened paper clip will do.',
+            );
+        }
+        $boards = $roster->inRole(Unit::BOARD);
+        if ($boards !== []) {
+            $needs[] = new Prerequisite(
+                'lead',
+                'A data lead for ' . self::labels($boards),
+                'One that carries data: many only charge. Test it before the visit.',
+            );
+        }
+        $high = array_filter($roster->units, static function (Unit $u) use ($plan): bool {
+            $stands = ($plan->controllers[$u->item] ?? ($plan->hubs[$u->item] ?? ($plan->items[$u->item] ?? null)))
+                ?->stands;
+
+            return ($stands->up ?? 0.0) > self::LADDER;
+        });
+        if ($high !== []) {
+            $needs[] = new Prerequisite(
+                'ladder',
+                'A ladder for ' . self::labels($high),
+                'A second person holds it; keep the phone in a pocket while you climb.',
+            );
+        }
+
+        return $needs;
+    }
+
+    private static function phone(Roster $roster): Prerequisite
+    {
+        $bound = [...$roster->inRole(Unit::HUB, 'receiver'), ...$roster->inRole(Unit::LIGHT, 'bluetooth')];
+
+        return new Prerequisite(
+            'phone',
+            $bound === [] ? 'A phone with the apps' : 'The client’s own phone with the apps',
+            $bound === []
+                ? 'Apps loaded and up to date before you leave; battery full.'
+                : self::labels($bound) .
+                    ' are bound to one phone: use the client’s. Load the apps in advance, charge the battery; switch notifications back on afterwards.',
+        );
+    }
+
+    private static function accounts(Roster $roster): ?Prerequisite
+    {
+        $with = [...$roster->inRole(Unit::ASSISTANT), ...$roster->inRole(Unit::LIGHT, 'cloud')];
+
+        if ($with === []) {
+            return null;
+        }
+
+        return new Prerequisite(
+            'account',
+            'The client’s accounts for ' . self::labels($with),
+            'The client owns them and signs in. No password is written down here.',
+        );
+    }
+
+    private static function network(Roster $roster): ?Prerequisite
+    {
+        $on = [
+            ...$roster->inRole(Unit::BRIDGE),
+            ...$roster->inRole(Unit::BOARD),
+            ...$roster->inRole(Unit::LIGHT, 'cloud'),
+            ...$roster->inRole(Unit::ASSISTANT),
+        ];
+
+        if ($on === []) {
+            return null;
+        }
+
+        return new Prerequisite(
+            'network',
+            'The network’s name, in the 2.4 GHz band, for ' . self::labels($on),
+            'The client types its password. Do not use the guest network: it isolates devices.',
+        );
+    }
+
+    private static function listed(Plan $plan): ?Prerequisite
+    {
+        $names = [];
+        foreach ($plan->places as $place) {
+            foreach (TapeNotes::read($place->notes)->site->present as $present) {
+                if ($present->kind === 'listed') {
+                    $names[] = $present->what;
+                }
+            }
+        }
+
+        if ($names === []) {
+            return null;
+        }
+
+        return new Prerequisite(
+            'listed',
+            'Old entries in the client’s hub: ' . implode(', ', $names),
+            'Ask which ones stay. Delete the others in the app before you reset anything.',
+        );
+    }
+
+    private static function panel(Roster $roster): ?Prerequisite
+    {
+        $panels = $roster->inRole(Unit::PANEL);
+
+        if ($panels === []) {
+            return null;
+        }
+
+        return new Prerequisite(
+            'panel',
+            self::labels($panels) . ' not yet fixed',
+            'A panel is linked before it is fixed, or a controller is brought to it on a temporary supply.',
+        );
+    }
+
+    /** @param  array<array-key, Unit>  $units */
+    private static function labels(array $units): string
+    {
+        return implode(', ', array_map(static fn(Unit $u): string => $u->label(), array_values($units)));
+    }
+}

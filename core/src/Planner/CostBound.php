@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Run;
+
+/**
+ * Lower bound of the cost of any layout of some runs, with any sharing: the cheapest feeding of each run, and units by the watt at the best price,
+ * as if sold in slices.
+ */
+final readonly class CostBound
+{
+    /** @param  non-empty-list<Run>  $runs */
+    public static function for(Tables $tables, array $runs, Aim $aim): int
+    {
+        $rank = 0;
+        $watts = 0.0;
+        $switched = [];
+        foreach ($runs as $run) {
+            $metres = $tables->plan->cutMarks($run)?->length() ?? 0.0;
+            $strip = $tables->strip($run);
+            $watts += $strip->wattsPerMetre() * $metres * $run->cap;
+            if ($strip->switched()) {
+                $switched[] = [$run, $strip->wattsPerMetre() * $metres];
+            }
+            $least = [];
+            foreach ($tables->routes->places($runs, false) as $place) {
+                $option = $tables->feeds($run, $place, $aim)[0] ?? null;
+                $least[] = $option === null ? PHP_INT_MAX : $aim->rank($option->cost, $option->joints, 0);
+            }
+            if ($least !== []) {
+                $rank += min($least);
+            }
+        }
+        $cost = 0.0;
+        $each = [];
+        foreach ($tables->supplies($runs, true) as $snapshot) {
+            $supply = $snapshot->entry;
+            $price = $tables->costs->unit($snapshot);
+            $each[] =
+                $supply instanceof Supply
+                    ? max($price, ($price * $tables->plan->limits->rating($watts)) / $supply->ratedWatts())
+                    : (float) $price;
+        }
+        if ($each !== []) {
+            $cost += min($each);
+        }
+        $each = [];
+        foreach ($switched as [$run]) {
+            // Whatever shares with whom: by its watts alone, in slices, at the best price of any that one of them may have.
+            foreach ($tables->controllers([$run], true) as $snapshot) {
+                $controller = $snapshot->entry;
+                $price = $tables->costs->unit($snapshot);
+                $share =
+                    array_sum(array_column($switched, 1)) / self::carries($controller, $tables->strip($run)->volts);
+                $each[] = max($price, $price * $share);
+            }
+        }
+        if ($each !== []) {
+            $cost += min($each);
+        }
+
+        return $rank + $aim->rank((int) floor($cost), 0, 1);
+    }
+
+    /** Watts that a controller carries at most. */
+    private static function carries(Entry $controller, float $volts): float
+    {
+        if ($controller instanceof Controller) {
+            return $controller->wattsAt($volts);
+        }
+
+        return INF;
+    }
+}

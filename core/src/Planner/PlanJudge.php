@@ -1,0 +1,169 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Checks\Cable\Drop;
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Light\Evenness;
+use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Checks\Registry;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\FixtureResult;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Circuit\RunResult;
+use EmberDusk\Circuit\States;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Refusal;
+use EmberDusk\Values\Severity;
+
+/** A plan held against the job's limits: solved whole at full light, nominal values, each figure rounded to 1e-4 of its unit. */
+final readonly class PlanJudge
+{
+    /** Penalty factor for failures without a measure. */
+    private const FAR = 10.0;
+
+    /**
+     * @param  list<BrokenLimit>  $broken
+     * @param  string  $darkest  the run that is least even
+     */
+    private function __construct(public array $broken, public float $evenness, public string $darkest) {}
+
+    /**
+     * @param  list<Run>  $runs  of one island
+     * @param  bool  $whole continue with open feeds after a failure, to report everything
+     */
+    public static function for(Plan $plan, array $runs, bool $whole = false): self
+    {
+        $evenness = 1.0;
+        $darkest = $runs[0]->id ?? '';
+        $results = [];
+        try {
+            $islands = self::islands($plan, $runs);
+            foreach ($islands as $island) {
+                $results += Engine::planned($plan, $island);
+            }
+            $broken = self::broken($plan, $results, Registry::circuit());
+            foreach ($broken === [] || $whole ? $islands : [] as $island) {
+                $states = States::all($plan, $island);
+                if ($states !== []) {
+                    foreach (array_keys($island->parts + $island->fixtures) as $id) {
+                        $results[$id] = $results[$id]->opened($states);
+                    }
+                }
+            }
+            if ($broken === [] || $whole) {
+                $broken = self::broken($plan, $results, Registry::circuit());
+            }
+        } catch (Refusal $t) {
+            return new self([new BrokenLimit('drop', $t->getMessage(), self::FAR)], 0.0, $darkest);
+        }
+        foreach ($results as $id => $result) {
+            if ($result instanceof RunResult && $result->evenness() < $evenness) {
+                [$evenness, $darkest] = [$result->evenness(), (string) $id];
+            }
+        }
+
+        return new self($broken, $evenness, $darkest);
+    }
+
+    /**
+     * The limits of light and volts that solved runs do not hold.
+     *
+     * @param  array<string, RunResult|FixtureResult>  $results
+     * @return list<BrokenLimit>
+     */
+    public static function light(Plan $plan, array $results): array
+    {
+        return self::broken($plan, $results, [new Evenness(), new Seam(), new Drop()]);
+    }
+
+    /**
+     * Stops of the checks, and warnings that the planner can resolve.
+     *
+     * @param  array<string, RunResult|FixtureResult>  $results
+     * @param  list<Check>  $checks
+     * @return list<BrokenLimit>
+     */
+    private static function broken(Plan $plan, array $results, array $checks): array
+    {
+        $job = JudgedJob::plan($plan, $results);
+        $broken = [];
+        foreach ($checks as $check) {
+            $binds = array_column($check->rules(), 'binds', 'code');
+            foreach ($check->check($job) as $finding) {
+                $limit = $binds[$finding->code] ?? '';
+                if (
+                    $finding->severity === Severity::Stop ||
+                    ($limit !== '' && $finding->severity === Severity::Watch)
+                ) {
+                    $broken[] = new BrokenLimit(
+                        $limit === '' ? BrokenLimit::OTHER : $limit,
+                        "{$finding->title}. {$finding->detail}",
+                        self::excess($finding),
+                        $finding->code,
+                    );
+                }
+            }
+        }
+
+        return $broken;
+    }
+
+    /** By what share of its limit a figure is beyond it. */
+    private static function excess(Finding $finding): float
+    {
+        if ($finding->number === null || $finding->limit === null || $finding->limit <= 0) {
+            return self::FAR;
+        }
+
+        return abs($finding->number - $finding->limit) / $finding->limit;
+    }
+
+    public function holds(): bool
+    {
+        return $this->broken === [];
+    }
+
+    /** @return list<string> */
+    public function words(): array
+    {
+        return array_values(array_unique(array_map(static fn(BrokenLimit $b): string => $b->words, $this->broken)));
+    }
+
+    /**
+     * By what nearest is meant: fewest limits broken, then least excess.
+     *
+     * @return array{int, float}
+     */
+    public function far(): array
+    {
+        return [
+            count(array_unique(array_map(static fn(BrokenLimit $b): string => $b->limit, $this->broken))),
+            array_sum(array_map(static fn(BrokenLimit $b): float => $b->excess, $this->broken)),
+        ];
+    }
+
+    /**
+     * @param  list<Run>  $runs
+     * @return list<Island>
+     */
+    private static function islands(Plan $plan, array $runs): array
+    {
+        $ids = array_fill_keys(array_map(static fn(Run $r): string => $r->id, $runs), true);
+        $islands = array_values(
+            array_filter(Island::all($plan), static fn(Island $i): bool => array_intersect_key($i->parts, $ids) !== []),
+        );
+        foreach ($runs as $run) {
+            if (array_filter($islands, static fn(Island $i): bool => isset($i->parts[$run->id])) === []) {
+                Engine::islandOf($plan, $run);
+            }
+        }
+
+        return $islands;
+    }
+}
