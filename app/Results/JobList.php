@@ -7,6 +7,8 @@ namespace App\Results;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
+use App\Screens\Home\Home;
+use App\Screens\Home\JobCard;
 use Illuminate\Database\Eloquent\Builder;
 
 /** The jobs of a crew, a page at a time, those in the archive apart. */
@@ -18,9 +20,8 @@ final readonly class JobList
 
     /**
      * @param  list<string>  $words all of which must be in name or client
-     * @return array<string, mixed> as in app/Screens/Home/home.json, $defs/home
      */
-    public function page(Crew $crew, array $words, bool $archived, int $page): array
+    public function page(Crew $crew, array $words, bool $archived, int $page): Home
     {
         $matching = self::matching($crew, $words, $archived);
         $total = $matching->count();
@@ -38,26 +39,28 @@ final readonly class JobList
             ->get();
         $summaries = $this->summaries->known($crew, array_values($jobs->map(static fn(Job $j): int => $j->id)->all()));
 
-        return [
-            'find' => implode(' ', $words),
-            'archived' => $archived,
-            'page' => $page,
-            'pages' => $pages,
-            'total' => $total,
-            'aside' => self::matching($crew, $words, !$archived)->count(),
-            'jobs' => $jobs
-                ->map(
-                    static fn(Job $job): array => [
-                        'id' => $job->id,
-                        'name' => $job->name,
-                        'client' => $job->client,
-                        'revision' => (int) $job->revision,
-                        'changed' => $job->updated_at->toIso8601String(),
-                        'summary' => $summaries[$job->id],
-                    ],
-                )
-                ->all(),
-        ];
+        return new Home(
+            find: implode(' ', $words),
+            archived: $archived,
+            page: $page,
+            pages: $pages,
+            total: $total,
+            aside: self::matching($crew, $words, !$archived)->count(),
+            jobs: array_values(
+                $jobs
+                    ->map(
+                        static fn(Job $job): JobCard => new JobCard(
+                            id: $job->id,
+                            name: $job->name,
+                            client: $job->client,
+                            revision: (int) $job->revision,
+                            changed: $job->updated_at->toIso8601String(),
+                            summary: $summaries[$job->id],
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 
     /**

@@ -10,12 +10,16 @@ use App\Models\JoinEvent;
 use App\Models\Offcut;
 use App\Models\PartMark;
 use App\Models\Tick;
+use App\Screens\Home\JobNext;
+use App\Screens\Home\JobSummary;
 use App\Screens\Home\Waiting;
 use App\Screens\Stages;
 use App\Time\Clock;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Formats\Fields;
 use EmberDusk\Job\JobState;
+use EmberDusk\Values\Refusal;
 use Illuminate\Support\Facades\DB;
 
 /** Summary of each job for the list: stage states, next step, waits. Calculated once per state of a job. */
@@ -25,56 +29,58 @@ final readonly class Summaries
 
     /**
      * @param  list<int>  $jobs  of one crew
-     * @return array<int, array<string, mixed>|null> by job, as in app/Screens/Home/home.json, $defs/jobSummary; null where it has to be calculated first
+     * @return array<int, JobSummary|null> by job; null where it has to be calculated first
      */
     public function known(Crew $crew, array $jobs): array
     {
-        return array_map(function (string $key): ?array {
-            $kept = $this->cache->get($key);
-            /** @var array<string, mixed>|null $kept */
-            if (is_array($kept)) {
-                return $kept;
-            }
-
-            return null;
-        }, self::keys($crew, $jobs));
+        return array_map($this->kept(...), self::keys($crew, $jobs));
     }
 
-    /** @return array<string, mixed> */
-    public function for(Job $job): array
+    public function for(Job $job): JobSummary
     {
         $key = self::keys($job->crew, [$job->id])[$job->id];
-        $kept = $this->cache->get($key);
-        if (is_array($kept)) {
-            /** @var array<string, mixed> $kept */
+        $kept = $this->kept($key);
+        if ($kept !== null) {
             return $kept;
         }
-        $summary = self::told($this->loader->load($job, $job->newest()->plan()));
-        $this->cache->put($key, $summary);
+        $summary = self::summary($this->loader->load($job, $job->newest()->plan()));
+        $this->cache->put($key, $summary->write());
 
         return $summary;
     }
 
-    /** @return array<string, mixed> */
-    private static function told(JobState $state): array
+    /** The cached summary; null where there is none, or one in the form of an earlier version. */
+    private function kept(string $key): ?JobSummary
+    {
+        $kept = $this->cache->get($key);
+        if (!is_array($kept)) {
+            return null;
+        }
+        try {
+            return JobSummary::read(new Fields($kept));
+        } catch (Refusal) {
+            return null;
+        }
+    }
+
+    private static function summary(JobState $state): JobSummary
     {
         $findings = Findings::for($state);
         $next = $findings[0] ?? null;
 
-        return [
-            'stages' => Stages::lamps($state, $findings),
-            'waits' => Waiting::for($state),
-            'next' =>
-                $next === null
-                    ? null
-                    : [
-                        'code' => $next->code,
-                        'severity' => $next->severity->value,
-                        'title' => $next->title,
-                        'stage' => $next->place->stage,
-                        'place' => $next->place->id,
-                    ],
-        ];
+        return new JobSummary(
+            stages: Stages::lamps($state, $findings),
+            waits: Waiting::for($state),
+            next: $next === null
+                ? null
+                : new JobNext(
+                    code: $next->code,
+                    severity: $next->severity->value,
+                    title: $next->title,
+                    stage: $next->place->stage,
+                    place: $next->place->id,
+                ),
+        );
     }
 
     /**
@@ -125,7 +131,7 @@ final readonly class Summaries
         $keys = [];
         foreach ($jobs as $job) {
             $keys[$job] =
-                'summary.3.' .
+                'summary.' .
                 hash(
                     'xxh128',
                     (string) json_encode([

@@ -154,7 +154,7 @@ final class BenchTest extends BrowserTestCase
         // The number of a practice is its chance: the same faults, sizes and meter each time.
         $this->find('[role=dialog] input')->sendKeys([Key::CONTROL . 'a' . Key::NULL, '5']);
         $this->find('[role=dialog] textarea')->sendKeys(implode("\n", BenchJob::faults(BenchJob::plan())));
-        $this->click(fn() => $this->button('Put the faults in'));
+        $this->click(fn() => $this->button('Hide these faults'));
         $this->see('Practice: the simulated wiring has a fault.');
     }
 

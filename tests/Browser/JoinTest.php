@@ -35,7 +35,7 @@ final class JoinTest extends BrowserTestCase
             $this->see('On the simulated devices: 1 of 1 controls work.');
             $this->see('Found and fixed');
             $this->dontSee('Still hidden');
-            $this->click(fn() => $this->button('Another run'));
+            $this->click(fn() => $this->button('New run'));
         }
         $this->browser()->size(1280, 800);
     }

@@ -82,7 +82,7 @@ final class ScenesTest extends BrowserTestCase
         $this->js(
             'const s = document.querySelector("form select[data-first]"); s.value = "push"; s.dispatchEvent(new Event("change", { bubbles: true }));',
         );
-        $this->click(fn() => $this->button('Keep it'));
+        $this->click(fn() => $this->button('Save trigger'));
         // The list of kinds in its form has the word too: it is kept when the form is gone.
         $this->dontSee('Cancel');
         $this->click(fn() => $this->button('Reach'));

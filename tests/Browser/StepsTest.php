@@ -40,9 +40,9 @@ final class StepsTest extends BrowserTestCase
         $this->dontSee('comes before it');
         $this->blur();
         $this->press('v');
-        $this->click(fn() => $this->button('One more visit'));
+        $this->click(fn() => $this->button('Add visit'));
         $this->assertAccessible('visits');
-        $this->click(fn() => $this->button('Keep the visits'));
+        $this->click(fn() => $this->button('Save visits'));
         $this->see('visit 2');
     }
 
@@ -73,7 +73,7 @@ final class StepsTest extends BrowserTestCase
         $this->blur();
         $this->press('v');
         $this->click(fn() => $this->find('[role=dialog] select option:nth-child(2)'));
-        $this->click(fn() => $this->button('Keep the visits'));
+        $this->click(fn() => $this->button('Save visits'));
         $this->see('two people');
         $this->open('/jobs/1/parts');
         $this->find('[data-part]');
@@ -105,7 +105,7 @@ final class StepsTest extends BrowserTestCase
         // Pressed until it is so: the page may be redrawn under the thumb.
         $this->eventually(function (): bool {
             $this->js(
-                "[...document.querySelectorAll('button')].find((b) => b.textContent.trim() === 'Let the plan place it again')?.click()",
+                "[...document.querySelectorAll('button')].find((b) => b.textContent.trim() === 'Use the planned time')?.click()",
             );
 
             return !str_contains($this->text(), 'moved here');

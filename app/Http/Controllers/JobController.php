@@ -45,19 +45,21 @@ final readonly class JobController
     {
         return Inertia::render(
             'Home',
-            $list->page(
-                $user->crew,
-                $request->words(),
-                $request->boolean('archived'),
-                max(1, $request->integer('page', 1)),
-            ),
+            $list
+                ->page(
+                    $user->crew,
+                    $request->words(),
+                    $request->boolean('archived'),
+                    max(1, $request->integer('page', 1)),
+                )
+                ->write(),
         );
     }
 
     /** For a job whose summary the list did not have at hand. */
     public function summary(Job $job, Summaries $summaries): JsonResponse
     {
-        return new JsonResponse($summaries->for($job));
+        return new JsonResponse($summaries->for($job)->write());
     }
 
     public function archive(Job $job): JsonResponse

@@ -168,6 +168,12 @@ final readonly class Fields
         return $list;
     }
 
+    /** @return list<mixed> */
+    public function list(string $key): array
+    {
+        return $this->items($key);
+    }
+
     /** @return list<float> */
     public function numbers(string $key, float $least, float $most): array
     {

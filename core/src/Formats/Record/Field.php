@@ -27,6 +27,7 @@ final readonly class Field
      * @param  bool  $keyed  whether records are kept by id and written as a list
      * @param  bool  $optional  whether the parameter's default stands for an absent field
      * @param  array{string, string}|null  $pairs  names of key and value where a map is written as a list of objects
+     * @param  string  $defined  definition of the items of a list that is written as it is, in a schema written by hand
      */
     public function __construct(
         public float $least = -1e12,
@@ -38,5 +39,6 @@ final readonly class Field
         public bool $keyed = false,
         public bool $optional = false,
         public ?array $pairs = null,
+        public string $defined = '',
     ) {}
 }

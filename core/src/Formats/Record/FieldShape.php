@@ -65,7 +65,7 @@ final readonly class FieldShape
             'int' => $f->whole($this->name, (int) $this->field->least, (int) $this->field->most),
             'float' => $f->number($this->name, $this->field->least, $this->field->most),
             'bool' => $f->flag($this->name),
-            'array' => $this->list($f),
+            'array' => $this->field->defined === '' ? $this->list($f) : $f->list($this->name),
             default => $this->record($this->type, $f->object($this->name)),
         };
     }
@@ -82,7 +82,7 @@ final readonly class FieldShape
 
     public function write(mixed $value): mixed
     {
-        if ($value instanceof Recorded) {
+        if ($value instanceof Written) {
             return $value->write();
         }
         if (!is_array($value)) {

@@ -14,6 +14,7 @@ use EmberDusk\Values\Copies;
 trait Record
 {
     use Copies;
+    use WrittenRecord;
 
     /** @throws \EmberDusk\Values\Refusal with a JSON Pointer to the first value that is not allowed */
     public static function read(Fields $f): static
@@ -26,11 +27,5 @@ trait Record
 
         /** @phpstan-ignore return.type (a record in its normal form is of its own class) */
         return $record;
-    }
-
-    /** @return array<string, mixed> */
-    public function write(): array
-    {
-        return Shape::for(self::class)->write($this);
     }
 }

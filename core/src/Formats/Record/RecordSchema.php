@@ -74,6 +74,7 @@ final class RecordSchema
         $of = $field->field->of;
         $item = match (true) {
             $field->field->pairs !== null => self::pair($field->field),
+            $field->field->defined !== '' => ['$ref' => $field->field->defined],
             $of === Field::TEXTS => ['type' => 'string'] + ($field->allowed === [] ? [] : ['enum' => $field->allowed]),
             $of === Field::NUMBERS => ['type' => 'number'],
             $of === Field::WHOLES => ['type' => 'integer'],
@@ -100,8 +101,8 @@ final class RecordSchema
         ];
     }
 
-    /** @return array<string, mixed> */
-    private function reference(string $class): array
+    /** @return array<string, mixed> reference to the definition of a class, which is added where it is missing */
+    public function reference(string $class): array
     {
         if (!class_exists($class)) {
             throw new LogicException("“{$class}” is no record.");

@@ -7,11 +7,8 @@ namespace EmberDusk\Formats\Record;
 use EmberDusk\Formats\Fields;
 
 /** A value that is read from JSON and written to it. */
-interface Recorded
+interface Recorded extends Written
 {
     /** @throws \EmberDusk\Values\Refusal with a JSON Pointer to the first value that is not allowed */
     public static function read(Fields $f): self;
-
-    /** @return array<string, mixed> */
-    public function write(): array;
 }

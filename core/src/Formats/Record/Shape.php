@@ -81,7 +81,7 @@ final class Shape
         $written = get_object_vars($record);
         foreach ($this->compound as $name => $field) {
             $value = $written[$name];
-            if ($value instanceof Recorded) {
+            if ($value instanceof Written) {
                 $written[$name] = $value->write();
             } elseif ($value !== null && $value !== []) {
                 $written[$name] = $field->write($value);

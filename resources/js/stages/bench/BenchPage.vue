@@ -304,7 +304,7 @@ const things = computed(() =>
                             (row, reason) => note({ kind: 'strike', place: row.spot, command: row.uuid, text: reason })
                         "
                     />
-                    <p v-if="busy" class="mt-2 text-[13px] text-ink2" role="status">Reckoning …</p>
+                    <p v-if="busy" class="mt-2 text-[13px] text-ink2" role="status">Calculating …</p>
                 </div>
             </div>
         </template>

@@ -21,8 +21,8 @@ function begin(): void {
     <DialogBox :open="open" title="Practise on simulated wiring" @close="emit('close')">
         <form class="grid gap-3" @submit.prevent="begin()">
             <p class="text-ink2">
-                The wiring of this job with a fault hidden in it. Lamps and meter are simulated; nothing that is read
-                here is the job’s.
+                The wiring of this job with a fault hidden in it. Lamps and meter are simulated; readings here are not
+                saved to the job.
             </p>
             <label
                 >Number of the practice
@@ -38,7 +38,7 @@ function begin(): void {
                     spellcheck="false"
                 />
             </label>
-            <button type="submit" class="press justify-self-start">Put the faults in</button>
+            <button type="submit" class="press justify-self-start">Hide these faults</button>
         </form>
     </DialogBox>
 </template>

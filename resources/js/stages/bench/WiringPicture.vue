@@ -103,7 +103,7 @@ const INK = { inside: 'var(--lit)', doubtful: 'var(--watch)', outside: 'var(--st
     <svg
         :viewBox="`0 0 ${narrow ? 360 : 660} ${height}`"
         class="w-full max-w-3xl select-none"
-        aria-label="Wiring: pick where the meter is held"
+        aria-label="Wiring: choose a meter position"
         role="group"
     >
         <path

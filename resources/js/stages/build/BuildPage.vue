@@ -100,7 +100,7 @@ onMounted(() => {
 <template>
     <JobFrame :shortcuts="shortcuts" @go="choose">
         <p v-if="!build || build.steps.length === 0" class="text-ink2">
-            Nothing to do yet: feed a run at Wire, then the order of the work stands here.
+            Nothing to do yet: feed a run at Wire, then the order of the work is shown here.
         </p>
         <template v-else>
             <div class="mb-2 flex flex-wrap items-baseline gap-x-5 gap-y-1">
@@ -116,7 +116,7 @@ onMounted(() => {
             </div>
             <p v-for="one in box.refused.value" :key="one.uuid" role="alert" class="mb-2 text-stop">
                 {{ steps.get(one.step)?.title ?? one.step }}: {{ one.refused }}
-                <button type="button" class="act" @click="box.drop(one)">Let go of it</button>
+                <button type="button" class="act" @click="box.drop(one)">Discard</button>
             </p>
             <p v-if="refused && !visiting" role="alert" class="text-stop">{{ refused }}</p>
             <template v-if="build.slots.length">
@@ -172,7 +172,7 @@ onMounted(() => {
             <section v-for="day in days" :key="day.day" :aria-label="said(day.day)" class="mt-4">
                 <h2 class="font-semibold">
                     {{ said(day.day) }}
-                    <span v-if="day.visit === null" class="font-normal text-ink2">in no visit yet</span>
+                    <span v-if="day.visit === null" class="font-normal text-ink2">not on a visit yet</span>
                     <span v-else-if="build.visits.length > 1" class="font-normal text-ink2"
                         >visit {{ day.visit + 1 }}</span
                     >

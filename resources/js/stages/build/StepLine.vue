@@ -95,7 +95,7 @@ function move(form: HTMLFormElement): void {
                     </button></span
                 >
                 <label
-                    >Let it wait for
+                    >Start after
                     <select
                         class="pick max-w-60"
                         value=""
@@ -129,11 +129,9 @@ function move(form: HTMLFormElement): void {
                         aria-label="at"
                         required
                     />
-                    <button class="act">See what it costs</button>
+                    <button class="act">Show the cost</button>
                 </form>
-                <button v-if="pinned" type="button" class="act" @click="emit('back')">
-                    Let the plan place it again
-                </button>
+                <button v-if="pinned" type="button" class="act" @click="emit('back')">Use the planned time</button>
             </span>
         </span>
         <span class="whitespace-nowrap text-[13px] text-ink2 sm:text-right">

@@ -58,22 +58,21 @@ function add(): void {
                     type="button"
                     class="act"
                     :disabled="visits.length === 1"
-                    :aria-label="`Take out the visit from ${visit.from}`"
+                    :aria-label="`Remove the visit from ${visit.from}`"
                     @click="visits.splice(n, 1)"
                 >
-                    Take out
+                    Remove
                 </button>
                 <p :id="`days-${n}`" class="col-span-4 text-[13px] text-ink2">
                     {{ ['As many days as it takes.', 'One day.'][visit.days] ?? `${visit.days} days of work.` }}
                 </p>
             </div>
-            <p class="mt-2"><button type="button" class="act" @click="add()">One more visit</button></p>
+            <p class="mt-2"><button type="button" class="act" @click="add()">Add visit</button></p>
             <label class="mt-2 flex items-center gap-2"
-                ><input v-model="weekends" type="checkbox" class="accent-ember" />work on Saturdays and Sundays
-                too</label
+                ><input v-model="weekends" type="checkbox" class="accent-ember" />include Saturdays and Sundays</label
             >
             <p v-if="refused" role="alert" class="mt-2 text-stop">{{ refused }}</p>
-            <button class="press mt-3">Keep the visits</button>
+            <button class="press mt-3">Save visits</button>
         </form>
     </DialogBox>
 </template>

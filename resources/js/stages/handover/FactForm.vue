@@ -14,14 +14,14 @@ const form = reactive({ about: '', says: '' });
         <ul>
             <li v-for="f in facts" :key="f.id" class="text-[13px]">
                 {{ f.about }}: <b>{{ f.says }}</b>, {{ f.day }}
-                <button type="button" class="act" :aria-label="`Take ${f.about} out`" @click="emit('forget', f.id)">
+                <button type="button" class="act" :aria-label="`Remove ${f.about}`" @click="emit('forget', f.id)">
                     out
                 </button>
             </li>
         </ul>
         <div class="mt-1 flex flex-wrap gap-2">
             <label
-                >Of what <input v-model="form.about" class="field !w-36" maxlength="80" :placeholder="about"
+                >Subject <input v-model="form.about" class="field !w-36" maxlength="80" :placeholder="about"
             /></label>
             <label
                 >{{ label }} <input v-model="form.says" class="field !w-36" maxlength="200" :placeholder="says"

@@ -88,7 +88,7 @@ async function keepNote(): Promise<void> {
                     <button
                         type="button"
                         class="act"
-                        :aria-label="`Take the note about ${n.kit} out`"
+                        :aria-label="`Remove the note about ${n.kit}`"
                         @click="send(`kit-notes/${n.id}/forget`)"
                     >
                         out

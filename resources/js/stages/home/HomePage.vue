@@ -237,7 +237,7 @@ useKeys(() => [
                         v-model="form.battery"
                         maxlength="60"
                         class="fig field !w-40"
-                        aria-label="Its blocks"
+                        aria-label="Battery blocks"
                         placeholder="3 of 8 V"
                     />
                 </fieldset>

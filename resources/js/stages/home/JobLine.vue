@@ -66,7 +66,7 @@ const remove = () =>
                 {{ said(job.changed, { day: 'numeric', month: 'short', year: 'numeric' }) }}</span
             >
             <template v-if="archived"
-                ><button type="button" class="act" :aria-label="`Bring ${job.name} back`" @click="move('back')">
+                ><button type="button" class="act" :aria-label="`Restore ${job.name}`" @click="move('back')">
                     Restore</button
                 ><button type="button" class="act" :aria-label="`Delete ${job.name}`" @click="deleting = true">
                     Delete

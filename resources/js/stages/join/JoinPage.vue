@@ -95,7 +95,7 @@ watch(
             :site="site"
         />
         <p v-if="live && !picture" class="mb-3 border-l-4 border-rule bg-sheet px-3 py-2">
-            The last run speaks of steps of an earlier version. It stays in the log; begin another here.
+            The last run was recorded by an earlier version. It stays in the log. Start a new run here.
         </p>
         <JoinBefore v-if="!picture" :start="start" @begin="begin" />
         <p
@@ -198,7 +198,7 @@ watch(
                         {{ speed === 0 ? 'Go on' : 'Pause' }} <kbd>Space</kbd>
                     </button>
                     <button v-if="!site" type="button" class="quiet" @click="skip()">Skip the wait <kbd>Q</kbd></button>
-                    <button type="button" class="quiet" @click="anew()">Another run <kbd>B</kbd></button>
+                    <button type="button" class="quiet" @click="anew()">New run <kbd>B</kbd></button>
                 </div>
             </footer>
         </template>

@@ -113,7 +113,7 @@ function step(event: KeyboardEvent): void {
 <template>
     <JobFrame :shortcuts="shortcuts" @go="go">
         <p v-if="!run" class="text-ink2">
-            There is no run yet. Type tape notes at Survey; a word behind a length is a run.
+            There is no run yet. Type tape notes at Survey; a word after a length names a run.
         </p>
         <template v-else>
             <div class="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -162,7 +162,7 @@ function step(event: KeyboardEvent): void {
                                     >{{ slot.label }}
                                     <span v-if="!slot.chosen && !slot.optional" class="font-semibold text-dusk"
                                         >to choose</span
-                                    ><span v-else-if="!slot.chosen">if wanted</span></span
+                                    ><span v-else-if="!slot.chosen">optional</span></span
                                 >
                                 <span class="mt-0.5 block font-semibold leading-[18px]">{{
                                     slot.name ?? 'None chosen'

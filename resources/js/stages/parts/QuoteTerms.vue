@@ -129,7 +129,8 @@ async function keep(): Promise<void> {
             >Currency <input v-model="currency" class="fig field" maxlength="3" name="currency"
         /></label>
         <label class="grid grid-cols-[1fr_8rem] items-center gap-2"
-            >One of others is <input v-model="rates" class="fig field" placeholder="USD 0.92" name="rates"
+            >Exchange rates (value of one unit)
+            <input v-model="rates" class="fig field" placeholder="USD 0.92" name="rates"
         /></label>
         <label class="flex items-center gap-2"
             ><input v-model="again" type="checkbox" class="accent-ember" name="again" />with a follow-up visit</label

@@ -38,6 +38,6 @@ async function keep(): Promise<void> {
             ><input v-model="road" type="checkbox" /> The vehicle uses public roads</label
         >
         <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
-        <button class="quiet">Keep it</button>
+        <button class="quiet">Save location</button>
     </form>
 </template>

@@ -99,7 +99,7 @@ async function keep(none = false): Promise<void> {
                     <button
                         type="button"
                         class="act"
-                        :aria-label="`Take step ${n + 1} out`"
+                        :aria-label="`Remove step ${n + 1}`"
                         @click="form.steps.splice(n, 1)"
                     >
                         out

@@ -23,7 +23,7 @@ defineExpose({ make: () => set('') });
             <h2 id="starts" class="flex items-baseline gap-4 text-lg font-semibold">
                 Automation
                 <button v-if="open !== ''" type="button" class="act text-[13px] font-normal" @click="set('')">
-                    Add one <kbd aria-hidden="true">N</kbd>
+                    Add a trigger <kbd aria-hidden="true">N</kbd>
                 </button>
             </h2>
             <TriggerEditor v-if="open === ''" :trigger="null" :board="board" @close="open = null" />

@@ -54,7 +54,7 @@ async function keep(gone = false): Promise<void> {
 </script>
 
 <template>
-    <EditFrame keep="Keep it" :there="!!of" @keep="keep()" @out="keep(true)" @leave="emit('close')">
+    <EditFrame keep="Save trigger" :there="!!of" @keep="keep()" @out="keep(true)" @leave="emit('close')">
         <div class="flex flex-wrap items-baseline gap-x-5 gap-y-2">
             <label class="flex items-baseline gap-2"
                 >What

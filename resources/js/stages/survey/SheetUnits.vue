@@ -115,7 +115,7 @@ function words(unit: StandingUnit): string {
         class="mark cursor-grab touch-none"
         tabindex="0"
         role="button"
-        :aria-label="`${unit.id.toUpperCase()}, ${unit.name}, at ${words(unit)}. Arrows move it along the walls, Enter keeps it there.`"
+        :aria-label="`${unit.id.toUpperCase()}, ${unit.name}, at ${words(unit)}. Arrows move it along the walls, Enter saves the position.`"
         :data-unit="unit.id"
         @keydown.right.prevent.stop="step(unit, $event.shiftKey ? FAR : STEP)"
         @keydown.up.prevent.stop="step(unit, $event.shiftKey ? FAR : STEP)"

@@ -70,7 +70,7 @@ async function nowhere(): Promise<void> {
 
 <template>
     <section v-if="units.length" aria-labelledby="standing" class="min-w-0">
-        <h2 id="standing" class="border-b border-rule pb-1 font-semibold">Where units stand</h2>
+        <h2 id="standing" class="border-b border-rule pb-1 font-semibold">Positions of units</h2>
         <ul>
             <li
                 v-for="u in units"
@@ -99,7 +99,7 @@ async function nowhere(): Promise<void> {
             >{{ box.still.length ? `. Still fits: ${box.still.join(', ')}` : '' }}.
         </p>
     </section>
-    <DialogBox :open="unit !== null" :title="`Where ${unit?.id.toUpperCase() ?? ''} stands`" @close="unit = null">
+    <DialogBox :open="unit !== null" :title="`Position of ${unit?.id.toUpperCase() ?? ''}`" @close="unit = null">
         <form v-if="unit" class="space-y-3" @submit.prevent="put()">
             <p class="text-ink2">{{ unit.name }}</p>
             <label class="block"

@@ -205,7 +205,7 @@ const things = computed(() => [
                     </li>
                 </ul>
                 <p v-if="notes.trim() === ''" class="mt-3 text-ink2">
-                    Stand at the door and write what the tape says, a wall a line; then what else is there:<br />
+                    Stand at the door and type the tape readings, one wall per line; then outlets, boxes and cables:<br />
                     <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig"
                         >right 3.80 cove</span
                     ><br /><span class="fig">outlet P1 dais, circuit C2</span>

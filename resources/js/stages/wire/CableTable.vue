@@ -94,7 +94,7 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                     />
                     <span v-if="cable.existing" class="ml-2 text-[13px] text-ink2">existing</span>
                     <span v-else-if="cable.way" class="ml-2 text-[13px] text-watch"
-                        >from where it goes: <FigureText :figure="cable.way"
+                        >by its route: <FigureText :figure="cable.way"
                     /></span>
                     <span v-else-if="cable.reckoned" class="ml-2 text-[13px] text-watch">calculated</span>
                     <span v-if="refused[cable.id]" role="alert" class="ml-2 text-[13px] text-stop">{{

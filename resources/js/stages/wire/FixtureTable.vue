@@ -25,7 +25,7 @@ async function add(): Promise<void> {
     }
 }
 async function number(row: FixtureRow, field: HTMLInputElement): Promise<void> {
-    // An empty field is no number; only a typed 0 takes them out.
+    // An empty field is no number; only a typed 0 removes them.
     if (
         field.value.trim() === '' ||
         !(await change({
@@ -73,7 +73,7 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                             class="fig field !w-16 !py-0.5"
                             inputmode="numeric"
                             :value="row.count"
-                            :aria-label="`Number of ${row.id.toUpperCase()}; 0 takes them out`"
+                            :aria-label="`Number of ${row.id.toUpperCase()}; 0 removes them`"
                             @change="number(row, $event.target as HTMLInputElement)"
                         />
                     </td>
@@ -86,7 +86,7 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                         <select
                             v-if="row.choices.length"
                             class="pick ml-2 w-24"
-                            :aria-label="`What ${row.id.toUpperCase()} depend on`"
+                            :aria-label="`Supply of ${row.id.toUpperCase()}`"
                             @change="choose(row, $event.target as HTMLSelectElement)"
                         >
                             <option value="">{{ row.on ? 'change' : 'choose' }} …</option>

@@ -46,7 +46,7 @@ async function keep(none = false): Promise<void> {
 </script>
 
 <template>
-    <DialogBox :open="open" :title="scene ? 'Change the scene' : 'A new scene'" @close="emit('close')">
+    <DialogBox :open="open" :title="scene ? 'Change the scene' : 'New scene'" @close="emit('close')">
         <form class="space-y-3" @submit.prevent="keep()">
             <label class="block"
                 >Name, as people will say it <input v-model="name" class="field" maxlength="40" required

@@ -1,0 +1,23 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Home;
+
+use App\Screens\View;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
+
+/** The first open point of a job, with the stage and the place where it opens. */
+final readonly class JobNext implements Recorded, View
+{
+    use Record;
+
+    public function __construct(
+        public string $code,
+        public string $severity,
+        public string $title,
+        public string $stage,
+        public string $place,
+    ) {}
+}

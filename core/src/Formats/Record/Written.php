@@ -1,0 +1,12 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Formats\Record;
+
+/** A value that is written to JSON. */
+interface Written
+{
+    /** @return array<string, mixed> */
+    public function write(): array;
+}
