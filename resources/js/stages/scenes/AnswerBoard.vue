@@ -90,7 +90,7 @@ function keys(event: KeyboardEvent): void {
                     <th v-for="c in board.controls" :key="c.id" scope="col">
                         <b>{{ c.label }}</b><span>{{ c.name }}{{ c.zones ? `, ${c.zones} zones` : '' }}</span>
                     </th>
-                    <th v-if="Object.keys(levels).length" scope="col"><b>now</b><span>as said</span></th>
+                    <th v-if="Object.keys(levels).length" scope="col"><b>Voice</b><span>result</span></th>
                 </tr>
             </thead>
             <tbody>
