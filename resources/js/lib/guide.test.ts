@@ -1,5 +1,16 @@
 import { beforeEach, describe, expect, it } from 'vitest';
-import { goToStep, guide, guidePage, guideStep, pauseGuide, resumeGuide, startGuide, stepDone, STEPS } from './guide';
+import {
+    goToStep,
+    guide,
+    guidePage,
+    guideStep,
+    marksOf,
+    pauseGuide,
+    resumeGuide,
+    startGuide,
+    stepDone,
+    STEPS,
+} from './guide';
 
 describe('first steps', () => {
     beforeEach(() => startGuide(7, 'cove'));
@@ -30,6 +41,10 @@ describe('first steps', () => {
     it('does not go back before the first step', () => {
         goToStep(-1);
         expect(guide.value.step).toBe(0);
+    });
+
+    it('marks the ribbon and the button of its own run', () => {
+        expect(marksOf(STEPS[2]!)).toEqual(['article[data-run="cove"] [data-guide=ends]', '[data-opens="cove"]']);
     });
 
     it('leads to the page of a step, at the run', () => {

@@ -10,7 +10,7 @@ export type GuideStep = {
     /** Page that the step belongs to: the list of jobs or a stage. */
     page: string;
     where: string;
-    /** Part of the page that is marked; the first that is there. */
+    /** Part of the page that is marked; the first that is there. RUN is the run that the guide fixes. */
     marks: readonly string[];
     /** Words of the button that goes on; a step that is done by acting is skipped by it. */
     next: string;
@@ -37,7 +37,7 @@ export const STEPS: readonly GuideStep[] = [
         text: 'The curve is the light along the strip: 1 is full. Where it falls below the dotted limit, the strip looks dull.',
         page: 'wire',
         where: 'Wire',
-        marks: ['[data-guide=ribbon]'],
+        marks: ['article[data-run="RUN"] [data-guide=ribbon]', '[data-opens="RUN"]'],
         next: 'Next',
     },
     {
@@ -45,7 +45,7 @@ export const STEPS: readonly GuideStep[] = [
         text: 'Press “Feed both ends”. A second feed and its cable are added, and the curve rises.',
         page: 'wire',
         where: 'Wire',
-        marks: ['[data-guide=ends]'],
+        marks: ['article[data-run="RUN"] [data-guide=ends]', '[data-opens="RUN"]'],
         next: SKIP,
     },
     {
@@ -96,6 +96,11 @@ export function stepDone(step: number): void {
     if (guide.value.state === 'on' && guide.value.step === step) {
         goToStep(step + 1);
     }
+}
+
+/** Selectors of the parts that a step marks, the best first. */
+export function marksOf(step: GuideStep): string[] {
+    return step.marks.map((mark) => mark.replace('RUN', guide.value.run));
 }
 
 /** Address of a step's page. */

@@ -2,7 +2,7 @@
 import { Link } from '@inertiajs/vue3';
 import { useElementBounding, useMutationObserver, useWindowSize } from '@vueuse/core';
 import { computed, nextTick, onMounted, shallowRef, watch } from 'vue';
-import { goToStep, guide, guidePage, guideStep, isDull, pauseGuide, SKIP, stepDone, STEPS } from '@/lib/guide';
+import { goToStep, guide, guidePage, guideStep, isDull, marksOf, pauseGuide, SKIP, stepDone, STEPS } from '@/lib/guide';
 import type { Finding } from '@/types/generated/responses';
 
 /** The current step of the first steps, beside the part of the page that it is about. It covers nothing that has to be pressed. */
@@ -10,6 +10,8 @@ const props = defineProps<{ page: string; job?: number; findings?: Finding[] }>(
 const WIDTH = 328;
 const HEIGHT = 190;
 const GAP = 12;
+/** A marked part from this height on leaves no room above or below: the card stands at its right foot. */
+const TALL = 260;
 
 const elsewhere = computed(
     () =>
@@ -18,7 +20,7 @@ const elsewhere = computed(
 );
 const target = shallowRef<HTMLElement | null>(null);
 function find(): void {
-    const marks = guideStep.value?.marks ?? [];
+    const marks = guideStep.value ? marksOf(guideStep.value) : [];
     target.value = marks.map((mark) => document.querySelector<HTMLElement>(mark)).find((found) => found) ?? null;
 }
 const { x, y, width, height, bottom } = useElementBounding(target);
@@ -27,17 +29,31 @@ onMounted(() => {
     find();
     useMutationObserver(document.body, find, { childList: true, subtree: true });
 });
+// What a step is about is brought into view once, where the card leaves room for it.
+watch([target, () => guide.value.step], ([part]) => {
+    part?.scrollIntoView({ block: wide.value < 640 ? 'start' : 'center' });
+});
 
+/** Whether the marked part is in view: the middle of a job's page scrolls by itself. */
+const inView = computed(() => {
+    const frame = target.value?.closest('main')?.getBoundingClientRect();
+    const top = wide.value < 900 ? 0 : (frame?.top ?? 0);
+    const foot = wide.value < 900 ? high.value : (frame?.bottom ?? high.value);
+    return target.value !== null && y.value + height.value > top && y.value >= top - GAP && y.value < foot;
+});
 /** Under the marked part, or above it; at the foot of the page where there is room for neither. */
 const place = computed(() => {
     if (wide.value < 640) {
         return { left: '12px', right: '12px', bottom: '12px' };
     }
+    if (inView.value && height.value > TALL) {
+        return { right: '24px', bottom: '76px', width: `${WIDTH}px` };
+    }
     const left = `${Math.max(GAP, Math.min(x.value, wide.value - WIDTH - GAP))}px`;
-    if (target.value && bottom.value + GAP + HEIGHT < high.value) {
+    if (inView.value && bottom.value + GAP + HEIGHT < high.value) {
         return { left, top: `${bottom.value + GAP}px`, width: `${WIDTH}px` };
     }
-    if (target.value && y.value - GAP - HEIGHT > 0) {
+    if (inView.value && y.value - GAP - HEIGHT > 0) {
         return { left, bottom: `${high.value - y.value + GAP}px`, width: `${WIDTH}px` };
     }
     return { left: '24px', bottom: '76px', width: `${WIDTH}px` };
@@ -69,7 +85,7 @@ watch(
     <Teleport to="body">
         <template v-if="guideStep">
             <div
-                v-if="target && !elsewhere"
+                v-if="inView && !elsewhere"
                 aria-hidden="true"
                 class="no-print pointer-events-none fixed z-20 rounded border-2 border-dashed border-ember"
                 :style="ring"

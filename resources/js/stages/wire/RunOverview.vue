@@ -56,6 +56,7 @@ function toggle(id: string): void {
                         <button
                             type="button"
                             class="font-semibold hover:underline"
+                            :data-opens="run.id"
                             :aria-expanded="open.includes(run.id)"
                             @click="toggle(run.id)"
                         >
