@@ -222,7 +222,7 @@ final readonly class KitScreen
         ];
     }
 
-    /** @return list<array{with: string, text: string}> units of other runs that this one could depend on, or its own unit when it shares one */
+    /** @return list<array{with: string, text: string}> units of other runs that could feed this one, or its own unit when it shares one */
     private static function share(JobState $state, Run $run, string $slot): array
     {
         $of = static fn(Run $r): ?string => match ($slot) {

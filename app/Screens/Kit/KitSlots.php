@@ -88,7 +88,7 @@ final readonly class KitSlots
         return ['with' => $bank, 'text' => 'Straight on ' . strtoupper($bank) . ', without a converter'];
     }
 
-    /** The bank that a run depends on, through a converter or straight. */
+    /** The bank that feeds a run, through a converter or straight. */
     private static function bank(Plan $plan, Run $run): ?string
     {
         foreach ($plan->unitsOf($run) as $unit) {

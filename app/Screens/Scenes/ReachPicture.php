@@ -11,7 +11,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Point;
 use EmberDusk\Survey\TapeNotes;
 
-/** The devices of one radio in the rooms of the survey, who hears whom, and what depends on one node alone. All lengths in metres. */
+/** The devices of one radio in the rooms of the survey, who hears whom, and devices reached through one node only. All lengths in metres. */
 final class ReachPicture
 {
     /** Between rooms, and around unmeasured devices. */

@@ -25,7 +25,7 @@ final readonly class BankStates
     /**
      * @return list<array{state: string, volts: Figure, amps: Figure|null, darkest: Figure|null}>
      *
-     * @throws Refusal when what depends on it has no solution then
+     * @throws Refusal when its loads have no solution then
      */
     public static function for(Plan $plan, string $bank): array
     {
@@ -248,7 +248,7 @@ final readonly class BankStates
         return $draws;
     }
 
-    /** @return array{float|null, float|null} amps that it gives to what depends on it without a converter, and the darkest light there */
+    /** @return array{float|null, float|null} amps that it gives to its loads without a converter, and the darkest light there */
     private static function straight(Plan $plan, string $bank, string $state): array
     {
         $conditions = match ($state) {

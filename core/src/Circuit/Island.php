@@ -14,7 +14,7 @@ final readonly class Island
 {
     /**
      * @param  array<string, WiredRun>  $parts  by run
-     * @param  array<string, Fitting>  $fixtures  that depend on a cable of their own
+     * @param  array<string, Fitting>  $fixtures  with a cable of their own
      * @param  non-empty-list<string>  $supplies  ids; the first one's minus is node 0
      * @param  list<string>  $controllers  ids
      */

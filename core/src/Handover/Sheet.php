@@ -247,7 +247,7 @@ final readonly class Sheet
         ];
     }
 
-    /** Its supply, and the bank that a converter depends on. */
+    /** Its supply, and the bank that feeds a converter. */
     private static function supply(Plan $plan, Run $run): ?string
     {
         $bank = $plan->supplies[$run->supply ?? '']->bank ?? null;

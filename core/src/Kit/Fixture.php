@@ -6,7 +6,7 @@ namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
 
-/** A fixture: watts, how it is dimmed, and for one that depends on a low-voltage supply the volts below which its converter gives up. */
+/** A fixture: watts, how it is dimmed, and for one fed by a low-voltage supply the volts below which its converter gives up. */
 final readonly class Fixture implements Entry
 {
     /** Of its volts, where the instructions are silent (common practice, no source). */
@@ -49,7 +49,7 @@ final readonly class Fixture implements Entry
         return $this->name;
     }
 
-    /** Whether it depends on a supply of the job by its own cable. */
+    /** Whether it is fed by a supply of the job through its own cable. */
     public function lowVoltage(): bool
     {
         return $this->dim === 'supply';

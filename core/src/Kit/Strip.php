@@ -132,7 +132,7 @@ final readonly class Strip implements Entry
         return $strip;
     }
 
-    /** Whether it is switched by a controller's channels; pixels switch themselves and depend on the supply. */
+    /** Whether it is switched by a controller's channels; pixels switch themselves and are fed by the supply. */
     public function switched(): bool
     {
         return $this->pixels === null;

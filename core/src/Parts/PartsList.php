@@ -157,7 +157,7 @@ final readonly class PartsList
         return null;
     }
 
-    /** @param  list<string>  $runs  that depend on it */
+    /** @param  list<string>  $runs  that it feeds */
     private static function cable(
         Plan $plan,
         FirstForPurpose $uses,

@@ -42,7 +42,7 @@ final readonly class CableInvariants
         }
     }
 
-    /** Cables go from a supply or a controller, through splices or straight, to a controller or a feed of the runs that depend on it. */
+    /** Cables go from a supply or a controller, through splices or straight, to a controller or a feed of a run connected to it. */
     public static function cables(Plan $plan): void
     {
         $ends = [];

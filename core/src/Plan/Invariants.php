@@ -127,7 +127,7 @@ final readonly class Invariants
         }
     }
 
-    /** A converter depends on a bank of blocks, and on nothing else. */
+    /** A converter is fed by a bank of blocks, and by nothing else. */
     private static function banks(Plan $plan): void
     {
         foreach (array_values($plan->supplies) as $n => $unit) {

@@ -23,7 +23,7 @@ trait WaysOfPlan
         return null;
     }
 
-    /** The supply or controller that a cable's begin depends on, through however many splices; null when it is not connected, or in a circle. */
+    /** The supply or controller at the start of a cable, through any number of splices; null when it is not connected, or in a circle. */
     public function root(string $from): ?string
     {
         for ($n = 0; isset($this->splices[$from]); $n++) {
@@ -51,7 +51,7 @@ trait WaysOfPlan
     }
 
     /**
-     * The cables on the way to a feed, a controller or a splice, from its own back to the device that they depend on.
+     * The cables on the way to a feed, a controller or a splice, from its own back to the device that feeds them.
      *
      * @return array<string, LaidCable> by id
      */
@@ -104,7 +104,7 @@ trait WaysOfPlan
     }
 
     /**
-     * The supplies that a run depends on: those at which the cables to its feeds begin, through a controller or straight.
+     * The supplies of a run: those at which the cables to its feeds begin, through a controller or straight.
      *
      * @return list<string> ids
      */
@@ -223,7 +223,7 @@ trait WaysOfPlan
         return $sources === [] ? [Source::Mains] : array_values($sources);
     }
 
-    /** Whether anything of the job depends on mains. */
+    /** Whether any part of the job is fed by mains. */
     public function onMains(): bool
     {
         return in_array(Source::Mains, $this->sources(), true);
@@ -281,7 +281,7 @@ trait WaysOfPlan
     }
 
     /**
-     * The cables that a run depends on: those to its feeds, to its controller and from a bank to its converter.
+     * The cables of a run: those to its feeds, to its controller and from a bank to its converter.
      *
      * @return array<string, LaidCable> by id
      */

@@ -27,7 +27,7 @@ final readonly class PathLoss
 
     public const OFFICE_KEY = 'office';
 
-    /** Sent by what depends on mains (common practice, no source), and heard at least (IEEE 802.15.4 at 2.4 GHz, from memory), in dBm. */
+    /** Sent by a device on mains (common practice, no source), and heard at least (IEEE 802.15.4 at 2.4 GHz, from memory), in dBm. */
     public const SENT = 8.0;
 
     public const HEARD = -85.0;

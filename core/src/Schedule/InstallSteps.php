@@ -26,7 +26,7 @@ final class InstallSteps
     public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
 
     /**
-     * @param  list<string|null>  $devices  that it depends on
+     * @param  list<string|null>  $devices  that feed it
      * @param  array<string, LaidCable>  $ways  to it
      * @param  list<string>  $after
      * @return list<string> the steps after which all are there

@@ -55,7 +55,7 @@ final readonly class BenchRun
         return new self($readings, $belief);
     }
 
-    /** Whether an installer would act on the answer: nine in ten, and permanently wiring nothing that could hide behind it. */
+    /** Whether an installer would act on the answer: a belief of nine in ten, and for good wiring no unread fault. */
     public function confident(): bool
     {
         return $this->sure() >= self::CONFIDENT && ($this->named() !== FaultBelief::NONE || $this->belief->open === []);

@@ -23,7 +23,7 @@ final readonly class Coverage
     private const EVERYWHERE = [FaultKind::Low, FaultKind::Overload, FaultKind::Strip, FaultKind::Limit];
 
     /**
-     * Classes that have to be covered before a class is concluded, and are not: all permanently wiring, those of source and load for a fault.
+     * Classes that are not covered yet but must be before a conclusion: all for good wiring, those of source and load for a fault.
      *
      * @param  list<array{shares: array<string, float>, value: float, meter: float}>  $readings
      * @return list<string>

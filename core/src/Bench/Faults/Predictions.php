@@ -18,7 +18,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Refusal;
 
 /**
- * Predicted meter readings at every offered spot of an island, permanently wiring and for each fault at each of its sizes. Faults are solved with the
+ * Predicted meter readings at every offered spot of an island, for good wiring and for each fault at each of its sizes. Faults are solved with the
  * strip in a few lumps; the lumping error of good wiring is removed. Keys are "command spot".
  *
  * @phpstan-type Solved array{

@@ -87,7 +87,7 @@ final readonly class MeterSpots
             );
         }
 
-        return new MeterSpot(id: "{$id}:amps", unit: 'A', of: $id, words: "what {$says} gives", through: $name);
+        return new MeterSpot(id: "{$id}:amps", unit: 'A', of: $id, words: "output current of {$says}", through: $name);
     }
 
     /** @return list<MeterSpot> */

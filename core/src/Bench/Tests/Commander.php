@@ -50,7 +50,7 @@ enum Commander: string
         };
     }
 
-    /** Whether what commanded it has to be forgotten again before it is joined permanently. */
+    /** Whether its bench control must be removed by a reset before the final join. */
     public function resetAfter(): bool
     {
         return $this === self::Remote || $this === self::Hub;

@@ -31,7 +31,7 @@ final readonly class Tests
         return $tests;
     }
 
-    /** @return list<BenchTest> of one run, and of the controller that it depends on */
+    /** @return list<BenchTest> of one run, and of its controller */
     public static function ofRun(Plan $plan, Run $run): array
     {
         return array_values(

@@ -15,7 +15,7 @@ use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
 
-/** A controller that learns the kind of light from a switch or a jumper is set to the strip that depends on it (the controller's instructions). */
+/** A controller that learns the kind of light from a switch or a jumper is set to its strip (the controller's instructions). */
 final readonly class SwitchSetting extends RunCheck
 {
     public function rules(): array

@@ -22,7 +22,7 @@ use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
 
-/** Rules of fixtures that depend on a low-voltage supply: a cable, volts enough, no more lost on the way than the job allows. */
+/** Rules of fixtures fed by a low-voltage supply: a cable, enough volts, voltage drop within the limit. */
 final readonly class Lamps implements Check
 {
     public function rules(): array

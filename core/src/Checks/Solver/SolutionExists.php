@@ -47,7 +47,7 @@ final readonly class SolutionExists implements Check
         return array_values(array_map(static fn(array $of): Finding => self::finding($job, $of), $islands));
     }
 
-    /** @param  non-empty-list<array{string, NoSolution}>  $of  what depends on the island */
+    /** @param  non-empty-list<array{string, NoSolution}>  $of  loads of the island */
     private static function finding(JudgedJob $job, array $of): Finding
     {
         $fixtures = array_values(

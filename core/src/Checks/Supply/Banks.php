@@ -252,7 +252,7 @@ final readonly class Banks implements Check
         return [];
     }
 
-    /** The first run that depends on a unit. */
+    /** The first run fed by a unit. */
     private static function run(JudgedJob $job, string $unit): ?Run
     {
         foreach ($job->plan->runs as $run) {

@@ -118,7 +118,7 @@ final readonly class Headroom implements Check
     /**
      * With which limits it gives that.
      *
-     * @param  list<JudgedRun>  $runs  that depend on it
+     * @param  list<JudgedRun>  $runs  that it feeds
      */
     private static function under(array $runs, ?JudgedRun $only): string
     {
@@ -131,7 +131,7 @@ final readonly class Headroom implements Check
         };
     }
 
-    /** @param  list<JudgedRun>  $runs  that depend on it */
+    /** @param  list<JudgedRun>  $runs  that it feeds */
     private static function place(JudgedJob $job, string $supply, array $runs): FindingPlace
     {
         if ($runs !== []) {

@@ -6,7 +6,7 @@ namespace EmberDusk\Circuit\Solver;
 
 use EmberDusk\Circuit\Network;
 
-/** Amps out of every hub into what depends on it but strips: resistors, supplies, what draws the same always, fixtures. */
+/** Amps out of every hub into its loads except strips: resistors, supplies, what draws the same always, fixtures. */
 final readonly class HubCurrents
 {
     /**

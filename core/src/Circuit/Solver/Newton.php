@@ -55,7 +55,7 @@ final class Newton
     /** @var array<int, float> */
     private array $step;
 
-    /** @var array<int, float> amps out of each hub into what depends on it, at the moved volts */
+    /** @var array<int, float> amps out of each hub into its loads, at the moved volts */
     private array $out = [];
 
     private function __construct(private readonly Network $network)

@@ -208,13 +208,13 @@ const things = computed(() =>
                     </div>
                     <p class="mt-1 border-l-4 border-watch pl-2 text-[14px]">{{ test.caution }}</p>
                     <dl class="mt-2 grid gap-x-4 gap-y-0.5 sm:grid-cols-[64px_minmax(0,1fr)]">
-                        <dt class="text-ink2">do</dt>
+                        <dt class="text-ink2">Do</dt>
                         <dd>{{ test.do }}</dd>
-                        <dt class="text-ink2">see</dt>
+                        <dt class="text-ink2">Expect</dt>
                         <dd>{{ test.see }}</dd>
-                        <dt class="text-ink2">if not</dt>
+                        <dt class="text-ink2">If not</dt>
                         <dd class="text-ink2">{{ test.otherwise }}</dd>
-                        <dt class="text-ink2">by</dt>
+                        <dt class="text-ink2">Using</dt>
                         <dd>
                             <select
                                 v-if="['colours', 'order', 'count'].includes(test.asks)"

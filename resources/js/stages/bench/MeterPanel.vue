@@ -100,7 +100,7 @@ const edge = computed(() => {
         <WiringPicture :meter="meter" :part="part" :metres="metres" class="mt-2" @hold="hold" />
         <form class="mt-2 flex flex-wrap items-end gap-x-3 gap-y-2" @submit.prevent="keep()">
             <label class="min-w-0 flex-1 basis-64"
-                ><span class="block text-[13px] text-ink2">{{ part.toUpperCase() }}: where</span>
+                ><span class="block text-[13px] text-ink2">Meter at {{ part.toUpperCase() }}</span>
                 <select v-model="spot" class="field w-full">
                     <option v-for="s in here" :key="s.id" :value="s.id">{{ s.words }}</option>
                     <option v-if="spot && !here.some((s) => s.id === spot)" :value="spot">{{ spot }}</option>
@@ -111,13 +111,13 @@ const edge = computed(() => {
                 <input v-model="elsewhere" class="field w-16" inputmode="decimal" placeholder="m" @change="another()"
             /></label>
             <label
-                ><span class="block text-[13px] text-ink2">commanded</span>
+                ><span class="block text-[13px] text-ink2">Command</span>
                 <select v-model="command" class="field">
                     <option v-for="c in meter.commands" :key="c.key" :value="c.key">{{ c.words }}</option>
                 </select></label
             >
             <label
-                ><span class="block text-[13px] text-ink2">read, {{ unit }}</span>
+                ><span class="block text-[13px] text-ink2">Reading, {{ unit }}</span>
                 <input ref="field" v-model="value" class="field w-24" inputmode="decimal" data-read
             /></label>
             <button type="submit" class="press" :disabled="signed(value) === null || !spot">Save reading</button>

@@ -152,7 +152,7 @@ onMounted(() => {
                 <ul>
                     <li v-for="one in build.waits" :key="one.step + one.part" class="border-b border-rule2 py-1">
                         <span class="fig text-ink2">{{ at(one.from) }} – {{ at(one.until) }}</span>
-                        {{ one.part ? `${one.part} is on the way` : `${steps.get(one.step)?.title} cures`
+                        {{ one.part ? `${one.part} is on the way` : `Curing after “${steps.get(one.step)?.title}”`
                         }}<span class="text-ink2"
                             >{{ one.part ? `, first for “${steps.get(one.step)?.title}”` : '' }}.
                             {{

@@ -53,7 +53,7 @@ const shortcuts = [
                     </tbody>
                 </table>
                 <p class="text-[12px] text-ink2">
-                    Works: tested on site. Planned: not tested yet. -: not possible with this kit. Empty: possible, not
+                    Works: tested on site. Not tested yet: planned. -: not possible with this kit. Empty: possible, not
                     planned.
                 </p>
             </section>

@@ -125,7 +125,7 @@ final readonly class ChooseKit implements Change
         }
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
-        // Pixels depend on the supply: a controller that switches channels has no place before them; one for data has.
+        // Pixels are fed by the supply: a controller that switches channels has no place before them; one for data has.
         $data = $plan->strip($plan->run($this->run)->strip)?->switched() === false;
         $left = $strip->switched() || $data ? null : $run->controller;
         $run = $left === null ? $run : $run->uncontrolled();
@@ -147,7 +147,7 @@ final readonly class ChooseKit implements Change
         return $plan->without([$left]);
     }
 
-    /** Cables to feeds begin where they now must: pixels depend on the supply, other strips on the controller. */
+    /** Cables to feeds begin where they now must: pixels are fed by the supply, other strips by the controller. */
     private static function hung(Plan $plan, Run $run): Plan
     {
         $from = $plan->origin($run);

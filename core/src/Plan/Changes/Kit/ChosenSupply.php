@@ -51,7 +51,7 @@ final readonly class ChosenSupply
     }
 
     /**
-     * A converter for a run: on the bank that the run depends on now, on one of the same place, or on none yet.
+     * A converter for a run: on the present bank of the run, on one of the same place, or on none yet.
      *
      * @param  array<string, KitSnapshot>  $kit
      */
@@ -109,7 +109,7 @@ final readonly class ChosenSupply
         );
     }
 
-    /** The bank of a place that another run's supply is, or its converter depends on. */
+    /** The bank of a place that another run's supply is, or that feeds its converter. */
     private static function there(Plan $plan, Run $run): ?string
     {
         foreach ($plan->runs as $other) {

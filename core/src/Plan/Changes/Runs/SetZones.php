@@ -11,7 +11,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
-/** Cuts the + rail of a pixel run at pads, the minus common, and says which supply each feed depends on. */
+/** Cuts the + rail of a pixel run at pads, the minus common, and says which supply feeds each. */
 final readonly class SetZones implements Change
 {
     /**

@@ -83,7 +83,7 @@ final class CableLayer
         return $kit->entry->id();
     }
 
-    /** @param  list<string>  $runs  that depend on it */
+    /** @param  list<string>  $runs  that it feeds */
     public function device(string $list, string $kit, string $where, array $runs): string
     {
         $own = array_values(

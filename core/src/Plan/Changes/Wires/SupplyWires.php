@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes\Wires;
 
-/** A supply that is asked for, where it stands and what depends on it. */
+/** A supply that is asked for, its place and the runs that it feeds. */
 final readonly class SupplyWires
 {
     /** @param  list<BlockWires>  $blocks */
