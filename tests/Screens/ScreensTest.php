@@ -270,7 +270,7 @@ final class ScreensTest extends TestCase
         self::assertTrue($gauge('supply-24-240')?->toArray()['enough']);
         self::assertEqualsWithDelta(25.0, $gauge('controller-zigbee-2')->offers ?? 0, 1e-9);
         // The 10 A supply keeps up 15 A; 1.5 mm² is rated for 16 A.
-        self::assertSame('16.0 A for 15.0 A in overload', $gauge('cable-3x15')?->toArray()['text']);
+        self::assertSame('16.0 A rated; 15.0 A in overload', $gauge('cable-3x15')?->toArray()['text']);
         self::assertNull($gauge('hub-zigbee'));
     }
 

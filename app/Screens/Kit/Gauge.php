@@ -17,9 +17,9 @@ use EmberDusk\Values\Figure;
 /** Capability of an entry compared with the demand of this run, in one unit: watts, metres or amps. */
 final readonly class Gauge
 {
-    private function __construct(public float $offers, public float $asks, public string $unit, public string $of) {}
+    private function __construct(public float $offers, public float $asks, public string $unit, public string $words) {}
 
-    /** Null where there is nothing to hold it against yet. */
+    /** Null if there is nothing to compare with yet. */
     public static function for(Plan $plan, Run $run, Entry $entry): ?self
     {
         $strip = $plan->strip($run->strip);
@@ -31,25 +31,25 @@ final readonly class Gauge
                 $supply->ratedWatts() * $plan->limits->usable(),
                 $entry->wattsPerMetre() * $run->length(),
                 'W',
-                'of its rated current',
+                '%s usable; %s for the strip',
             ),
             $entry instanceof Supply && $strip !== null => new self(
                 $entry->ratedWatts(),
                 $plan->limits->rating($strip->wattsPerMetre() * $metres),
                 'W',
-                'asked for',
+                '%s rated; %s needed',
             ),
             $entry instanceof Controller && $strip !== null => new self(
                 ControllerAmps::metres($strip, $entry),
                 $metres,
                 'm',
-                'to carry',
+                '%s of this strip; %s needed',
             ),
             $entry instanceof Cable && $supply !== null && $entry->conductor->capacity !== null => new self(
                 $entry->conductor->capacity,
                 $supply->overloadAmps,
                 'A',
-                'in overload',
+                '%s rated; %s in overload',
             ),
             default => null,
         };
@@ -70,7 +70,11 @@ final readonly class Gauge
             'offers' => $this->offers,
             'asks' => $this->asks,
             'enough' => $this->offers >= $this->asks - 1e-9,
-            'text' => "{$text($this->offers)} {$this->unit} for {$text($this->asks)} {$this->unit} {$this->of}",
+            'text' => sprintf(
+                $this->words,
+                "{$text($this->offers)} {$this->unit}",
+                "{$text($this->asks)} {$this->unit}",
+            ),
         ];
     }
 }

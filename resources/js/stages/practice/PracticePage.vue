@@ -13,7 +13,7 @@ const props = defineProps<{ home: PracticeHome }>();
 const done = computed(() => props.home.lessons.filter((l) => l.state === 'passed' || l.state === 'clean').length);
 const next = computed(() => props.home.lessons.find((l) => l.state === 'new' || l.state === 'tried'));
 const words: Record<LessonLine['state'], string> = {
-    new: 'not tested yet',
+    new: 'not started',
     tried: 'tried',
     passed: 'passed',
     clean: 'passed without help',
