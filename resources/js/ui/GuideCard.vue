@@ -5,7 +5,7 @@ import { computed, nextTick, onMounted, shallowRef, watch } from 'vue';
 import { goToStep, guide, guidePage, guideStep, isDull, marksOf, pauseGuide, SKIP, stepDone, STEPS } from '@/lib/guide';
 import type { Finding } from '@/types/generated/responses';
 
-/** The current step of the first steps, beside the part of the page that it is about. It covers nothing that has to be pressed. */
+/** Current step of the guide, beside the marked part of the page. */
 const props = defineProps<{ page: string; job?: number; findings?: Finding[] }>();
 const WIDTH = 328;
 const HEIGHT = 190;
@@ -29,7 +29,7 @@ onMounted(() => {
     find();
     useMutationObserver(document.body, find, { childList: true, subtree: true });
 });
-// What a step is about is brought into view once, where the card leaves room for it.
+// Brings the marked part into view once per step, clear of the card.
 watch([target, () => guide.value.step], ([part]) => {
     part?.scrollIntoView({ block: wide.value < 640 ? 'start' : 'center' });
 });
@@ -69,9 +69,9 @@ const ring = computed(() => ({
 watch(
     [() => guide.value.step, () => props.findings],
     () => {
-        if (props.page === 'wire' && props.job === guide.value.job) {
+        if (props.page === 'wire' && props.job === guide.value.job && props.findings) {
             stepDone(0);
-            if (!props.findings?.some((f) => isDull(f) && f.place === guide.value.run)) {
+            if (!props.findings.some((f) => isDull(f) && f.place === guide.value.run)) {
                 stepDone(2);
             }
         }
