@@ -32,6 +32,11 @@ onMounted(() => {
 // Brings the marked part into view once per step, clear of the card.
 watch([target, () => guide.value.step], ([part]) => {
     part?.scrollIntoView({ block: wide.value < 640 ? 'start' : 'center' });
+    // From the card, or from a button that is gone, the keyboard goes on at the marked part.
+    const at = document.activeElement;
+    if (at === document.body || at?.closest('[aria-labelledby=guide-title]')) {
+        part?.focus({ preventScroll: true });
+    }
 });
 
 /** Whether the marked part is in view: the middle of a job's page scrolls by itself. */
