@@ -18,7 +18,7 @@ use Symfony\Component\HttpFoundation\Response;
 use Tests\Fuzz\Fuzzer;
 use Tests\TestCase;
 
-/** 500 broken requests of every kind; bin/fuzz makes as many as are wanted. */
+/** 250 broken requests of every kind; bin/fuzz makes as many as are wanted. */
 final class FuzzTest extends TestCase
 {
     use DatabaseFiles;
@@ -42,13 +42,13 @@ final class FuzzTest extends TestCase
             User::query()->firstOrFail(),
             [1, 1, 1, 2, $theirs->id],
         );
-        $statuses = $fuzzer->run(500, static function (string $what) use (&$failures): void {
+        $statuses = $fuzzer->run(250, static function (string $what) use (&$failures): void {
             $failures[] = $what;
         });
         self::assertSame([], $failures);
-        self::assertSame(500, array_sum($statuses));
-        self::assertGreaterThan(60, $statuses[200], 'enough of them fit');
-        self::assertGreaterThan(100, $statuses[422], 'enough of them are broken');
+        self::assertSame(250, array_sum($statuses));
+        self::assertGreaterThan(30, $statuses[200], 'enough of them fit');
+        self::assertGreaterThan(50, $statuses[422], 'enough of them are broken');
         self::assertSame(1, $theirs->revisions()->count(), 'another crew’s job is as it was');
     }
 }

@@ -21,7 +21,7 @@ use PHPUnit\Framework\TestCase;
 /** Seeded jobs of all families joined by the guide against the simulated devices; what counts is what each control does when it is pressed at the end. */
 final class RehearsalTest extends TestCase
 {
-    private const SEEDS = 100;
+    private const SEEDS = 50;
 
     /** @return iterable<string, array{TimingMethod}> */
     public static function schools(): iterable
@@ -77,7 +77,7 @@ final class RehearsalTest extends TestCase
     public function test_single_faults_are_found_and_put_right(): void
     {
         $counts = [];
-        for ($seed = 1; $seed <= 30; $seed++) {
+        for ($seed = 1; $seed <= 15; $seed++) {
             $roster = SeededRoster::of($seed);
             foreach (Flaws::for($roster) as $key => $flaw) {
                 // One of each kind a job is enough here; the bench takes all.
@@ -101,7 +101,7 @@ final class RehearsalTest extends TestCase
     public function test_pairs_of_faults_are_found_and_put_right(): void
     {
         $right = $all = 0;
-        for ($seed = 1; $seed <= 60; $seed++) {
+        for ($seed = 1; $seed <= 30; $seed++) {
             $roster = SeededRoster::of($seed);
             $flaws = array_values(Flaws::for($roster));
             foreach (range(1, 3) as $n) {
@@ -113,7 +113,7 @@ final class RehearsalTest extends TestCase
                 $right += (int) (self::wrong(Rehearsal::run($roster, $seed, $two)) === []);
             }
         }
-        self::assertGreaterThan(100, $all);
+        self::assertGreaterThan(50, $all);
         self::assertGreaterThanOrEqual(0.9 * $all, $right);
     }
 
@@ -121,7 +121,7 @@ final class RehearsalTest extends TestCase
     public function test_wrong_answers_do_not_lead_astray(): void
     {
         $right = $all = 0;
-        for ($seed = 1; $seed <= 40; $seed++) {
+        for ($seed = 1; $seed <= 20; $seed++) {
             $roster = SeededRoster::of($seed);
             $flaws = array_values(Flaws::for($roster));
             foreach (range(1, 4) as $n) {
