@@ -63,7 +63,7 @@ final class Propose implements ShouldQueue
             self::keep($proposal, [
                 'state' => 'done',
                 'solved' => $found->solved,
-                'answer' => Json::compact($found->toArray()),
+                'answer' => Json::compact($found->write()),
             ]);
         } catch (Refusal $t) {
             self::keep($proposal, ['state' => 'failed', 'answer' => $t->getMessage()]);

@@ -129,7 +129,7 @@ final readonly class Runs
         $change = NameLight::payload(controller: $act->device, name: $act->text, room: $act->room);
         // The name goes into the plan, where its rules are; refused there, it is no fact of the log either.
         if ($run->site) {
-            $this->revisions->change($job, $user, $job->newest()->number, $change->toArray());
+            $this->revisions->change($job, $user, $job->newest()->number, $change->write());
         } else {
             // A rehearsal leaves nothing in the job.
             Catalogue::make($change, new NoShelf())->apply($job->newest()->plan());

@@ -63,7 +63,7 @@ final readonly class SolvedFixes
         $kept = $this->store->get($key);
         if (!is_array($kept) || !array_is_list($kept)) {
             $kept = array_map(
-                static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change->toArray()],
+                static fn(Fix $f): array => $f->write(),
                 Registry::mend(JudgedJob::for($state), $finding),
             );
             $this->store->put($key, $kept);

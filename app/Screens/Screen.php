@@ -35,12 +35,12 @@ final readonly class Screen
             'stage' => $stage,
             'limits' => Document::write($state->plan)['limits'],
             'stages' => Stages::lamps($state, $findings),
-            'findings' => array_map(static fn(Finding $f): array => $f->toArray(), $findings),
+            'findings' => array_map(static fn(Finding $f): array => $f->write(), $findings),
             'slate' => array_map(
-                static fn(GroupedFindings $s): array => $s->toArray(),
+                static fn(GroupedFindings $s): array => $s->write(),
                 GroupedFindings::from($findings),
             ),
-            'ledger' => array_map(static fn(Figure $f): array => $f->toArray(), $shown->ledger($state)),
+            'ledger' => array_map(static fn(Figure $f): array => $f->write(), $shown->ledger($state)),
             ...$pictures,
         ];
     }

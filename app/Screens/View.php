@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
-use EmberDusk\Formats\Record\Written;
+use EmberDusk\Values\Written;
 
 /** Data that a page is sent. bin/schemas makes its schema from the constructor, and TypeScript's type is made from that. */
 interface View extends Written {}

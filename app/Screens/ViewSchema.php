@@ -6,13 +6,25 @@ namespace App\Screens;
 
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Record\RecordSchema;
+use EmberDusk\Values\ChangePayload;
+use EmberDusk\Values\Figure;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Fix;
 
 /** The JSON Schema of all views; bin/schemas writes it to app/Screens/views.json, which is not committed. */
 final readonly class ViewSchema
 {
+    /** Values of the core that write more than their fields. */
+    private const ELSEWHERE = [
+        Figure::class => 'screen.json#/$defs/figure',
+        Finding::class => 'screen.json#/$defs/finding',
+        Fix::class => 'screen.json#/$defs/fix',
+        ChangePayload::class => 'screen.json#/$defs/change',
+    ];
+
     public static function text(): string
     {
-        $schema = new RecordSchema();
+        $schema = new RecordSchema(self::ELSEWHERE);
         foreach (glob(__DIR__ . '/*/*.php') ?: [] as $file) {
             $class = __NAMESPACE__ . '\\' . basename(dirname($file)) . '\\' . basename($file, '.php');
             if (is_subclass_of($class, View::class)) {

@@ -115,7 +115,7 @@ final class Demo implements ShelfSource
     {
         foreach ($changes as $change) {
             $plan = Catalogue::read(
-                $change instanceof ChangePayload ? $change->toArray() : $change,
+                $change instanceof ChangePayload ? $change->write() : $change,
                 self::shelf(),
             )->apply($plan);
             Invariants::check($plan);

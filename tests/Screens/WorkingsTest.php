@@ -23,7 +23,7 @@ final class WorkingsTest extends TestCase
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
         $state = new JobState($plan, ['cove' => Engine::solve($plan, $plan->run('cove'))], Demo::shelf(), []);
-        $figures = array_map(static fn(Figure $f): array => $f->toArray(), [
+        $figures = array_map(static fn(Figure $f): array => $f->write(), [
             ...WireScreen::ledger($state),
             ...\App\Screens\Kit\KitScreen::ledger($state),
             ...\App\Screens\Survey\SurveyScreen::ledger($state),
@@ -31,7 +31,7 @@ final class WorkingsTest extends TestCase
         $picture = json_decode(json_encode(WireScreen::picture($state), JSON_THROW_ON_ERROR), true);
         self::assertIsArray($picture);
         $proposal = json_decode(
-            json_encode(Planner::propose($plan, ['cove'], Demo::basis(), ['kit'])->toArray(), JSON_THROW_ON_ERROR),
+            json_encode(Planner::propose($plan, ['cove'], Demo::basis(), ['kit'])->write(), JSON_THROW_ON_ERROR),
             true,
         );
         self::assertIsArray($proposal);

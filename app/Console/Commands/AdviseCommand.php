@@ -32,7 +32,7 @@ final class AdviseCommand extends Command
                 throw new InvalidInput('--keep is one of ' . implode(', ', Run::PINS) . '.');
             }
             $proposal = Planner::propose($plan, array_keys($plan->runs), new Basis($this->demoShelf()), $keep);
-            $answer = $proposal->toArray();
+            $answer = $proposal->write();
             if ($this->option('job')) {
                 $this->output->write(\EmberDusk\Plan\JobFile::write($proposal->built($proposal->parts)));
             } elseif ($this->option('json')) {

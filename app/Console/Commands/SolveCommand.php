@@ -49,7 +49,7 @@ final class SolveCommand extends Command
                     Json::pretty([
                         'job' => $plan->name,
                         'engine' => Engine::VERSION,
-                        'figures' => array_map(static fn(Figure $f): array => $f->toArray(), $figures),
+                        'figures' => array_map(static fn(Figure $f): array => $f->write(), $figures),
                         'findings' => array_map(self::finding(...), $findings),
                         'nodes' => (object) self::nodes(Engine::networks($plan, $scene, $this->phase())),
                     ]),
@@ -104,7 +104,7 @@ final class SolveCommand extends Command
     /** @return array<string, mixed> code, severity, place, title, text for scripts; the rest as on the screens */
     private static function finding(Finding $finding): array
     {
-        return $finding->toArray() + [
+        return $finding->write() + [
             'text' => $finding->detail,
             'number' => $finding->number,
             'limit' => $finding->limit,

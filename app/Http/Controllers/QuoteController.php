@@ -58,7 +58,7 @@ final readonly class QuoteController
                 'user_id' => $user->id,
                 'revision' => $job->newest()->number,
                 'total' => $quote->total,
-                'lines' => $quote->toArray(),
+                'lines' => $quote->write(),
             ]),
         );
 
@@ -95,7 +95,7 @@ final readonly class QuoteController
                             $given->total,
                             $quote,
                             $state->plan->terms->currency,
-                        )->toArray(),
+                        )->write(),
                     ],
         ]);
     }

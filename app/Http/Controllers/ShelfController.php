@@ -38,7 +38,7 @@ final readonly class ShelfController
     public function index(ShelfSearchRequest $request, #[CurrentUser] User $user): Page
     {
         return Inertia::render('Shelf', [
-            'kinds' => array_map(static fn(Kind $k): array => $k->toArray(), array_values(Kinds::all())),
+            'kinds' => array_map(static fn(Kind $k): array => $k->write(), array_values(Kinds::all())),
             'found' => self::found($request, $user->crew),
         ]);
     }

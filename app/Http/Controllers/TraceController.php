@@ -91,7 +91,7 @@ final readonly class TraceController
         }
         $change = RecordTrace::payload($trace->place, $found->found);
         DB::transaction(function () use ($job, $user, $trace, $change): void {
-            $this->revisions->change($job, $user, $job->newest()->number, $change->toArray());
+            $this->revisions->change($job, $user, $job->newest()->number, $change->write());
             $trace->update(['recorded_at' => Clock::now()]);
         });
 

@@ -260,7 +260,7 @@ final readonly class MeterPicture
 
         $against =
             $row->against !== null ? Multimeter::print((float) $row->against->value, $row->spot->unit ?? '') : '';
-        $band = $row->range !== null && $row->spot !== null ? self::figure($row->range, $row, $new)->toArray() : null;
+        $band = $row->range !== null && $row->spot !== null ? self::figure($row->range, $row, $new)->write() : null;
 
         return [
             'uuid' => $e->uuid,

@@ -28,7 +28,7 @@ final readonly class StepRow
             'why' => $step->why,
             'minutes' => $step->minutes,
             'timed' => $state->productivity->kinds[$step->kind]['count'] ?? 0,
-            'work' => self::work($state, $step)->toArray(),
+            'work' => self::work($state, $step)->write(),
             'people' => $step->people,
             'tools' => $step->tools,
             'caution' => $step->caution,

@@ -62,7 +62,7 @@ final readonly class Gauge
     }
 
     /** @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/gauge */
-    public function toArray(): array
+    public function write(): array
     {
         $text = static fn(float $v): string => Figure::print($v, (int) ($v < 100));
 

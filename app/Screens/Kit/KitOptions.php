@@ -60,7 +60,7 @@ final readonly class KitOptions
                 'facts' => Facts::for($snapshot->entry),
                 'chosen' => $id === $chosen,
                 'moved' => $id === $chosen && ($state->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
-                'gauge' => $gauge?->toArray(),
+                'gauge' => $gauge?->write(),
                 'verdict' => $verdict,
                 'severity' => $severity,
             ];

@@ -231,7 +231,7 @@ final readonly class PartsScreen
             'name' => $cut->name,
             'stock' => $cut->stock,
             'said' => $say($cut->stock),
-            'bought' => self::bought($state, $cut)->toArray(),
+            'bought' => self::bought($state, $cut)->write(),
             'joints' => $cut->joints,
             'left' => $cut->left(),
             'leftSaid' => $say($cut->left()),

@@ -31,7 +31,7 @@ final readonly class QuoteRows
         );
 
         return [
-            'total' => $quote->figure()->toArray(),
+            'total' => $quote->figure()->write(),
             'parts' => $rows(false),
             'work' => $rows(true),
             'net' => Quote::money($quote->net),
@@ -44,7 +44,7 @@ final readonly class QuoteRows
     /** @return array{moves: array<string, mixed>, lines: list<array<string, string>>} as in app/Screens/Parts/parts.json, $defs/quoteMove */
     public static function moved(QuoteChange $change): array
     {
-        return ['moves' => $change->figure()->toArray(), 'lines' => $change->toArray()];
+        return ['moves' => $change->figure()->write(), 'lines' => $change->write()];
     }
 
     public static function work(string $key): bool

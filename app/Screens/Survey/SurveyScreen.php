@@ -167,8 +167,8 @@ final readonly class SurveyScreen
                 static fn(Run $r): array => [
                     'id' => $r->id,
                     'name' => $r->name(),
-                    'length' => self::length($plan, $r)->toArray(),
-                    'apart' => self::apart($plan, $r)?->toArray(),
+                    'length' => self::length($plan, $r)->write(),
+                    'apart' => self::apart($plan, $r)?->write(),
                     'mounting' => $r->mounting,
                     'light' => $r->light,
                     'height' => $r->height === null ? '' : $say($r->height),
@@ -196,7 +196,7 @@ final readonly class SurveyScreen
                 static fn(Battery $b): array => [
                     'name' => $b->spot->name,
                     'text' => self::battery($b),
-                    'volts' => array_map(static fn(Figure $f): array => $f->toArray(), BankFindings::figures($b)),
+                    'volts' => array_map(static fn(Figure $f): array => $f->write(), BankFindings::figures($b)),
                     'caution' => BankFindings::CAUTION,
                 ],
                 $site->batteries,

@@ -80,7 +80,7 @@ final readonly class FixtureRows
                     fixture: $fitting,
                     on: $id,
                     kit: $state->plan->cableTo($fitting)->kit ?? $cable,
-                )->toArray(),
+                )->write(),
             ],
             array_keys($state->plan->supplies),
         );
@@ -94,7 +94,7 @@ final readonly class FixtureRows
             if ($state->plan->module($id)?->dims() === $dim) {
                 $choices[] = [
                     'label' => 'Under ' . strtoupper($id),
-                    'change' => ChooseModule::payload(fixture: $fitting, module: $id)->toArray(),
+                    'change' => ChooseModule::payload(fixture: $fitting, module: $id)->write(),
                 ];
             }
         }
@@ -110,7 +110,7 @@ final readonly class FixtureRows
         ) {
             $choices[] = [
                 'label' => 'Take ' . $snapshot->entry->name(),
-                'change' => ChooseModule::payload(fixture: $fitting, kit: $snapshot->entry->id())->toArray(),
+                'change' => ChooseModule::payload(fixture: $fitting, kit: $snapshot->entry->id())->write(),
             ];
         }
 

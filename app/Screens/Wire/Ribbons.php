@@ -48,8 +48,8 @@ final readonly class Ribbons
 
         $trouble = $refusal instanceof Refusal ? $refusal->getMessage() : null;
         $load =
-            $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap)->toArray() : null;
-        $evenness = $result !== null ? RunFigures::evenness($result)->toArray() : null;
+            $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap)->write() : null;
+        $evenness = $result !== null ? RunFigures::evenness($result)->write() : null;
 
         return [
             'id' => $run->id,
@@ -209,8 +209,8 @@ final readonly class Ribbons
         $drop = null;
         $amps = null;
         if ($of !== null) {
-            $drop = CableFigures::cableDrop($state->plan, $of)->toArray();
-            $amps = CableFigures::cableAmps($of)->toArray();
+            $drop = CableFigures::cableDrop($state->plan, $of)->write();
+            $amps = CableFigures::cableAmps($of)->write();
         }
 
         return [
@@ -219,7 +219,7 @@ final readonly class Ribbons
             'label' => $label,
             'length' => Figure::print($cable->length, 2),
             'reckoned' => $cable->reckoned,
-            'way' => CableFigures::way($state->plan, $cable)?->toArray(),
+            'way' => CableFigures::way($state->plan, $cable)?->write(),
             'joint' => $cable->joint ?? '',
             'fuse' => $cable->fuse ?? '',
             'switch' => $cable->switch ?? '',
@@ -236,7 +236,7 @@ final readonly class Ribbons
             return null;
         }
 
-        return ['id' => $id, 'name' => $name, 'figure' => $figure?->toArray(), 'where' => $device?->where() ?? ''];
+        return ['id' => $id, 'name' => $name, 'figure' => $figure?->write(), 'where' => $device?->where() ?? ''];
     }
 
     /**

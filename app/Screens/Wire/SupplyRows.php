@@ -32,8 +32,8 @@ final readonly class SupplyRows
             $average = null;
             $peak = null;
             if ($given !== null) {
-                $average = self::figure($id, 'average', $given->amps, 'amps')->toArray();
-                $peak = self::figure($id, 'peak', $given->peakAmps, 'peakAmps')->toArray();
+                $average = self::figure($id, 'average', $given->amps, 'amps')->write();
+                $peak = self::figure($id, 'peak', $given->peakAmps, 'peakAmps')->write();
             }
             $runTime = null;
             $standby = null;
@@ -42,8 +42,8 @@ final readonly class SupplyRows
                     $state->plan,
                     $id,
                     BankStates::amps($state->plan, $id, $given),
-                )?->toArray();
-                $standby = BankStates::standby($state->plan, $id)?->toArray();
+                )?->write();
+                $standby = BankStates::standby($state->plan, $id)?->write();
             }
             $rows[] = [
                 'id' => $id,
@@ -54,12 +54,12 @@ final readonly class SupplyRows
                 'parallel' => $unit->parallel,
                 'average' => $average,
                 'peak' => $peak,
-                'plate' => $supply->battery() ? null : LimitedPower::figure($id, $supply)->toArray(),
+                'plate' => $supply->battery() ? null : LimitedPower::figure($id, $supply)->write(),
                 'runTime' => $runTime,
                 'standby' => $standby,
                 'states' => self::states($state, $id),
                 'bank' => $unit->bank,
-                'draw' => self::draw($state, $id)?->toArray(),
+                'draw' => self::draw($state, $id)?->write(),
                 'notes' => self::notes($supply),
             ];
         }
@@ -103,9 +103,9 @@ final readonly class SupplyRows
             return array_map(
                 static fn(array $row): array => [
                     'state' => $row['state'],
-                    'volts' => $row['volts']->toArray(),
-                    'amps' => $row['amps']?->toArray(),
-                    'darkest' => $row['darkest']?->toArray(),
+                    'volts' => $row['volts']->write(),
+                    'amps' => $row['amps']?->write(),
+                    'darkest' => $row['darkest']?->write(),
                 ],
                 BankStates::for($state->plan, $id),
             );

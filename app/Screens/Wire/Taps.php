@@ -39,7 +39,7 @@ final readonly class Taps
         if ($heavy !== null && count($state->plan->cutMarks($run)->groups ?? []) > 1) {
             $taps[] = [
                 'label' => "Lay {$heavy->name()} past it, joined at both ends of each section",
-                'change' => TapLeg::payload(run: $run->id, leg: $heavy->id(), drop: $drop->id())->toArray(),
+                'change' => TapLeg::payload(run: $run->id, leg: $heavy->id(), drop: $drop->id())->write(),
             ];
         }
         foreach (ExistingLegs::for($state->plan, $run, $state->shelf) as $name => $leg) {
@@ -47,7 +47,7 @@ final readonly class Taps
                 'label' => "Feed it by leg {$name}, {$state->plan->terms->say(
                     $leg->length,
                 )} from {$leg->ends[0]->name} to {$leg->ends[1]->name}",
-                'change' => UseLeg::payload(run: $run->id, leg: $name, drop: $drop->id())->toArray(),
+                'change' => UseLeg::payload(run: $run->id, leg: $name, drop: $drop->id())->write(),
             ];
         }
 

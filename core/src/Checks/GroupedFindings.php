@@ -157,9 +157,9 @@ final readonly class GroupedFindings
     }
 
     /** @return array<string, mixed> as in app/Screens/screen.json, $defs/slateLine */
-    public function toArray(): array
+    public function write(): array
     {
-        $fix = $this->fix !== null ? ['label' => $this->fix->label, 'change' => $this->fix->change->toArray()] : null;
+        $fix = $this->fix?->write();
 
         return [
             'severity' => $this->first->severity->value,

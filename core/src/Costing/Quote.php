@@ -89,9 +89,9 @@ final readonly class Quote
     }
 
     /** @return array<string, array{what: string, count: string, cents: int}> the lines, tax as the last */
-    public function toArray(): array
+    public function write(): array
     {
-        $lines = array_map(static fn(QuoteLine $l): array => $l->toArray(), $this->lines);
+        $lines = array_map(static fn(QuoteLine $l): array => $l->write(), $this->lines);
         if ($this->tax !== 0) {
             $lines['tax'] = [
                 'what' => 'Tax',

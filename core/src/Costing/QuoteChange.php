@@ -21,7 +21,7 @@ final readonly class QuoteChange
     public static function between(Quote $before, Quote $after, string $currency): self
     {
         return new self(
-            self::lines($before->toArray(), $after->toArray()),
+            self::lines($before->write(), $after->write()),
             $after->total - $before->total,
             $after->minutes() - $before->minutes(),
             $currency,
@@ -41,7 +41,7 @@ final readonly class QuoteChange
             $given += ['tax' => ['what' => 'Tax', 'count' => '', 'cents' => $tax]];
         }
 
-        return new self(self::lines($given, $now->toArray()), $now->total - $total, 0.0, $currency);
+        return new self(self::lines($given, $now->write()), $now->total - $total, 0.0, $currency);
     }
 
     /** Effect on the quote, with each changed line in its working. */
@@ -71,7 +71,7 @@ final readonly class QuoteChange
     }
 
     /** @return list<array{what: string, then: string, now: string, difference: string}> */
-    public function toArray(): array
+    public function write(): array
     {
         return array_values(
             array_map(

@@ -33,7 +33,7 @@ final readonly class QuoteLine
     }
 
     /** @return array{what: string, count: string, cents: int} */
-    public function toArray(): array
+    public function write(): array
     {
         return ['what' => $this->what, 'count' => $this->count, 'cents' => $this->cents];
     }

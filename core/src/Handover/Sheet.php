@@ -194,7 +194,7 @@ final readonly class Sheet
         if ($result !== null && $strip !== null) {
             $figures = array_values(
                 array_map(
-                    static fn(Figure $f): array => $f->toArray(),
+                    static fn(Figure $f): array => $f->write(),
                     array_filter([
                         RunFigures::load(
                             $strip,

@@ -56,14 +56,14 @@ final readonly class Kind
     }
 
     /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/kind */
-    public function toArray(): array
+    public function write(): array
     {
         return [
             'kind' => $this->kind,
             'name' => $this->name,
             'plural' => $this->plural,
             'group' => $this->group,
-            'fields' => array_map(static fn(KindField $f): array => $f->toArray(), array_values($this->fields)),
+            'fields' => array_map(static fn(KindField $f): array => $f->write(), array_values($this->fields)),
         ];
     }
 }

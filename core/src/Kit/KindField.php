@@ -110,7 +110,7 @@ final readonly class KindField
     }
 
     /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/kindField */
-    public function toArray(): array
+    public function write(): array
     {
         return [
             'key' => $this->key,

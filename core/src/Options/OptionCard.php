@@ -68,7 +68,7 @@ final readonly class OptionCard
         $leads = [];
         foreach (array_keys(self::ROWS) as $row) {
             $figure = $this->figures[$row] ?? null;
-            $rows[$row] = $figure?->toArray();
+            $rows[$row] = $figure?->write();
             if ($figure !== null && isset($best[$row]) && abs($figure->value - $best[$row]) < 1e-9) {
                 $leads[] = $row;
             }
@@ -92,7 +92,7 @@ final readonly class OptionCard
             ),
             'refused' => $refused,
             'prepare' => $prepare,
-            'take' => $this->take?->toArray(),
+            'take' => $this->take?->write(),
             'best' => $leads,
         ];
     }

@@ -85,12 +85,12 @@ final readonly class SplitCard
     }
 
     /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/splitWay */
-    public function toArray(): array
+    public function write(): array
     {
-        $column = fn(string $name): ?array => isset($this->figures[$name]) ? $this->figures[$name]->toArray() : null;
+        $column = fn(string $name): ?array => isset($this->figures[$name]) ? $this->figures[$name]->write() : null;
 
         $refused = $this->refused !== '' ? $this->refused : null;
-        $take = $this->refused === '' ? $this->way->change?->toArray() : null;
+        $take = $this->refused === '' ? $this->way->change?->write() : null;
 
         return [
             'how' => $this->way->how,

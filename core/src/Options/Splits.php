@@ -24,7 +24,7 @@ final readonly class Splits
         $promise = new Promise($plan, $basis);
         $cards = [];
         foreach (SplitWay::all($plan, $run, $parts, $basis->shelf) as $way) {
-            $cards[] = self::card($plan, $run, $way, $promise)->toArray();
+            $cards[] = self::card($plan, $run, $way, $promise)->write();
         }
 
         return $cards;

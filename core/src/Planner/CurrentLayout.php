@@ -76,10 +76,10 @@ final readonly class CurrentLayout
     }
 
     /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/drawn */
-    public function toArray(): array
+    public function write(): array
     {
         return [
-            'cost' => MovingFigures::cost($this->plan, $this->now)->toArray(),
+            'cost' => MovingFigures::cost($this->plan, $this->now)->write(),
             'dearer' => Figure::print(($this->now->cost() - $this->then) / UnitCosts::COIN, 2),
             'lines' => $this->lines,
             'keep' => $this->judge->holds() && $this->now->cost() <= $this->then,
@@ -141,8 +141,8 @@ final readonly class CurrentLayout
 
         return [
             'label' => $best[1],
-            'cost' => MovingFigures::for($plan, $best[0] - $cost)->toArray(),
-            'change' => $best[2]->toArray(),
+            'cost' => MovingFigures::for($plan, $best[0] - $cost)->write(),
+            'change' => $best[2]->write(),
         ];
     }
 

@@ -124,7 +124,7 @@ final readonly class Proposal
     }
 
     /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/proposal */
-    public function toArray(): array
+    public function write(): array
     {
         $promise = new Promise($this->plan, $this->basis);
         $nearest = array_values(array_filter(array_map(static fn(array $c): ?LayoutTrial => $c[1], $this->clashes)));
@@ -163,17 +163,17 @@ final readonly class Proposal
             'cheaper' => array_map(
                 fn(LayoutTrial $t): array => [
                     'label' => $this->label([$t]),
-                    'cost' => MovingFigures::for($this->plan, $t->cost)->toArray(),
+                    'cost' => MovingFigures::for($this->plan, $t->cost)->write(),
                     'broken' => $t->judge->words(),
                 ],
                 $this->cheaper(),
             ),
             'alternatives' => $this->others($promise),
-            'bound' => MovingFigures::for($this->plan, $this->bound)->toArray(),
+            'bound' => MovingFigures::for($this->plan, $this->bound)->write(),
             'gap' => $gap,
             'solved' => $this->solved,
             'stopped' => $this->stopped,
-            'drawn' => CurrentLayout::for($this->plan, $this, $this->basis)?->toArray(),
+            'drawn' => CurrentLayout::for($this->plan, $this, $this->basis)?->write(),
         ];
     }
 
@@ -222,16 +222,16 @@ final readonly class Proposal
 
         return [
             'parts' => array_map(fn(LayoutTrial $t): string => $t->layout->words($this->plan), $parts),
-            'cost' => MovingFigures::cost($made, $moving)->toArray(),
-            'quote' => $change->figure()->toArray(),
+            'cost' => MovingFigures::cost($made, $moving)->write(),
+            'quote' => $change->figure()->write(),
             'joints' => $moving->joints(),
             'boxes' => $moving->boxes(),
             'evenness' => sprintf(
                 '%.2f',
                 min(array_map(static fn(LayoutTrial $t): float => $t->judge->evenness, $parts) ?: [0.0]),
             ),
-            'bill' => $change->toArray(),
-            'take' => $this->change($parts)?->toArray() ?? [],
+            'bill' => $change->write(),
+            'take' => $this->change($parts)?->write() ?? [],
         ];
     }
 

@@ -9,7 +9,7 @@ namespace EmberDusk\Values;
  *
  * Evaluating the formula with the inputs gives the value; the printed text is the value at its decimals.
  */
-final readonly class Figure
+final readonly class Figure implements Written
 {
     use Copies;
 
@@ -52,7 +52,7 @@ final readonly class Figure
     }
 
     /** @return array<string, mixed> as in app/Screens/screen.json, $defs/figure */
-    public function toArray(): array
+    public function write(): array
     {
         $range = null;
         if ($this->range !== null) {

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Values;
 
 /** A problem or an open decision: place, number, limit, source, and fixes. */
-final readonly class Finding
+final readonly class Finding implements Written
 {
     use Copies;
 
@@ -46,7 +46,7 @@ final readonly class Finding
     }
 
     /** @return array<string, mixed> as in app/Screens/screen.json, $defs/finding */
-    public function toArray(): array
+    public function write(): array
     {
         return [
             'code' => $this->code,
@@ -57,10 +57,7 @@ final readonly class Finding
             'place' => $this->place->id,
             'source' => $this->source,
             'asks' => $this->asks,
-            'fixes' => array_map(
-                static fn(Fix $f): array => ['label' => $f->label, 'change' => $f->change->toArray()],
-                $this->fixes,
-            ),
+            'fixes' => array_map(static fn(Fix $f): array => $f->write(), $this->fixes),
         ];
     }
 }

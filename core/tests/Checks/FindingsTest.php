@@ -132,7 +132,7 @@ final class FindingsTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $quote = static fn(Plan $p): Quote => (new JobState($p, [], Demo::shelf(), []))->schedule()->quote();
         $given = $quote($plan);
-        self::assertSame([], QuoteChange::since($given->toArray(), $given->total, $given, 'EUR')->toArray());
+        self::assertSame([], QuoteChange::since($given->write(), $given->total, $given, 'EUR')->write());
         // One bench light of 58.00 and its 15 % less; the other lines stay, but twenty minutes of one person, and tax.
         $fewer = $quote(
             Demo::with($plan, [
@@ -143,7 +143,7 @@ final class FindingsTest extends TestCase
                 'count' => 5,
             ]),
         );
-        $changes = QuoteChange::since($given->toArray(), $given->total, $fewer, 'EUR')->toArray();
+        $changes = QuoteChange::since($given->write(), $given->total, $fewer, 'EUR')->write();
         self::assertSame(
             [['Bench light 36 W, 0-10 V', '6', '5', '-66.70'], ['Fixtures', '3 h 20 min', '3 h', '-13.33']],
             array_map(array_values(...), array_slice($changes, 0, 2)),
@@ -158,7 +158,7 @@ final class FindingsTest extends TestCase
                 'count' => 0,
             ]),
         );
-        $gone = QuoteChange::since($given->toArray(), $given->total, $gone, 'EUR')->toArray();
+        $gone = QuoteChange::since($given->write(), $given->total, $gone, 'EUR')->write();
         self::assertSame(
             ['6', '–', '-400.20'],
             array_slice(

@@ -50,10 +50,10 @@ final class GroupedFindingsTest extends TestCase
         self::assertSame(range(0, 5), array_merge(...array_column($lines, 'at')));
         self::assertNull($lines[0]->fix);
         self::assertNotNull($lines[2]->fix);
-        self::assertSame('Together', $lines[2]->fix->change->toArray()['kind']);
+        self::assertSame('Together', $lines[2]->fix->change->write()['kind']);
         self::assertSame(
             ['k1', 'k2', 'k3'],
-            array_column((array) $lines[2]->fix->change->toArray()['changes'], 'cable'),
+            array_column((array) $lines[2]->fix->change->write()['changes'], 'cable'),
         );
     }
 

@@ -78,7 +78,7 @@ final class WorkingsTest extends TestCase
                         );
                     }
                 }
-                self::assertWorkings([$figure->toArray()]);
+                self::assertWorkings([$figure->write()]);
             }
         }
         self::assertGreaterThan(15, $told);
@@ -93,7 +93,7 @@ final class WorkingsTest extends TestCase
         $figure = CableFigures::cableDrop($state->plan, $result->cables['k2']);
         self::assertEqualsWithDelta(0.01, array_column($figure->inputs, 'value', 'symbol')['j'], 1e-12);
         self::assertEqualsWithDelta($result->cables['k2']->drop, $figure->value, 1e-12);
-        self::assertWorkings([$figure->toArray()]);
+        self::assertWorkings([$figure->write()]);
     }
 
     /** @return list<Figure> */

@@ -125,7 +125,7 @@ final class ControlMatrixTest extends TestCase
 
     private static function fields(string $control, string $light, ?bool $wanted, int $zone = 0): Fields
     {
-        return new Fields(SetAnswer::payload($control, $light, $wanted, $zone)->toArray());
+        return new Fields(SetAnswer::payload($control, $light, $wanted, $zone)->write());
     }
 
     /** Beside what joins: a button that plays a scene, a wire that nothing takes, fixtures on a module, segments of a band. */

@@ -70,7 +70,7 @@ final class PromiseTest extends TestCase
             // Banks are not chosen: loads on one are planned as they are.
             keep: $job === 'narrowboat' ? ['kit'] : [],
             watch: new PlannerProgress(static fn(int $solved): bool => $solved >= self::SOLVES),
-        )->toArray();
+        )->write();
         $taken = 0;
         foreach (
             array_filter([$answer['found'], $answer['nearest'], ...array_column($answer['alternatives'], 'way')])

@@ -79,7 +79,7 @@ final class QuoteTest extends TestCase
         );
         self::assertSame(array_sum(array_map(static fn(QuoteLine $l): int => $l->cents, $quote->lines)), $quote->net);
         self::assertSame([(int) round(0.19 * $quote->net), $quote->net + $quote->tax], [$quote->tax, $quote->total]);
-        self::assertWorkings([$quote->figure()->toArray()]);
+        self::assertWorkings([$quote->figure()->write()]);
     }
 
     public function test_ways_there_are_paid_for_each_person_and_each_visit(): void
@@ -118,13 +118,13 @@ final class QuoteTest extends TestCase
     {
         $quote = Costing::price(new Plan('Empty', ''), Demo::basis());
         self::assertSame([[], 0, 0], [$quote->lines, $quote->total, $quote->tax]);
-        self::assertWorkings([$quote->figure()->toArray()]);
+        self::assertWorkings([$quote->figure()->write()]);
     }
 
     public function test_quotes_that_were_given_before_tax_had_a_line_still_add_up(): void
     {
         $now = Costing::price(self::plan(), Demo::basis());
-        $given = array_diff_key($now->toArray(), ['tax' => 0]);
+        $given = array_diff_key($now->write(), ['tax' => 0]);
         $change = QuoteChange::since($given, $now->total + 100, $now, 'EUR');
         self::assertSame(-100, $change->cents);
         self::assertSame(-100, array_sum(array_column($change->lines, 'cents')));
@@ -145,6 +145,6 @@ final class QuoteTest extends TestCase
             self::assertEqualsWithDelta($change->lines[$key]['cents'] / 100, $input->value, 1e-12);
         }
         self::assertEqualsWithDelta($change->cents, array_sum(array_column($change->lines, 'cents')), 1e-9);
-        self::assertWorkings([$figure->toArray()]);
+        self::assertWorkings([$figure->write()]);
     }
 }

@@ -136,10 +136,10 @@ final class BanksTest extends TestCase
     {
         $kit = ['strip-single-12', 'battery-8', 'converter-48-12', 'controller-rf-4', 'cable-2x15', 'fuse-3'];
         $plan = self::chosen(self::cart(), ...$kit);
-        $left = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()))->toArray();
+        $left = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()))->write();
         self::assertStringContainsString('from a battery', $left['left'][0]['why']);
         self::assertNull($left['found']);
-        $kept = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()), ['kit'])->toArray();
+        $kept = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()), ['kit'])->write();
         $after = self::applied($plan, (array) ($kept['found'] ?? $kept['nearest'])['take']);
         self::assertSame('s1', $after->supplies[$after->run('rail')->supply ?? '']->bank);
         self::assertSame('fuse-3', $after->cableTo($after->run('rail')->supply ?? '')?->fuse);

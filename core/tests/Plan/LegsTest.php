@@ -99,7 +99,7 @@ final class LegsTest extends TestCase
         // From 2.50 m of the second wall it is 0.50 m to B1 and 5.50 m to B0.
         $plan = Demo::with(
             self::plan('leg A B0 to B1 2x2.5 3.20, wall, traced'),
-            PlaceDevice::payload('c1', new Standing('room', wall: 1, at: 2.5, up: 2.0))->toArray(),
+            PlaceDevice::payload('c1', new Standing('room', wall: 1, at: 2.5, up: 2.0))->write(),
         );
         $plan = self::used($plan);
         self::assertSame('end of leg A at B1', $plan->splices['j1']->where);

@@ -48,7 +48,7 @@ final class PlacedTest extends TestCase
 
     private static function placed(Plan $plan, string $device, Standing $stands): Plan
     {
-        return Demo::with($plan, PlaceDevice::payload($device, $stands)->toArray());
+        return Demo::with($plan, PlaceDevice::payload($device, $stands)->write());
     }
 
     public function test_a_proposal_begins_at_a_unit_that_was_placed_by_hand(): void

@@ -19,7 +19,7 @@ final class KeepTest extends TestCase
     {
         // Kit of the job's own at a price of 1, which the shelf does not have.
         $drawn = Circuits::simple(4.0, self::WALL)->standing('s1', 'P1')->plan();
-        $answer = Planner::propose($drawn, ['r1'], new Basis(Demo::shelf()))->toArray();
+        $answer = Planner::propose($drawn, ['r1'], new Basis(Demo::shelf()))->write();
         self::assertNotNull($answer['drawn']);
         self::assertSame([], $answer['drawn']['broken']);
         self::assertLessThan(0.0, (float) $answer['drawn']['dearer']);
@@ -33,7 +33,7 @@ final class KeepTest extends TestCase
             ->supply('s1', ['ratedAmps' => 1.0])
             ->standing('s1', 'P1')
             ->plan();
-        $answer = Planner::propose($drawn, ['r1'], new Basis(Demo::shelf()))->toArray();
+        $answer = Planner::propose($drawn, ['r1'], new Basis(Demo::shelf()))->write();
         self::assertNotSame([], $answer['drawn']['broken'] ?? []);
         self::assertFalse($answer['drawn']['keep'] ?? true);
     }
@@ -43,7 +43,7 @@ final class KeepTest extends TestCase
         $boat = Circuits::in("start\n4 r1\ndry\nrun r1, profile\nbattery E1 at 0.5, 2 of 12 V, want 24 V")
             ->run('r1', 4.0)
             ->plan();
-        $answer = Planner::propose($boat, ['r1'], new Basis(Demo::shelf()))->toArray();
+        $answer = Planner::propose($boat, ['r1'], new Basis(Demo::shelf()))->write();
         self::assertNull($answer['found']);
         self::assertSame(
             ['has no mains: choose its bank and converter at Kit first'],
@@ -54,6 +54,6 @@ final class KeepTest extends TestCase
         )
             ->run('r1', 4.0)
             ->plan();
-        self::assertSame([], Planner::propose($shore, ['r1'], new Basis(Demo::shelf()))->toArray()['left']);
+        self::assertSame([], Planner::propose($shore, ['r1'], new Basis(Demo::shelf()))->write()['left']);
     }
 }

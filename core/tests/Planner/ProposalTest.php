@@ -27,7 +27,7 @@ final class ProposalTest extends TestCase
     {
         $plan = JobFile::read(Demo::file('observatory'));
         $proposal = Planner::propose($plan, ['cove'], Demo::basis());
-        $shown = $proposal->toArray();
+        $shown = $proposal->write();
         Responses::check($shown, 'proposal');
         self::assertIsArray($shown['drawn']);
         $sum = array_sum(array_map(static fn(array $l): float => (float) $l['difference'], $shown['drawn']['lines']));
@@ -184,7 +184,7 @@ final class ProposalTest extends TestCase
         foreach (array_keys($plan->runs) as $run) {
             self::assertTrue(self::holds($made, $run), $run);
         }
-        self::assertTrue($proposal->toArray()['stopped']);
+        self::assertTrue($proposal->write()['stopped']);
     }
 
     private static function holds(Plan $plan, string $run): bool

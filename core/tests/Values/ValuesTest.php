@@ -30,7 +30,7 @@ final class ValuesTest extends TestCase
             ],
             range: new Range(0.6312, 0.6799),
         );
-        $array = $figure->toArray();
+        $array = $figure->write();
         self::assertSame('0.65', $array['text']);
         self::assertSame(['0.63', '0.68'], $array['range']);
         self::assertSame(
@@ -59,7 +59,7 @@ final class ValuesTest extends TestCase
                 decimals: 0,
                 formula: 'a',
                 inputs: [new Input('a', '', $value, '', 'plan')],
-            ))->toArray()['inputs'];
+            ))->write()['inputs'];
             self::assertIsArray($shown);
             self::assertSame($text, $shown[0]['text']);
         }
@@ -105,7 +105,7 @@ final class ValuesTest extends TestCase
             limit: 1.2,
             source: 'S',
             fixes: [new Fix('Mend', ChangePayload::named('X'))],
-        ))->toArray();
+        ))->write();
         self::assertSame(
             ['wire', 'f1', 'stop', 'S'],
             [$array['stage'], $array['place'], $array['severity'], $array['source']],

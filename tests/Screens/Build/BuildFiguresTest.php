@@ -75,7 +75,7 @@ final class BuildFiguresTest extends TestCase
     public function test_every_working_gives_its_value(): void
     {
         $state = self::work();
-        $ledgers = array_map(static fn(Figure $f): array => $f->toArray(), [
+        $ledgers = array_map(static fn(Figure $f): array => $f->write(), [
             ...PartsScreen::ledger($state),
             ...BuildScreen::ledger($state),
             $state->schedule()->quote()->figure(),

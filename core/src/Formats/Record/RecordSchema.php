@@ -13,6 +13,9 @@ final class RecordSchema
     /** @var array<string, array<string, mixed>> */
     private array $definitions = [];
 
+    /** @param  array<class-string, string>  $elsewhere  definitions of classes that are described in another schema */
+    public function __construct(private readonly array $elsewhere = []) {}
+
     /** @return array<string, array<string, mixed>> by name, in the order in which they were met */
     public function definitions(): array
     {
@@ -104,10 +107,14 @@ final class RecordSchema
     /** @return array<string, mixed> reference to the definition of a class, which is added where it is missing */
     public function reference(string $class): array
     {
+        if (isset($this->elsewhere[$class])) {
+            return ['$ref' => $this->elsewhere[$class]];
+        }
         if (!class_exists($class)) {
             throw new LogicException("“{$class}” is no record.");
         }
-        $name = lcfirst((new ReflectionClass($class))->getShortName());
+        // A view that shares its word with a class of the core is told apart by its name in PHP only.
+        $name = lcfirst(preg_replace('/View$/', '', (new ReflectionClass($class))->getShortName()) ?? '');
         if (!isset($this->definitions[$name])) {
             // Kept first, so that a record may refer to itself.
             $this->definitions[$name] = [];

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats\Record;
 
+use EmberDusk\Values\Written;
 use EmberDusk\Formats\Fields;
 
 /** A value that is read from JSON and written to it. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats\Record;
 
+use EmberDusk\Values\Written;
 use EmberDusk\Formats\Fields;
 use ReflectionClass;
 use ReflectionMethod;

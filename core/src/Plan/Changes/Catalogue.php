@@ -68,7 +68,7 @@ final readonly class Catalogue
     /** @throws Refusal when the shelf or the plan lacks an entry it names */
     public static function make(ChangePayload $asked, ShelfSource $shelf): Change
     {
-        return self::read($asked->toArray(), $shelf);
+        return self::read($asked->write(), $shelf);
     }
 
     /**

@@ -48,7 +48,7 @@ final readonly class ChangeGroup implements Change
         return ChangePayload::named(
             'Together',
             words: $words,
-            changes: array_map(static fn(ChangePayload $c): array => $c->toArray(), $changes),
+            changes: array_map(static fn(ChangePayload $c): array => $c->write(), $changes),
         );
     }
 

@@ -11,15 +11,15 @@ final readonly class BlockWires
     public function __construct(public ?string $kit, public string $where, public array $runs, public ?Wire $trunk) {}
 
     /** @return array<string, mixed> */
-    public function toArray(): array
+    public function write(): array
     {
         $written = [
             'kit' => $this->kit,
             'where' => $this->where,
-            'runs' => array_map(static fn(RunWires $r): array => $r->toArray(), $this->runs),
+            'runs' => array_map(static fn(RunWires $r): array => $r->write(), $this->runs),
         ];
         if ($this->trunk !== null) {
-            $written['trunk'] = $this->trunk->toArray();
+            $written['trunk'] = $this->trunk->write();
         }
 
         return $written;

@@ -26,7 +26,7 @@ final readonly class LegWire
     ) {}
 
     /** @return array<string, mixed> */
-    public function toArray(): array
+    public function write(): array
     {
         return [
             'name' => $this->name,

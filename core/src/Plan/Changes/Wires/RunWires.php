@@ -14,15 +14,15 @@ final readonly class RunWires
     public function __construct(public string $run, public bool $halves, public array $tails, public ?LegWire $leg) {}
 
     /** @return array<string, mixed> */
-    public function toArray(): array
+    public function write(): array
     {
         $written = [
             'run' => $this->run,
             'halves' => $this->halves,
-            'tails' => array_map(static fn(TailWire $t): array => $t->toArray(), $this->tails),
+            'tails' => array_map(static fn(TailWire $t): array => $t->write(), $this->tails),
         ];
         if ($this->leg !== null) {
-            $written['leg'] = $this->leg->toArray();
+            $written['leg'] = $this->leg->write();
         }
 
         return $written;

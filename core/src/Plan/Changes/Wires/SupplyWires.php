@@ -11,12 +11,12 @@ final readonly class SupplyWires
     public function __construct(public string $kit, public string $where, public array $blocks) {}
 
     /** @return array<string, mixed> */
-    public function toArray(): array
+    public function write(): array
     {
         return [
             'kit' => $this->kit,
             'where' => $this->where,
-            'blocks' => array_map(static fn(BlockWires $b): array => $b->toArray(), $this->blocks),
+            'blocks' => array_map(static fn(BlockWires $b): array => $b->write(), $this->blocks),
         ];
     }
 }

@@ -10,8 +10,8 @@ final readonly class TailWire
     public function __construct(public int $pad, public Wire $wire) {}
 
     /** @return array<string, mixed> */
-    public function toArray(): array
+    public function write(): array
     {
-        return ['pad' => $this->pad, ...$this->wire->toArray()];
+        return ['pad' => $this->pad, ...$this->wire->write()];
     }
 }

@@ -15,7 +15,7 @@ final readonly class Wire
     ) {}
 
     /** @return array<string, mixed> */
-    public function toArray(): array
+    public function write(): array
     {
         return ['kit' => $this->kit, 'length' => $this->length, 'fuse' => $this->fuse];
     }

@@ -44,7 +44,7 @@ final readonly class WireRuns implements Change
         return ChangePayload::given(
             'WireRuns',
             words: $words,
-            supplies: array_map(static fn(SupplyWires $s): array => $s->toArray(), $supplies),
+            supplies: array_map(static fn(SupplyWires $s): array => $s->write(), $supplies),
         );
     }
 

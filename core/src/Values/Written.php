@@ -2,7 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Formats\Record;
+namespace EmberDusk\Values;
 
 /** A value that is written to JSON. */
 interface Written
