@@ -7,8 +7,12 @@ namespace App\Joining;
 use App\Models\PracticeRun;
 use App\Models\User;
 use App\Screens\Join\JoinPicture;
+use App\Screens\Join\JoinRefused;
+use App\Screens\Practice\PracticeAnswer;
 use App\Screens\Practice\PracticePicture;
+use App\Screens\Practice\PracticeScore;
 use App\Time\Clock;
+use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\LiveRun;
@@ -50,11 +54,10 @@ final readonly class Practices
 
     /**
      * @param  float|null  $at  run seconds, of a replay; null: now
-     * @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceAnswer
      */
-    public function look(PracticeRun $run, ?float $at = null): array
+    public function look(PracticeRun $run, ?float $at = null): PracticeAnswer
     {
-        return DB::transaction(function () use ($run, $at): array {
+        return DB::transaction(function () use ($run, $at): PracticeAnswer {
             $run->refresh();
             $lesson = Lessons::get($run->lesson);
             if ($run->ended_at !== null || $at !== null) {
@@ -67,8 +70,7 @@ final readonly class Practices
         });
     }
 
-    /** @return array<string, mixed> */
-    private function replayed(PracticeRun $run, Lesson $lesson, float $at): array
+    private function replayed(PracticeRun $run, Lesson $lesson, float $at): PracticeAnswer
     {
         $log = array_values(array_filter(self::log($run), static fn(Event $e): bool => $e->at <= $at));
         $live = $lesson->run($log);
@@ -81,11 +83,10 @@ final readonly class Practices
      * Logs hand actions in order; duplicates of a device count once. A refused action is reported, and the rest continues.
      *
      * @param  list<GivenAct>  $acts
-     * @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceAnswer
      */
-    public function act(PracticeRun $run, array $acts): array
+    public function act(PracticeRun $run, array $acts): PracticeAnswer
     {
-        return DB::transaction(function () use ($run, $acts): array {
+        return DB::transaction(function () use ($run, $acts): PracticeAnswer {
             $run->refresh();
             $lesson = Lessons::get($run->lesson);
             $live = $lesson->run(self::log($run));
@@ -100,7 +101,7 @@ final readonly class Practices
             }
             $this->keep($run, $live->settle($this->now($run)));
 
-            return ['refused' => $refused] + $this->answer($run, $lesson, $live, $this->now($run));
+            return $this->answer($run, $lesson, $live, $this->now($run), $refused);
         });
     }
 
@@ -137,10 +138,8 @@ final readonly class Practices
 
     /**
      * Every control is pressed: the lesson is over, and is scored.
-     *
-     * @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceAnswer
      */
-    public function end(PracticeRun $run): array
+    public function end(PracticeRun $run): PracticeAnswer
     {
         DB::transaction(function () use ($run): void {
             $run->refresh();
@@ -155,15 +154,14 @@ final readonly class Practices
                 'ended_at' => $now,
                 'speed' => 0,
                 'clock_seconds' => $now,
-                'score' => PracticePicture::score($attempt, Score::for($attempt), Turning::for($attempt)),
+                'score' => PracticePicture::score($attempt, Score::for($attempt), Turning::for($attempt))->write(),
             ]);
         });
 
         return $this->look($run);
     }
 
-    /** @return array<string, mixed> */
-    public function speed(PracticeRun $run, int $speed): array
+    public function speed(PracticeRun $run, int $speed): PracticeAnswer
     {
         DB::transaction(function () use ($run, $speed): void {
             $run->refresh();
@@ -176,8 +174,7 @@ final readonly class Practices
         return $this->look($run);
     }
 
-    /** @return array<string, mixed> */
-    public function skip(PracticeRun $run): array
+    public function skip(PracticeRun $run): PracticeAnswer
     {
         DB::transaction(function () use ($run): void {
             $run->refresh();
@@ -228,23 +225,28 @@ final readonly class Practices
         $run->update(['clock_seconds' => $seconds, 'clock_since' => $this->wall()]);
     }
 
-    /** @return array<string, mixed> */
-    private function answer(PracticeRun $run, Lesson $lesson, LiveRun $live, float $now): array
-    {
-        return [
-            'run' => $run->id,
-            'speed' => $run->speed,
-            'wall' => (int) round($this->wall() * 1000),
-            'refused' => [],
-            'ended' => $run->ended_at,
-            'score' => $run->score,
-            'lesson' => PracticePicture::lesson($lesson),
-            'picture' => JoinPicture::for($live, $now, null, windows: $run->ended_at !== null),
-            'keys' => PracticePicture::keys($lesson),
-            'lines' => PracticePicture::lines($live),
-            'leaflets' => PracticePicture::leaflets($lesson),
-            'parts' => PracticePicture::parts($lesson),
-        ];
+    /** @param  list<JoinRefused>  $refused */
+    private function answer(
+        PracticeRun $run,
+        Lesson $lesson,
+        LiveRun $live,
+        float $now,
+        array $refused = [],
+    ): PracticeAnswer {
+        return new PracticeAnswer(
+            run: $run->id,
+            speed: $run->speed,
+            wall: (int) round($this->wall() * 1000),
+            refused: $refused,
+            ended: $run->ended_at,
+            score: $run->score === null ? null : PracticeScore::read(new Fields($run->score)),
+            lesson: PracticePicture::lesson($lesson),
+            picture: JoinPicture::for($live, $now, null, windows: $run->ended_at !== null),
+            keys: PracticePicture::keys($lesson),
+            lines: PracticePicture::lines($live),
+            leaflets: PracticePicture::leaflets($lesson),
+            parts: PracticePicture::parts($lesson),
+        );
     }
 
     private function now(PracticeRun $run): float

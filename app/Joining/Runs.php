@@ -9,7 +9,10 @@ use App\Models\Job;
 use App\Models\JoinRun;
 use App\Models\User;
 use App\Screens\Join\JoinAhead;
+use App\Screens\Join\JoinAnswer;
+use App\Screens\Join\JoinForeseen;
 use App\Screens\Join\JoinPicture;
+use App\Screens\Join\JoinRefused;
 use App\Time\Clock;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\Event;
@@ -34,10 +37,9 @@ final readonly class Runs
     /** Seconds past a moment at which what shows then is there. */
     private const PAST = 0.05;
 
-    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer */
-    public function look(Job $job, JoinRun $run): array
+    public function look(Job $job, JoinRun $run): JoinAnswer
     {
-        return DB::transaction(function () use ($job, $run): array {
+        return DB::transaction(function () use ($job, $run): JoinAnswer {
             $run->refresh();
             $now = $run->clockAt($this->wall());
             $live = $this->live($job, $run);
@@ -54,11 +56,10 @@ final readonly class Runs
      * Logs actions or answers in order; duplicates of a device count once. A refused one is reported, and the rest continues.
      *
      * @param  list<GivenAct>  $acts
-     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer
      */
-    public function act(Job $job, JoinRun $run, User $user, array $acts): array
+    public function act(Job $job, JoinRun $run, User $user, array $acts): JoinAnswer
     {
-        return DB::transaction(function () use ($job, $run, $user, $acts): array {
+        return DB::transaction(function () use ($job, $run, $user, $acts): JoinAnswer {
             $run->refresh();
             $now = $run->clockAt($this->wall());
             $refused = [];
@@ -77,7 +78,7 @@ final readonly class Runs
                 $this->log->keep($run, $live->settle($now));
             }
 
-            return ['refused' => $refused] + $this->answer($job, $run, $live, $now);
+            return $this->answer($job, $run, $live, $now, $refused);
         });
     }
 
@@ -138,26 +139,21 @@ final readonly class Runs
         return $new;
     }
 
-    /**
-     * Next steps for each answer, sent ahead for a lost connection; none if simulated devices have to respond.
-     *
-     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinForeseen
-     */
-    public function ahead(Job $job, JoinRun $run): array
+    /** Next steps for each answer, sent ahead for a lost connection; none if simulated devices have to respond. */
+    public function ahead(Job $job, JoinRun $run): JoinForeseen
     {
         $run->refresh();
         $live = $this->live($job, $run);
 
         if ($live === null || !$run->site) {
-            return ['ahead' => null];
+            return new JoinForeseen(ahead: null);
         }
         $ahead = StepsAhead::for($live->roster, self::tasks($run), $live->log(), $run->clockAt($this->wall()));
 
-        return ['ahead' => JoinAhead::for($ahead, $live->roster, $job->newest()->plan())];
+        return new JoinForeseen(ahead: JoinAhead::for($ahead, $live->roster, $job->newest()->plan()));
     }
 
-    /** @return array<string, mixed> */
-    public function speed(Job $job, JoinRun $run, int $speed): array
+    public function speed(Job $job, JoinRun $run, int $speed): JoinAnswer
     {
         if ($run->site && $speed > 1) {
             throw InvalidInput::at('/speed', 'On site a run follows the clock.');
@@ -172,10 +168,8 @@ final readonly class Runs
 
     /**
      * Advances a rehearsal's clock to the next event, to skip the wait.
-     *
-     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinAnswer
      */
-    public function skip(Job $job, JoinRun $run): array
+    public function skip(Job $job, JoinRun $run): JoinAnswer
     {
         if ($run->site) {
             throw new OutOfTurn('On site nothing can be skipped: the real device needs its time.');
@@ -223,23 +217,23 @@ final readonly class Runs
         return array_map(static fn(array $t): Task => Task::read(new Fields($t)), $run->tasks ?? []);
     }
 
-    /** @return array<string, mixed> */
-    private function answer(Job $job, JoinRun $run, ?LiveRun $live, float $now): array
+    /** @param  list<JoinRefused>  $refused */
+    private function answer(Job $job, JoinRun $run, ?LiveRun $live, float $now, array $refused = []): JoinAnswer
     {
         $hidden = $run->flaws !== '' ? count(explode(' ', $run->flaws)) : 0;
         $picture = $live !== null ? JoinPicture::for($live, $now, $job->newest()->plan()) : null;
 
-        return [
-            'run' => $run->id,
-            'speed' => $run->speed,
-            'wall' => (int) round($this->wall() * 1000),
-            'refused' => [],
-            'site' => $run->site,
-            'hand' => $run->hand,
-            'hidden' => $hidden,
-            'events' => $run->events()->count(),
-            'picture' => $picture,
-        ];
+        return new JoinAnswer(
+            run: $run->id,
+            speed: $run->speed,
+            wall: (int) round($this->wall() * 1000),
+            refused: $refused,
+            site: $run->site,
+            hand: $run->hand,
+            hidden: $hidden,
+            events: $run->events()->count(),
+            picture: $picture,
+        );
     }
 
     private function wall(): float

@@ -8,6 +8,7 @@ use App\Models\Crew;
 use App\Models\KitNote;
 use App\Models\User;
 use App\Time\Clock;
+use EmberDusk\Kit\CrewNote;
 use EmberDusk\Plan\Plan;
 use Illuminate\Support\Facades\DB;
 
@@ -32,7 +33,7 @@ final readonly class KitNotes
         DB::transaction(static fn(): ?bool => $note->delete());
     }
 
-    /** @return list<array{id: int, entry: string, kit: string, says: string, day: string, by: string}> of the kit that a job uses */
+    /** @return list<CrewNote> of the kit that a job uses */
     public function for(Crew $crew, Plan $plan): array
     {
         return array_values(
@@ -44,14 +45,14 @@ final readonly class KitNotes
                 ->orderBy('id')
                 ->get()
                 ->map(
-                    static fn(KitNote $n): array => [
-                        'id' => $n->id,
-                        'entry' => $n->entry,
-                        'kit' => $plan->kit[$n->entry]->entry->name(),
-                        'says' => $n->says,
-                        'day' => $n->day,
-                        'by' => (string) $n->user?->name,
-                    ],
+                    static fn(KitNote $n): CrewNote => new CrewNote(
+                        id: $n->id,
+                        entry: $n->entry,
+                        kit: $plan->kit[$n->entry]->entry->name(),
+                        says: $n->says,
+                        day: $n->day,
+                        by: (string) $n->user?->name,
+                    ),
                 )
                 ->all(),
         );

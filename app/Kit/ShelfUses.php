@@ -9,6 +9,9 @@ use App\Models\Job;
 use App\Models\Revision;
 use App\Results\JobLoader;
 use App\Screens\Shelf\Shift;
+use App\Screens\Shelf\ShiftView;
+use App\Screens\Shelf\Uses;
+use App\Screens\Shelf\UseView;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\RefreshKit;
@@ -22,8 +25,7 @@ final readonly class ShelfUses
 
     public function __construct(private JobLoader $loader) {}
 
-    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/uses: those with an older copy first; archived jobs are excluded */
-    public function for(Crew $crew, string $entry, ?KitSnapshot $now): array
+    public function for(Crew $crew, string $entry, ?KitSnapshot $now): Uses
     {
         $held = static fn(): Builder => Job::query()
             ->where('crew_id', $crew->id)
@@ -39,23 +41,24 @@ final readonly class ShelfUses
             ])
             ->get();
 
-        return [
-            'total' => $held()->count(),
-            'jobs' => $jobs
-                ->map(
-                    static fn(Job $job): array => [
-                        'job' => $job->id,
-                        'name' => $job->name,
-                        'revision' => (int) $job->revision,
-                        'moved' => $now !== null && ($job->kit[$entry] ?? '') !== $now->hash,
-                    ],
-                )
-                ->all(),
-        ];
+        return new Uses(
+            total: $held()->count(),
+            jobs: array_values(
+                $jobs
+                    ->map(
+                        static fn(Job $job): UseView => new UseView(
+                            job: $job->id,
+                            name: $job->name,
+                            revision: (int) $job->revision,
+                            moved: $now !== null && ($job->kit[$entry] ?? '') !== $now->hash,
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/shift */
-    public function shift(Job $job, string $entry): array
+    public function shift(Job $job, string $entry): ShiftView
     {
         $shelf = Shelves::ofCrew($job->crew);
         $plan = $job->newest()->plan();

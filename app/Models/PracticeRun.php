@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $lesson
  * @property list<array{float, string, string, string, string|null}> $log when, kind, device, text, and the name that a device gave it
  * @property float|null $ended_at run seconds at which every control was pressed
- * @property array<string, mixed>|null $score as in app/Screens/Practice/practice.json, $defs/practiceScore
+ * @property array<string, mixed>|null $score a PracticeScore
  */
 final class PracticeRun extends Model
 {

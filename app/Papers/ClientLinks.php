@@ -7,6 +7,7 @@ namespace App\Papers;
 use App\Models\ClientLink;
 use App\Models\Job;
 use App\Models\User;
+use App\Screens\Handover\ClientLinkView;
 use App\Time\Clock;
 use Illuminate\Http\Request;
 use Illuminate\Support\Carbon;
@@ -72,16 +73,16 @@ final readonly class ClientLinks
         return route('client', [...$of, 'secret' => $link->secret], false);
     }
 
-    /** @return list<array{id: int, url: string, until: string}> those of a job that are good */
+    /** @return list<ClientLinkView> those of a job that are good */
     public function for(Job $job): array
     {
         return array_values(
             array_map(
-                static fn(ClientLink $link): array => [
-                    'id' => $link->id,
-                    'url' => self::url($link),
-                    'until' => Clock::local($link->expires_at)->format('Y-m-d'),
-                ],
+                static fn(ClientLink $link): ClientLinkView => new ClientLinkView(
+                    id: $link->id,
+                    url: self::url($link),
+                    until: Clock::local($link->expires_at)->format('Y-m-d'),
+                ),
                 array_filter($job->clientLinks()->orderBy('id')->get()->all(), $this->good(...)),
             ),
         );

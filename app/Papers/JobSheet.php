@@ -10,6 +10,7 @@ use App\Kit\KitNotes;
 use App\Models\Job;
 use App\Models\JoinEvent;
 use App\Results\JobLoader;
+use App\Screens\Handover\KitNamed;
 use App\Time\Clock;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\JudgedJob;
@@ -17,8 +18,10 @@ use EmberDusk\Handover\AcceptanceRecord;
 use EmberDusk\Handover\Sheet;
 use EmberDusk\Handover\TestRecord;
 use EmberDusk\Joining\EventWords;
+use EmberDusk\Joining\JoinLine;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Written;
 
 /** The current sheet of a job: for the page, for paper, and for the client's link. */
 final readonly class JobSheet
@@ -42,7 +45,7 @@ final readonly class JobSheet
         $rehearsed = $job->joinRuns()->where('site', false)->latest('id')->first()?->created_at;
         if ($run !== null) {
             $log = array_map(
-                static fn(array $line): string => $line['at'] . '  ' . $line['text'],
+                static fn(JoinLine $line): string => $line->at . '  ' . $line->text,
                 EventWords::lines($this->log->for($run), $this->runs->live($job, $run)?->roster),
             );
         }
@@ -62,9 +65,9 @@ final readonly class JobSheet
             'rehearsed' => $rehearsed === null ? null : Clock::local($rehearsed)->format('Y-m-d H:i'),
             'by' => $by,
             'accepted' => $accepted,
-            'facts' => $this->facts->for($job),
-            'notes' => $this->notes->for($job->crew, $plan),
-            'kits' => self::kits($plan),
+            'facts' => self::written($this->facts->for($job)),
+            'notes' => self::written($this->notes->for($job->crew, $plan)),
+            'kits' => self::written(self::kits($plan)),
             'joined' => $joined,
         ] +
             Sheet::for(
@@ -92,12 +95,21 @@ final readonly class JobSheet
         return $tried;
     }
 
-    /** @return list<array{id: string, name: string}> kit that a note can be about */
+    /**
+     * @param  list<Written>  $values
+     * @return list<array<string, mixed>>
+     */
+    private static function written(array $values): array
+    {
+        return array_map(static fn(Written $v): array => $v->write(), $values);
+    }
+
+    /** @return list<KitNamed> kit that a note can be about */
     private static function kits(Plan $plan): array
     {
         return array_values(
             array_map(
-                static fn(KitSnapshot $k): array => ['id' => $k->entry->id(), 'name' => $k->entry->name()],
+                static fn(KitSnapshot $k): KitNamed => new KitNamed(id: $k->entry->id(), name: $k->entry->name()),
                 $plan->kit,
             ),
         );

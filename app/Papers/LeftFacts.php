@@ -7,6 +7,7 @@ namespace App\Papers;
 use App\Models\Job;
 use App\Models\LeftFact;
 use App\Models\User;
+use App\Screens\Handover\LeftFactView;
 use App\Time\Clock;
 use Illuminate\Support\Facades\DB;
 
@@ -34,7 +35,7 @@ final readonly class LeftFacts
         DB::transaction(static fn(): ?bool => $fact->delete());
     }
 
-    /** @return list<array{id: int, kind: string, about: string, says: string, day: string, by: string}> */
+    /** @return list<LeftFactView> */
     public function for(Job $job): array
     {
         return array_values(
@@ -44,14 +45,14 @@ final readonly class LeftFacts
                 ->orderBy('id')
                 ->get()
                 ->map(
-                    static fn(LeftFact $f): array => [
-                        'id' => $f->id,
-                        'kind' => $f->kind,
-                        'about' => $f->about,
-                        'says' => $f->says,
-                        'day' => $f->day,
-                        'by' => (string) $f->user?->name,
-                    ],
+                    static fn(LeftFact $f): LeftFactView => new LeftFactView(
+                        id: $f->id,
+                        kind: $f->kind,
+                        about: $f->about,
+                        says: $f->says,
+                        day: $f->day,
+                        by: (string) $f->user?->name,
+                    ),
                 )
                 ->all(),
         );

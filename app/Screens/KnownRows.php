@@ -4,22 +4,11 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
-use EmberDusk\Formats\Json;
-
 /** Rows that the requesting page already has are left out; the order of all rows is sent. */
 final readonly class KnownRows
 {
     /** Rows by picture: each has its id and a content hash. */
     private const ROWS = ['wire' => 'runs', 'build' => 'steps'];
-
-    /**
-     * @param  array<string, mixed>  $row
-     * @return array<string, mixed> with a content hash
-     */
-    public static function hashed(array $row): array
-    {
-        return ['hash' => hash('xxh64', Json::compact($row))] + $row;
-    }
 
     /**
      * @param  array<string, mixed>  $desk  as in app/Screens/screen.json, $defs/desk

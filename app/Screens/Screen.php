@@ -26,7 +26,7 @@ final readonly class Screen
         $findings = Findings::for($state);
         $pictures = [];
         foreach (Stages::shown() as $key) {
-            $pictures[$key] = $key === $stage ? $shown->picture($state) : null;
+            $pictures[$key] = $key === $stage ? $shown->picture($state)?->write() : null;
         }
 
         return [
@@ -36,10 +36,7 @@ final readonly class Screen
             'limits' => Document::write($state->plan)['limits'],
             'stages' => Stages::lamps($state, $findings),
             'findings' => array_map(static fn(Finding $f): array => $f->write(), $findings),
-            'slate' => array_map(
-                static fn(GroupedFindings $s): array => $s->write(),
-                GroupedFindings::from($findings),
-            ),
+            'slate' => array_map(static fn(GroupedFindings $s): array => $s->write(), GroupedFindings::from($findings)),
             'ledger' => array_map(static fn(Figure $f): array => $f->write(), $shown->ledger($state)),
             ...$pictures,
         ];

@@ -21,8 +21,8 @@ interface Stage
     /** The page that shows it; null where its own controller does. */
     public function page(): ?string;
 
-    /** @return array<string, mixed>|null data of its screen; null if it has only ledger and open points */
-    public function picture(JobState $state): ?array;
+    /** Data of its screen; null if it has only ledger and open points. */
+    public function picture(JobState $state): ?View;
 
     /** @return list<Figure> the few totals that matter here */
     public function ledger(JobState $state): array;

@@ -6,6 +6,7 @@ namespace EmberDusk\Tests;
 
 use EmberDusk\Formats\Json;
 use EmberDusk\Formats\Schema;
+use JsonSerializable;
 use RuntimeException;
 
 /** Validates the data of a screen against its schema. */
@@ -20,10 +21,10 @@ final class Responses
     }
 
     /**
-     * @param  array<array-key, mixed>|string  $answer  JSON, or what becomes JSON
+     * @param  JsonSerializable|array<array-key, mixed>|string  $answer  JSON, or what becomes JSON
      * @param  string  $as  one of the $defs of a screen's schema
      */
-    public static function check(array|string $answer, string $as): void
+    public static function check(JsonSerializable|array|string $answer, string $as): void
     {
         Schema::register('screens', self::SCREENS);
         foreach (self::files() as $file) {

@@ -266,11 +266,11 @@ final class ScreensTest extends TestCase
         );
         // 9.6 W/m x 18 m / 0.8 = 216 W.
         self::assertEqualsWithDelta(216.0, $gauge('supply-24-150')->asks ?? 0, 1e-9);
-        self::assertFalse($gauge('supply-24-150')?->write()['enough']);
-        self::assertTrue($gauge('supply-24-240')?->write()['enough']);
+        self::assertFalse($gauge('supply-24-150')?->write()->enough);
+        self::assertTrue($gauge('supply-24-240')?->write()->enough);
         self::assertEqualsWithDelta(25.0, $gauge('controller-zigbee-2')->offers ?? 0, 1e-9);
         // The 10 A supply keeps up 15 A; 1.5 mm² is rated for 16 A.
-        self::assertSame('16.0 A rated; 15.0 A in overload', $gauge('cable-3x15')?->write()['text']);
+        self::assertSame('16.0 A rated; 15.0 A in overload', $gauge('cable-3x15')?->write()->text);
         self::assertNull($gauge('hub-zigbee'));
     }
 

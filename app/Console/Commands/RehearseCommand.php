@@ -78,7 +78,7 @@ final class RehearseCommand extends Command
             return 1;
         }
         foreach (EventWords::lines($run->run->log(), $roster) as $line) {
-            $this->line($line['at'] . '  ' . $line['text']);
+            $this->line($line->at . '  ' . $line->text);
         }
         foreach ($run->found as $key) {
             $this->line("Found and fixed: {$key}");

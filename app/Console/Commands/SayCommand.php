@@ -6,6 +6,7 @@ namespace App\Console\Commands;
 
 use EmberDusk\Control\Assistants;
 use EmberDusk\Control\CommandResult;
+use EmberDusk\Control\SpokenLight;
 use EmberDusk\Formats\Json;
 use Illuminate\Console\Command;
 
@@ -38,9 +39,9 @@ final class SayCommand extends Command
                 $this->line(
                     sprintf(
                         '%-4s %-20s %s',
-                        strtoupper($a['light']),
-                        $a['name'],
-                        $a['answers'] ? sprintf('%d %%', round(100 * $a['level'])) : "cannot do that: {$a['why']}",
+                        strtoupper($a->light),
+                        $a->name,
+                        $a->answers ? sprintf('%d %%', round(100 * $a->level)) : "cannot do that: {$a->why}",
                     ),
                 );
             }
@@ -57,7 +58,7 @@ final class SayCommand extends Command
 
     private static function verdictOf(CommandResult $spoken): int
     {
-        $answers = array_filter($spoken->answers, static fn(array $a): bool => $a['answers']);
+        $answers = array_filter($spoken->answers, static fn(SpokenLight $a): bool => $a->answers);
 
         if ($answers !== [] && count($answers) === count($spoken->answers)) {
             return self::SUCCESS;

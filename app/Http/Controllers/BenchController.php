@@ -14,6 +14,8 @@ use App\Models\Job;
 use App\Models\User;
 use App\Results\BenchCache;
 use App\Results\JobLoader;
+use App\Screens\Bench\BenchAnswer;
+use App\Screens\Bench\BenchPracticeView;
 use App\Screens\Bench\BenchScreen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
@@ -105,19 +107,17 @@ final readonly class BenchController
         return new JsonResponse(['shows' => $shows]);
     }
 
-    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchAnswer */
-    private function picture(Job $job, string $run, ?BenchPractice $practice): array
+    private function picture(Job $job, string $run, ?BenchPractice $practice): BenchAnswer
     {
         $state = $this->loader->load($job, $job->newest()->plan());
         $facts = $practice === null ? $state->bench : $this->facts($job, $practice);
 
-        return [
-            'bench' => BenchScreen::for($state, $facts, $run),
-            'practice' =>
-                $practice === null
-                    ? null
-                    : ['id' => $practice->id, 'whole' => $this->simulation($job, $practice)->whole()],
-        ];
+        return new BenchAnswer(
+            bench: BenchScreen::for($state, $facts, $run),
+            practice: $practice === null
+                ? null
+                : new BenchPracticeView(id: $practice->id, whole: $this->simulation($job, $practice)->whole()),
+        );
     }
 
     private function practice(Job $job, BenchRequest|LogRequest $request): ?BenchPractice

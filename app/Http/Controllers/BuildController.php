@@ -98,8 +98,8 @@ final readonly class BuildController
         if (!$request->boolean('keep')) {
             return new JsonResponse($cost);
         }
-        if ($cost['broken'] !== []) {
-            throw InvalidInput::at('/step', 'It cannot be moved there. ' . implode(' ', $cost['broken']));
+        if ($cost->broken !== []) {
+            throw InvalidInput::at('/step', 'It cannot be moved there. ' . implode(' ', $cost->broken));
         }
 
         return $this->arrange($job, $user, static fn(Arrangement $a): Arrangement => $a->moved($step, $pin));

@@ -9,6 +9,7 @@ use App\Models\Job;
 use App\Models\User;
 use App\Papers\ClientLinks;
 use App\Papers\JobSheet;
+use App\Screens\Handover\ClientLinksView;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -33,13 +34,13 @@ final readonly class ClientController
     {
         $this->links->make($job, $user);
 
-        return new JsonResponse(['links' => $this->links->for($job)], 201);
+        return new JsonResponse(new ClientLinksView(links: $this->links->for($job)), 201);
     }
 
     public function revoke(Job $job, ClientLink $clientLink): JsonResponse
     {
         $this->links->revoke($clientLink);
 
-        return new JsonResponse(['links' => $this->links->for($job)]);
+        return new JsonResponse(new ClientLinksView(links: $this->links->for($job)));
     }
 }

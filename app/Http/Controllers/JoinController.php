@@ -17,6 +17,7 @@ use App\Models\JoinRun;
 use App\Models\User;
 use App\Results\JobLoader;
 use App\Screens\Join\JoinStart;
+use App\Screens\Join\JoinStartView;
 use App\Time\Clock;
 use EmberDusk\Joining\TimingMethod;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -48,15 +49,15 @@ final readonly class JoinController
         ]);
     }
 
-    /** @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart */
-    private function start(Job $job): array
+    private function start(Job $job): JoinStartView
     {
         $plan = $job->newest()->plan();
 
         return JoinStart::for(
             $plan,
             array_values(array_map(static fn(JoinNeed $n): string => $n->key, $job->joinNeeds()->get()->all())),
-        ) + ['notes' => $this->notes->for($job->crew, $plan)];
+            $this->notes->for($job->crew, $plan),
+        );
     }
 
     /** Ticks a preparation, for all people on the job. */

@@ -13,6 +13,7 @@ use App\Models\LeftFact;
 use App\Models\User;
 use App\Papers\Download;
 use App\Papers\LeftFacts;
+use App\Screens\Handover\LeftBehind;
 use EmberDusk\Handover\WiringDiagram;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -69,9 +70,11 @@ final readonly class LeftController
 
     private function said(Job $job): JsonResponse
     {
-        return new JsonResponse([
-            'facts' => $this->facts->for($job),
-            'notes' => $this->notes->for($job->crew, $job->newest()->plan()),
-        ]);
+        return new JsonResponse(
+            new LeftBehind(
+                facts: $this->facts->for($job),
+                notes: $this->notes->for($job->crew, $job->newest()->plan()),
+            ),
+        );
     }
 }

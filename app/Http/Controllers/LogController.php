@@ -12,6 +12,8 @@ use App\Models\User;
 use App\Papers\Download;
 use App\Results\JobLoader;
 use App\Screens\Bench\LogPage;
+use App\Screens\Bench\LogPageView;
+use App\Screens\Bench\LogTaken;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\LogCsv;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -64,15 +66,12 @@ final readonly class LogController
             return $new;
         });
 
-        return new JsonResponse([
-            'new' => $new,
-            'same' => count($read['entries']) - $new,
-            'elsewhere' => $read['elsewhere'],
-        ]);
+        return new JsonResponse(
+            new LogTaken(new: $new, same: count($read['entries']) - $new, elsewhere: $read['elsewhere']),
+        );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/logPage */
-    private function page(LogSearchRequest $request, Job $job): array
+    private function page(LogSearchRequest $request, Job $job): LogPageView
     {
         return LogPage::for(
             job: $job,

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Facts\Bases;
 use App\Http\Requests\SplitsRequest;
 use App\Models\Job;
+use App\Screens\Kit\OptionsView;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
 use EmberDusk\Options\Splits;
@@ -21,12 +22,14 @@ final readonly class OptionController
         $plan = $job->newest()->plan();
         $of = $plan->run($run);
 
-        return new JsonResponse([
-            'run' => $of->id,
-            'name' => ucfirst($of->word),
-            'asked' => Questions::all(),
-            'options' => Options::for($plan, $of, Bases::for($job)),
-        ]);
+        return new JsonResponse(
+            new OptionsView(
+                run: $of->id,
+                name: ucfirst($of->word),
+                asked: Questions::all(),
+                options: Options::for($plan, $of, Bases::for($job)),
+            ),
+        );
     }
 
     public function splits(SplitsRequest $request, Job $job, string $run): JsonResponse

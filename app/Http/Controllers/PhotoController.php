@@ -9,6 +9,9 @@ use App\Models\Job;
 use App\Models\Photo;
 use App\Models\User;
 use App\Photos\Shrink;
+use App\Screens\Survey\PhotoLimits;
+use App\Screens\Survey\Photos;
+use App\Screens\Survey\PhotoView;
 use App\Time\Clock;
 use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -23,28 +26,32 @@ final class PhotoController
 
     public function index(Job $job, string $place): JsonResponse
     {
-        return new JsonResponse([
-            'limits' => [
-                'megapixels' => intdiv(Shrink::MOST_PIXELS, 1_000_000),
-                'megabytes' => intdiv(PhotoRequest::MOST, 1000),
-            ],
-            'photos' => $job
-                ->photos()
-                ->where('place', $place)
-                ->orderBy('id')
-                ->get(['id', 'job_id', 'caption', 'width', 'height', 'created_at'])
-                ->map(
-                    static fn(Photo $p): array => [
-                        'id' => $p->id,
-                        'url' => route('photos.show', [$job, $p], false),
-                        'caption' => $p->caption,
-                        'width' => $p->width,
-                        'height' => $p->height,
-                        'taken' => $p->created_at->toIso8601String(),
-                    ],
-                )
-                ->all(),
-        ]);
+        return new JsonResponse(
+            new Photos(
+                limits: new PhotoLimits(
+                    megapixels: intdiv(Shrink::MOST_PIXELS, 1_000_000),
+                    megabytes: intdiv(PhotoRequest::MOST, 1000),
+                ),
+                photos: array_values(
+                    $job
+                        ->photos()
+                        ->where('place', $place)
+                        ->orderBy('id')
+                        ->get(['id', 'job_id', 'caption', 'width', 'height', 'created_at'])
+                        ->map(
+                            static fn(Photo $p): PhotoView => new PhotoView(
+                                id: $p->id,
+                                url: route('photos.show', [$job, $p], false),
+                                caption: $p->caption,
+                                width: $p->width,
+                                height: $p->height,
+                                taken: $p->created_at->toIso8601String(),
+                            ),
+                        )
+                        ->all(),
+                ),
+            ),
+        );
     }
 
     public function store(PhotoRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse

@@ -8,6 +8,7 @@ use App\Http\Requests\ProposalRequest;
 use App\Jobs\Propose;
 use App\Models\Job;
 use App\Models\Proposal;
+use App\Screens\Wire\ProposalState;
 use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -55,14 +56,14 @@ final readonly class ProposalController
         $done = $proposal->state === 'done' && $proposal->answer !== null;
 
         return new JsonResponse(
-            [
-                'id' => $proposal->id,
-                'state' => $proposal->state,
-                'solved' => $proposal->solved,
-                'about' => $proposal->about,
-                'message' => $proposal->trouble(Clock::now()),
-                'proposal' => $done ? json_decode((string) $proposal->answer) : null,
-            ],
+            new ProposalState(
+                id: $proposal->id,
+                state: $proposal->state,
+                solved: $proposal->solved,
+                about: $proposal->about,
+                message: $proposal->trouble(Clock::now()),
+                proposal: $done ? json_decode((string) $proposal->answer) : null,
+            ),
             $status,
         );
     }

@@ -12,6 +12,7 @@ use App\Models\Job;
 use App\Models\User;
 use App\Papers\Paper;
 use App\Results\JobLoader;
+use App\Screens\Parts\QuoteGiven;
 use App\Screens\Parts\QuoteRows;
 use App\Time\Clock;
 use EmberDusk\Costing\Promise;
@@ -35,7 +36,7 @@ final readonly class QuoteController
         $plan = $revision->plan();
 
         return view('quote', [
-            'quote' => QuoteRows::for($this->quote($job), $plan->terms),
+            'quote' => QuoteRows::for($this->quote($job), $plan->terms)->write(),
             'job' => $plan->name,
             'client' => $plan->client,
             'revision' => $revision->number,
@@ -81,23 +82,22 @@ final readonly class QuoteController
         $quote = $state->schedule()->quote();
         $given = $job->quotes()->latest('id')->first();
 
-        return new JsonResponse([
-            ...QuoteRows::for($quote, $state->plan->terms),
-            'given' =>
-                $given === null
-                    ? null
-                    : [
-                        'revision' => $given->revision,
-                        'at' => Clock::local($given->created_at)->format('Y-m-d'),
-                        'total' => Quote::money($given->total),
-                        'changes' => QuoteChange::since(
-                            $given->lines,
-                            $given->total,
-                            $quote,
-                            $state->plan->terms->currency,
-                        )->write(),
-                    ],
-        ]);
+        $sent = null;
+        if ($given !== null) {
+            $sent = new QuoteGiven(
+                revision: $given->revision,
+                at: Clock::local($given->created_at)->format('Y-m-d'),
+                total: Quote::money($given->total),
+                changes: QuoteChange::since(
+                    $given->lines,
+                    $given->total,
+                    $quote,
+                    $state->plan->terms->currency,
+                )->write(),
+            );
+        }
+
+        return new JsonResponse(QuoteRows::for($quote, $state->plan->terms, $sent));
     }
 
     private function quote(Job $job): Quote

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ReelRequest;
 use App\Kit\Shelves;
 use App\Models\Job;
+use App\Screens\Bench\BenchReel;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\MeasuredReel;
 use EmberDusk\Kit\Strip;
@@ -34,13 +35,15 @@ final class ReelController
             Shelves::put($job->crew, [$id => $reel->written]);
         }
 
-        return new JsonResponse([
-            'kit' => $kit->entry->name(),
-            'plus' => $reel->strip->plusRail,
-            'wasPlus' => $kit->entry->plusRail,
-            'returnRail' => $reel->strip->returnRail,
-            'wasReturn' => $kit->entry->returnRail,
-            'kept' => $request->boolean('keep'),
-        ]);
+        return new JsonResponse(
+            new BenchReel(
+                kit: $kit->entry->name(),
+                plus: $reel->strip->plusRail,
+                wasPlus: $kit->entry->plusRail,
+                returnRail: $reel->strip->returnRail,
+                wasReturn: $kit->entry->returnRail,
+                kept: $request->boolean('keep'),
+            ),
+        );
     }
 }

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\MixRequest;
 use App\Models\Job;
+use App\Screens\Scenes\MixedView;
 use App\Screens\Scenes\ShowFrames;
 use EmberDusk\Circuit\Colour;
 use EmberDusk\Control\Mixing;
@@ -30,12 +31,9 @@ final readonly class SceneController
             default => $mixing->plain($level),
         };
 
-        return new JsonResponse([
-            'duties' => $mixed->duties,
-            'level' => $level,
-            'colour' => $mixed->seen->hex(),
-            'note' => $mixed->note,
-        ]);
+        return new JsonResponse(
+            new MixedView(duties: $mixed->duties, level: $level, colour: $mixed->seen->hex(), note: $mixed->note),
+        );
     }
 
     public function frames(Job $job, string $show): JsonResponse

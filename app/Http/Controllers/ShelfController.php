@@ -14,8 +14,14 @@ use App\Models\Job;
 use App\Models\KitEntry;
 use App\Models\User;
 use App\Papers\Download;
+use App\Screens\Shelf\EntryAnswer;
+use App\Screens\Shelf\Found;
+use App\Screens\Shelf\KindCount;
+use App\Screens\Shelf\KindView;
+use App\Screens\Shelf\ShelfEntry;
+use App\Screens\Shelf\ShelfPage;
+use App\Screens\Shelf\Taken;
 use EmberDusk\Kit\EntryCells;
-use EmberDusk\Kit\Kind;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Kit\ShelfCsv;
@@ -37,10 +43,13 @@ final readonly class ShelfController
 
     public function index(ShelfSearchRequest $request, #[CurrentUser] User $user): Page
     {
-        return Inertia::render('Shelf', [
-            'kinds' => array_map(static fn(Kind $k): array => $k->write(), array_values(Kinds::all())),
-            'found' => self::found($request, $user->crew),
-        ]);
+        return Inertia::render(
+            'Shelf',
+            (new ShelfPage(
+                kinds: array_map(KindView::for(...), array_values(Kinds::all())),
+                found: self::found($request, $user->crew),
+            ))->write(),
+        );
     }
 
     public function search(ShelfSearchRequest $request, #[CurrentUser] User $user): JsonResponse
@@ -52,10 +61,12 @@ final readonly class ShelfController
     {
         $written = self::entry($user->crew, $entry)->document;
 
-        return new JsonResponse([
-            'cells' => EntryCells::from($written),
-            'uses' => $uses->for($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry)),
-        ]);
+        return new JsonResponse(
+            new EntryAnswer(
+                cells: EntryCells::from($written),
+                uses: $uses->for($user->crew, $entry, Shelves::ofCrew($user->crew)->find($entry)),
+            ),
+        );
     }
 
     /** Changes in one of the jobs with an older copy. */
@@ -114,11 +125,9 @@ final readonly class ShelfController
             ),
         );
 
-        return new JsonResponse([
-            'new' => count($entries) - $before->count(),
-            'changed' => $before->count() - $same,
-            'same' => $same,
-        ]);
+        return new JsonResponse(
+            new Taken(new: count($entries) - $before->count(), changed: $before->count() - $same, same: $same),
+        );
     }
 
     public function export(ShelfSearchRequest $request, string $format, #[CurrentUser] User $user): Response
@@ -141,8 +150,7 @@ final readonly class ShelfController
         );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/found */
-    private static function found(ShelfSearchRequest $request, Crew $crew): array
+    private static function found(ShelfSearchRequest $request, Crew $crew): Found
     {
         $matching = $crew->kitEntries();
         foreach (preg_split('/\s+/u', Str::lower($request->find()), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
@@ -157,32 +165,37 @@ final readonly class ShelfController
         $shown = $matching->when($request->kind() !== '', static fn($q) => $q->where('kind', $request->kind()));
         $total = $request->kind() === '' ? array_sum($counts) : $counts[$request->kind()] ?? 0;
 
-        return [
-            'total' => $total,
-            'page' => $request->page(),
-            'pages' => max(1, (int) ceil($total / self::PAGE)),
-            'counts' => array_map(
-                static fn(string $kind, mixed $n): array => ['kind' => $kind, 'count' => is_numeric($n) ? (int) $n : 0],
+        return new Found(
+            total: $total,
+            page: $request->page(),
+            pages: max(1, (int) ceil($total / self::PAGE)),
+            counts: array_map(
+                static fn(string $kind, mixed $n): KindCount => new KindCount(
+                    kind: $kind,
+                    count: is_numeric($n) ? (int) $n : 0,
+                ),
                 array_keys($counts),
                 $counts,
             ),
-            'entries' => $shown
-                ->orderBy('kind')
-                ->orderBy('id')
-                ->offset(($request->page() - 1) * self::PAGE)
-                ->limit(self::PAGE)
-                ->get()
-                ->map(
-                    static fn(KitEntry $e): array => [
-                        'id' => $e->entry_id,
-                        'kind' => $e->kind,
-                        'name' => $e->name,
-                        'facts' => $e->facts === '' ? [] : explode(' · ', $e->facts),
-                        'price' => is_numeric($e->document['price'] ?? null) ? (float) $e->document['price'] : null,
-                    ],
-                )
-                ->all(),
-        ];
+            entries: array_values(
+                $shown
+                    ->orderBy('kind')
+                    ->orderBy('id')
+                    ->offset(($request->page() - 1) * self::PAGE)
+                    ->limit(self::PAGE)
+                    ->get()
+                    ->map(
+                        static fn(KitEntry $e): ShelfEntry => new ShelfEntry(
+                            id: $e->entry_id,
+                            kind: $e->kind,
+                            name: $e->name,
+                            facts: $e->facts === '' ? [] : explode(' · ', $e->facts),
+                            price: is_numeric($e->document['price'] ?? null) ? (float) $e->document['price'] : null,
+                        ),
+                    )
+                    ->all(),
+            ),
+        );
     }
 
     private static function entry(Crew $crew, string $id): KitEntry

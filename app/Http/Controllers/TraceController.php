@@ -66,7 +66,7 @@ final readonly class TraceController
                 if ($request->boolean('back')) {
                     $trace->update(['answers' => array_slice($trace->answers, 0, -1)]);
                 } elseif ($request->integer('asked') === $asked) {
-                    $probe = Tracer::next(self::legs($trace), $trace->heard());
+                    $probe = Tracer::next(TraceScreen::traced($trace), $trace->heard());
                     if ($probe instanceof Probe) {
                         $trace->update([
                             'answers' => [
@@ -85,7 +85,7 @@ final readonly class TraceController
     /** Writes the result behind the legs in the notes, as an undoable change. */
     public function record(Job $job, Trace $trace, #[CurrentUser] User $user): JsonResponse
     {
-        $found = Tracer::next(self::legs($trace), $trace->heard());
+        $found = Tracer::next(TraceScreen::traced($trace), $trace->heard());
         if (!($found instanceof TraceResult) || $found->found === []) {
             throw new OutOfTurn('The trace is not finished: it has no certain result yet.');
         }
@@ -100,24 +100,6 @@ final readonly class TraceController
 
     private static function answer(Trace $trace): JsonResponse
     {
-        return new JsonResponse(
-            [
-                'id' => $trace->id,
-                'place' => $trace->place,
-                'near' => $trace->near,
-                'recorded' => $trace->recorded_at !== null,
-            ] + TraceScreen::for(self::legs($trace), $trace->heard()),
-        );
-    }
-
-    /** @return non-empty-list<\EmberDusk\Survey\Trace\TracedLeg> */
-    private static function legs(Trace $trace): array
-    {
-        $legs = $trace->traced();
-        if ($legs === []) {
-            throw new OutOfTurn('This trace has no legs.');
-        }
-
-        return $legs;
+        return new JsonResponse(TraceScreen::for($trace));
     }
 }

@@ -19,11 +19,8 @@ use EmberDusk\Schedule\Step;
 /** The bench of one run: its tests, colours, count, and the readings of the island that it hangs in. */
 final readonly class BenchScreen
 {
-    /**
-     * @param  BenchFacts  $facts  of the job, or of a practice
-     * @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchPicture
-     */
-    public static function for(JobState $state, BenchFacts $facts, string $chosen): array
+    /** @param  BenchFacts  $facts  of the job, or of a practice */
+    public static function for(JobState $state, BenchFacts $facts, string $chosen): BenchPicture
     {
         $tests = Tests::for($state->plan);
         $runs = array_filter(
@@ -46,28 +43,27 @@ final readonly class BenchScreen
             $count = SeenRows::count($run, $seen);
         }
 
-        return [
-            'run' => $run->id ?? '',
-            'runs' => array_values(array_map(static fn(Run $r): array => self::row($state, $facts, $r, $tests), $runs)),
-            'tests' => $tried,
-            'commander' => $commander,
-            'commanders' => array_map(
-                static fn(string $key, string $words): array => ['key' => $key, 'words' => $words],
+        return new BenchPicture(
+            run: $run->id ?? '',
+            runs: array_values(
+                array_map(static fn(Run $r): BenchRunView => self::row($state, $facts, $r, $tests), $runs),
+            ),
+            tests: $tried,
+            commander: $commander,
+            commanders: array_map(
+                static fn(string $key, string $words): BenchChoice => new BenchChoice(key: $key, words: $words),
                 array_keys(Commander::choices()),
                 array_values(Commander::choices()),
             ),
-            'colours' => $colours,
-            'count' => $count,
-            'strips' => self::strips($state),
-            'meter' => self::meter($state, $facts, $run),
-        ];
+            colours: $colours,
+            count: $count,
+            strips: self::strips($state),
+            meter: self::meter($state, $facts, $run),
+        );
     }
 
-    /**
-     * @param  list<BenchTest>  $tests
-     * @return array<string, mixed>
-     */
-    private static function row(JobState $state, BenchFacts $facts, Run $run, array $tests): array
+    /** @param  list<BenchTest>  $tests */
+    private static function row(JobState $state, BenchFacts $facts, Run $run, array $tests): BenchRunView
     {
         $mine = array_filter(
             $tests,
@@ -76,23 +72,23 @@ final readonly class BenchScreen
         $seen = BenchObservation::for($state->plan, $run, $facts);
         $found = $seen->finder?->found();
 
-        return [
-            'id' => $run->id,
-            'name' => $run->name(),
-            'place' => $state->plan->places[$run->place]->name,
-            'tests' => count($mine),
-            'done' => count(array_filter($mine, static fn(BenchTest $t): bool => isset($state->ticks[$t->id]))),
-            'says' => match (true) {
+        return new BenchRunView(
+            id: $run->id,
+            name: $run->name(),
+            place: $state->plan->places[$run->place]->name,
+            tests: count($mine),
+            done: count(array_filter($mine, static fn(BenchTest $t): bool => isset($state->ticks[$t->id]))),
+            says: match (true) {
                 $found !== null && !$found->right() && $seen->words !== null => $seen->words->verdict($found),
                 $seen->count !== null && !in_array($seen->count->verdict, ['asking', 'count'], true) => ucfirst(
                     $seen->says(),
                 ),
                 default => '',
             },
-        ];
+        );
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<BenchTestView> */
     private static function tests(JobState $state, Run $run): array
     {
         $tests = Tests::ofRun($state->plan, $run);
@@ -104,22 +100,22 @@ final readonly class BenchScreen
         $of = array_count_values(array_column($tests, 'step'));
 
         return array_map(
-            static fn(BenchTest $t): array => [
-                'id' => $t->id,
-                'step' => $t->step,
-                'stepTitle' => $steps[$t->step]->title ?? '',
-                'title' => ucfirst((string) preg_replace('/^.*?: /', '', $t->title)),
-                'asks' => $t->asks,
-                'by' => $t->by,
-                'do' => $t->do,
-                'see' => $t->see,
-                'otherwise' => $t->otherwise,
-                'caution' => $t->caution,
-                'done' => isset($state->ticks[$t->id]),
-                'at' => $state->ticks[$t->id]->at ?? '',
-                'open' => $open[$t->asks] ?? [],
-                'minutes' => self::minutes($steps[$t->step] ?? null, $of[$t->step]),
-            ],
+            static fn(BenchTest $t): BenchTestView => new BenchTestView(
+                id: $t->id,
+                step: $t->step,
+                stepTitle: $steps[$t->step]->title ?? '',
+                title: ucfirst((string) preg_replace('/^.*?: /', '', $t->title)),
+                asks: $t->asks,
+                by: $t->by,
+                do: $t->do,
+                see: $t->see,
+                otherwise: $t->otherwise,
+                caution: $t->caution,
+                done: isset($state->ticks[$t->id]),
+                at: $state->ticks[$t->id]->at ?? '',
+                open: $open[$t->asks] ?? [],
+                minutes: self::minutes($steps[$t->step] ?? null, $of[$t->step]),
+            ),
             $tests,
         );
     }
@@ -130,21 +126,20 @@ final readonly class BenchScreen
         return max(1, (int) ceil(($step->work ?? 1.0) / max(1, $tests)));
     }
 
-    /** @return list<array{id: string, name: string}> strips of the job, whose reel may be measured */
+    /** @return list<BenchReelStrip> strips of the job, whose reel may be measured */
     private static function strips(JobState $state): array
     {
         $strips = [];
         foreach ($state->plan->kit as $id => $kit) {
             if ($kit->entry instanceof Strip) {
-                $strips[] = ['id' => (string) $id, 'name' => $kit->entry->name()];
+                $strips[] = new BenchReelStrip(id: (string) $id, name: $kit->entry->name());
             }
         }
 
         return $strips;
     }
 
-    /** @return array<string, mixed>|null */
-    private static function meter(JobState $state, BenchFacts $facts, ?Run $run): ?array
+    private static function meter(JobState $state, BenchFacts $facts, ?Run $run): ?BenchMeter
     {
         if ($run === null) {
             return null;

@@ -32,7 +32,7 @@ final readonly class BenchStage implements Stage
         return null;
     }
 
-    public function picture(JobState $state): ?array
+    public function picture(JobState $state): null
     {
         return null;
     }

@@ -15,8 +15,7 @@ final readonly class LogPage
 {
     public const LINES = 60;
 
-    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/logPage */
-    public static function for(Job $job, Plan $plan, string $words, string $kind, string $part, int $page): array
+    public static function for(Job $job, Plan $plan, string $words, string $kind, string $part, int $page): LogPageView
     {
         $query = LogBook::lines($job, $words, $kind, $part);
         $arrangement = $job->arrangement()->first()?->read() ?? new Arrangement();
@@ -33,33 +32,33 @@ final readonly class LogPage
             $at = Clock::local(self::text($row['at']));
             $photo =
                 self::text($row['photo']) !== '' ? route('photos.show', [$job, self::text($row['photo'])], false) : '';
-            $lines[] = [
-                'id' => self::text($row['id']),
-                'day' => $at->format('Y-m-d'),
-                'at' => $at->format('H:i'),
-                'visit' => self::visit($arrangement, $at->format('Y-m-d')),
-                'who' => self::text($row['who']),
-                'kind' => self::text($row['kind']),
-                'part' => self::text($row['part']),
-                'words' => self::text($row['words']),
-                'photo' => $photo,
-                'place' => self::text($row['place']),
-                'uuid' => self::text($row['uuid']),
-                'struck' => self::struck($row),
-            ];
+            $lines[] = new LogLine(
+                id: self::text($row['id']),
+                day: $at->format('Y-m-d'),
+                at: $at->format('H:i'),
+                visit: self::visit($arrangement, $at->format('Y-m-d')),
+                who: self::text($row['who']),
+                kind: self::text($row['kind']),
+                part: self::text($row['part']),
+                words: self::text($row['words']),
+                photo: $photo,
+                place: self::text($row['place']),
+                uuid: self::text($row['uuid']),
+                struck: self::struck($row),
+            );
         }
 
-        return [
-            'lines' => $lines,
-            'total' => $total,
-            'pages' => max(1, (int) ceil($total / self::LINES)),
-            'kinds' => array_map(
-                static fn(string $key, string $name): array => ['key' => $key, 'words' => $name],
+        return new LogPageView(
+            lines: $lines,
+            total: $total,
+            pages: max(1, (int) ceil($total / self::LINES)),
+            kinds: array_map(
+                static fn(string $key, string $name): BenchChoice => new BenchChoice(key: $key, words: $name),
                 array_keys(LogBook::KINDS),
                 array_values(LogBook::KINDS),
             ),
-            'parts' => self::parts($plan),
-        ];
+            parts: self::parts($plan),
+        );
     }
 
     /**
@@ -90,21 +89,21 @@ final readonly class LogPage
         return $number;
     }
 
-    /** @return list<array{key: string, words: string}> places, runs and devices that lines may be of */
+    /** @return list<BenchChoice> places, runs and devices that lines may be of */
     private static function parts(Plan $plan): array
     {
         $parts = [];
         foreach ($plan->places as $id => $place) {
-            $parts[] = ['key' => (string) $id, 'words' => $place->name];
+            $parts[] = new BenchChoice(key: (string) $id, words: $place->name);
         }
         foreach ($plan->runs as $id => $run) {
-            $parts[] = ['key' => (string) $id, 'words' => $run->name()];
+            $parts[] = new BenchChoice(key: (string) $id, words: $run->name());
         }
         foreach (
             [...array_keys($plan->supplies), ...array_keys($plan->controllers), ...array_keys($plan->cables)]
             as $id
         ) {
-            $parts[] = ['key' => $id, 'words' => strtoupper($id)];
+            $parts[] = new BenchChoice(key: $id, words: strtoupper($id));
         }
 
         return $parts;

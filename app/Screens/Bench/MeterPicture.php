@@ -44,8 +44,7 @@ final readonly class MeterPicture
 
     private const OPEN = 4;
 
-    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchMeter */
-    public static function for(JobState $state, BenchFacts $facts, Island $island, Run $run): array
+    public static function for(JobState $state, BenchFacts $facts, Island $island, Run $run): BenchMeter
     {
         $plan = $state->plan;
         $evidence = ReadingEvidence::from($plan, $island, $facts, $state->solver);
@@ -70,10 +69,10 @@ final readonly class MeterPicture
 
         $calibrated = null;
         if ($calibration !== null) {
-            $calibrated = [
-                'rails' => self::percent($calibration->rails(), Conditions::rails()->rail - 1),
-                'supplies' => self::percent($calibration->supplies(), Conditions::charging()->supply - 1),
-                'joints' => array_map(
+            $calibrated = new BenchCalibrated(
+                rails: self::percent($calibration->rails(), Conditions::rails()->rail - 1),
+                supplies: self::percent($calibration->supplies(), Conditions::charging()->supply - 1),
+                joints: array_map(
                     static fn(array $j): string => sprintf(
                         '%s: %.1f to %.1f mΩ (was %.1f)',
                         $j['words'],
@@ -83,27 +82,28 @@ final readonly class MeterPicture
                     ),
                     $calibration->joints(),
                 ),
-            ];
+            );
         }
 
-        return [
-            'wiring' => WiringRows::for($plan, $island, $run),
-            'spots' => array_map(self::spot(...), MeterSpots::for($plan, $island)),
-            'commands' => self::commands($plan, $island),
-            'rows' => array_map(static fn(Row $r): array => self::row($r, $calibration), $evidence->rows),
-            'tolerances' => ExpectedReadings::tolerances(),
-            'off' => Multimeter::words(),
-            'calibrated' => $calibrated,
-        ] + $said;
+        return new BenchMeter(
+            ...$said,
+            wiring: WiringRows::for($plan, $island, $run),
+            spots: array_map(self::spot(...), MeterSpots::for($plan, $island)),
+            commands: self::commands($plan, $island),
+            rows: array_map(static fn(Row $r): BenchReading => self::row($r, $calibration), $evidence->rows),
+            tolerances: ExpectedReadings::tolerances(),
+            off: Multimeter::words(),
+            calibrated: $calibrated,
+        );
     }
 
     /**
      * @param  list<Reading>  $readings
      * @return array{
-     *     belief: list<array<string, mixed>>,
-     *     pairs: list<list<array{class: string, words: string, mend: string}>>,
+     *     belief: list<BenchBelief>,
+     *     pairs: list<non-empty-list<BenchPairFault>>,
      *     open: list<string>,
-     *     next: array<string, mixed>|null,
+     *     next: BenchNext|null,
      *     sure: bool,
      *     acts: bool,
      *     refused: string,
@@ -125,13 +125,13 @@ final readonly class MeterPicture
                     $size = $words->size($fault);
                     $mend = $words->mend($fault);
                 }
-                $rows[] = [
-                    'class' => $class,
-                    'words' => ucfirst($words->class($belief, $class)),
-                    'share' => $share,
-                    'size' => $size,
-                    'mend' => $mend,
-                ];
+                $rows[] = new BenchBelief(
+                    class: $class,
+                    words: ucfirst($words->class($belief, $class)),
+                    share: $share,
+                    size: $size,
+                    mend: $mend,
+                );
             }
         }
         $next = !$sure ? (new NextReading())->next($belief, $told) : null;
@@ -151,7 +151,7 @@ final readonly class MeterPicture
     /**
      * Two faults that explain the readings together, where that is likelier than any one of them.
      *
-     * @return list<list<array{class: string, words: string, mend: string}>>
+     * @return list<non-empty-list<BenchPairFault>>
      */
     private static function pairs(FaultBelief $belief, FaultWords $words): array
     {
@@ -162,11 +162,11 @@ final readonly class MeterPicture
         foreach (array_slice($belief->pairs, 0, self::PAIRS) as $pair) {
             $faults = [];
             foreach ($pair as $fault) {
-                $faults[] = [
-                    'class' => $fault->class(),
-                    'words' => ucfirst($words->fault($belief, $fault)),
-                    'mend' => $words->mend($fault),
-                ];
+                $faults[] = new BenchPairFault(
+                    class: $fault->class(),
+                    words: ucfirst($words->fault($belief, $fault)),
+                    mend: $words->mend($fault),
+                );
             }
             $pairs[] = $faults;
         }
@@ -189,42 +189,44 @@ final readonly class MeterPicture
         return $open;
     }
 
-    /** @return array<string, mixed> */
-    private static function next(FaultBelief $belief, FaultWords $words, MeterSpot $spot, MeterCommand $command): array
-    {
+    private static function next(
+        FaultBelief $belief,
+        FaultWords $words,
+        MeterSpot $spot,
+        MeterCommand $command,
+    ): BenchNext {
         $key = "{$command->key} {$spot->id}";
         $expects = [];
         foreach (array_slice($belief->classes, 0, 3) as $class => $share) {
             $value = $belief->expects((string) $class, $key);
             if ($value !== null && $share >= self::LEAST) {
-                $expects[] = [
-                    'words' => $words->class($belief, (string) $class),
-                    'text' => Multimeter::print($value, $spot->unit),
-                ];
+                $expects[] = new BenchExpects(
+                    words: $words->class($belief, (string) $class),
+                    text: Multimeter::print($value, $spot->unit),
+                );
             }
         }
 
-        return [
-            'spot' => $spot->id,
-            'command' => $command->key,
-            'words' => "{$spot->words}, {$command->words()}",
-            'expects' => $expects,
-        ];
+        return new BenchNext(
+            spot: $spot->id,
+            command: $command->key,
+            words: "{$spot->words}, {$command->words()}",
+            expects: $expects,
+        );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchSpot */
-    private static function spot(MeterSpot $spot): array
+    private static function spot(MeterSpot $spot): BenchSpot
     {
-        return [
-            'id' => $spot->id,
-            'of' => $spot->of,
-            'words' => $spot->words,
-            'unit' => $spot->unit,
-            'metres' => $spot->metres,
-        ];
+        return new BenchSpot(
+            id: $spot->id,
+            of: $spot->of,
+            words: $spot->words,
+            unit: $spot->unit,
+            metres: $spot->metres,
+        );
     }
 
-    /** @return list<array{key: string, words: string}> */
+    /** @return list<BenchChoice> */
     private static function commands(Plan $plan, Island $island): array
     {
         $keys = [MeterCommand::FULL, MeterCommand::DARK];
@@ -246,13 +248,12 @@ final readonly class MeterPicture
         }
 
         return array_map(
-            static fn(string $key): array => ['key' => $key, 'words' => MeterCommand::read($key)->words()],
+            static fn(string $key): BenchChoice => new BenchChoice(key: $key, words: MeterCommand::read($key)->words()),
             array_values(array_unique($keys)),
         );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchReading */
-    private static function row(Row $row, ?Calibration $calibration): array
+    private static function row(Row $row, ?Calibration $calibration): BenchReading
     {
         $e = $row->entry;
         $key = "{$e->command} {$e->place}";
@@ -260,31 +261,31 @@ final readonly class MeterPicture
 
         $against =
             $row->against !== null ? Multimeter::print((float) $row->against->value, $row->spot->unit ?? '') : '';
-        $band = $row->range !== null && $row->spot !== null ? self::figure($row->range, $row, $new)->write() : null;
+        $band = $row->range !== null && $row->spot !== null ? self::figure($row->range, $row, $new) : null;
 
-        return [
-            'uuid' => $e->uuid,
-            'at' => Clock::local($e->at)->format('Y-m-d H:i'),
-            'who' => $e->who,
-            'spot' => $e->place,
-            'command' => $e->command,
-            'words' => $row->spot->words ?? "{$e->place}, which is no longer in the plan",
-            'commandWords' => MeterCommand::read($e->command)->words(),
-            'value' => (float) $e->value,
-            'text' => Multimeter::print((float) $e->value, $row->spot->unit ?? ''),
-            'unit' => $row->spot->unit ?? '',
-            'low' => $row->range?->low,
-            'high' => $row->range?->high,
-            'newLow' => $new?->low,
-            'newHigh' => $new?->high,
-            'meter' => Multimeter::tolerance((float) $e->value),
-            'verdict' => Verdict::for($row)->value,
-            'stands' => $row->stands,
-            'asks' => $row->doubt->asks ?? '',
-            'meant' => $row->doubt?->meant,
-            'against' => $against,
-            'band' => $band,
-        ];
+        return new BenchReading(
+            uuid: $e->uuid,
+            at: Clock::local($e->at)->format('Y-m-d H:i'),
+            who: $e->who,
+            spot: $e->place,
+            command: $e->command,
+            words: $row->spot->words ?? "{$e->place}, which is no longer in the plan",
+            commandWords: MeterCommand::read($e->command)->words(),
+            value: (float) $e->value,
+            text: Multimeter::print((float) $e->value, $row->spot->unit ?? ''),
+            unit: $row->spot->unit ?? '',
+            low: $row->range?->low,
+            high: $row->range?->high,
+            newLow: $new?->low,
+            newHigh: $new?->high,
+            meter: Multimeter::tolerance((float) $e->value),
+            verdict: Verdict::for($row)->value,
+            stands: $row->stands,
+            asks: $row->doubt->asks ?? '',
+            meant: $row->doubt?->meant,
+            against: $against,
+            band: $band,
+        );
     }
 
     private static function figure(Range $range, Row $row, ?Range $new): Figure
@@ -332,12 +333,11 @@ final readonly class MeterPicture
         );
     }
 
-    /** @return array{now: string, was: string} compared with the shelf or the plan */
-    private static function percent(Range $factor, float $tolerance): array
+    private static function percent(Range $factor, float $tolerance): BenchRange
     {
-        return [
-            'now' => sprintf('%+.1f to %+.1f %%', 100 * ($factor->low - 1), 100 * ($factor->high - 1)),
-            'was' => sprintf('%+.0f to %+.0f %%', -100 * $tolerance, 100 * $tolerance),
-        ];
+        return new BenchRange(
+            now: sprintf('%+.1f to %+.1f %%', 100 * ($factor->low - 1), 100 * ($factor->high - 1)),
+            was: sprintf('%+.0f to %+.0f %%', -100 * $tolerance, 100 * $tolerance),
+        );
     }
 }

@@ -16,8 +16,7 @@ final readonly class SeenRows
 {
     private const PIXELS = ['#d0342c', '#2f8f46', '#2f5fc4', '#f3ead2'];
 
-    /** @return array<string, mixed>|null as in app/Screens/Bench/bench.json, $defs/benchColours */
-    public static function colours(Plan $plan, Run $run, BenchObservation $seen): ?array
+    public static function colours(Plan $plan, Run $run, BenchObservation $seen): ?BenchColours
     {
         $finder = $seen->finder;
         $words = $seen->words;
@@ -45,56 +44,55 @@ final readonly class SeenRows
             $leads = self::leads($found);
         }
 
-        return [
-            'pixels' => $strip?->pixels !== null,
-            'names' => $seen->colours,
-            'css' => array_slice($css, 0, count($seen->colours)),
-            'asked' => array_map(
-                static fn(int $c, int $set): array => [
-                    'colour' => $c,
-                    'seen' => $set,
-                    'words' => $words->seen($set),
-                    'right' => $set === 1 << $c,
-                ],
+        return new BenchColours(
+            pixels: $strip?->pixels !== null,
+            names: $seen->colours,
+            css: array_slice($css, 0, count($seen->colours)),
+            asked: array_map(
+                static fn(int $c, int $set): BenchAsked => new BenchAsked(
+                    colour: $c,
+                    seen: $set,
+                    words: $words->seen($set),
+                    right: $set === 1 << $c,
+                ),
                 array_keys($known),
                 array_values($known),
             ),
-            'next' => $finder->next(),
-            'left' => count($finder->left),
-            'found' => $found !== null,
-            'right' => $found?->right() === true,
-            'verdict' => $verdict,
-            'moves' => $moves,
-            'leads' => $leads,
-            'mends' => ($strip?->pixels === null ? 'leads@' : 'pixels@') . $run->id,
-        ];
+            next: $finder->next(),
+            left: count($finder->left),
+            found: $found !== null,
+            right: $found?->right() === true,
+            verdict: $verdict,
+            moves: $moves,
+            leads: $leads,
+            mends: ($strip?->pixels === null ? 'leads@' : 'pixels@') . $run->id,
+        );
     }
 
-    /** @return array<string, mixed>|null as in app/Screens/Bench/bench.json, $defs/benchCount */
-    public static function count(Run $run, BenchObservation $seen): ?array
+    public static function count(Run $run, BenchObservation $seen): ?BenchCount
     {
         $count = $seen->count;
         if ($count === null) {
             return null;
         }
 
-        return [
-            'verdict' => $count->verdict,
-            'says' => ucfirst($seen->says()),
-            'todo' => $seen->todo(),
-            'set' => $count->set,
-            'expected' => array_sum($seen->sections ?? []),
-            'sections' => $seen->sections ?? [],
-            'tries' => array_map(static fn(array $t): array => ['set' => $t[0], 'lit' => $t[1]], $seen->counts),
-            'mends' => match ($count->verdict) {
+        return new BenchCount(
+            verdict: $count->verdict,
+            says: ucfirst($seen->says()),
+            todo: $seen->todo(),
+            set: $count->set,
+            expected: array_sum($seen->sections ?? []),
+            sections: $seen->sections ?? [],
+            tries: array_map(static fn(array $t): BenchTry => new BenchTry(set: $t[0], lit: $t[1]), $seen->counts),
+            mends: match ($count->verdict) {
                 'kind' => "kind@{$run->id}",
                 'joint' => "data@{$run->id}:" . (($count->section ?? 0) + 1),
                 default => "count@{$run->id}",
             },
-        ];
+        );
     }
 
-    /** @return list<array{output: int, to: int, state: string}> where the lead in each output belongs */
+    /** @return list<BenchLead> where the lead in each output belongs */
     private static function leads(Explanation $found): array
     {
         $way = $found->ways[0];
@@ -103,7 +101,7 @@ final readonly class SeenRows
         }
         $rows = [];
         foreach ($way->order as $output => $colour) {
-            $rows[] = ['output' => $output, 'to' => $colour, 'state' => self::state($way, $output)];
+            $rows[] = new BenchLead(output: $output, to: $colour, state: self::state($way, $output));
         }
 
         return $rows;

@@ -13,45 +13,46 @@ use EmberDusk\Plan\Run;
 /** An island as a picture to hold probes to: supplies, controllers, cables between them, runs with their pieces and feeds. */
 final readonly class WiringRows
 {
-    /** @return array<string, mixed> as in app/Screens/Bench/bench.json, $defs/benchWiring */
-    public static function for(Plan $plan, Island $island, Run $run): array
+    public static function for(Plan $plan, Island $island, Run $run): BenchWiring
     {
-        return [
-            'devices' => [
-                ...array_map(static fn(string $id): array => self::device($id, 'supply'), $island->supplies),
-                ...array_map(static fn(string $id): array => self::device($id, 'controller'), $island->controllers),
+        return new BenchWiring(
+            devices: [
+                ...array_map(static fn(string $id): BenchDevice => self::device($id, 'supply'), $island->supplies),
+                ...array_map(
+                    static fn(string $id): BenchDevice => self::device($id, 'controller'),
+                    $island->controllers,
+                ),
             ],
-            'cables' => array_values(
+            cables: array_values(
                 array_map(
-                    static fn(LaidCable $c): array => [
-                        'id' => $c->id,
-                        'from' => $c->from,
-                        'to' => $c->to,
-                        'run' => $plan->feeds[$c->to]->run ?? '',
-                        'at' => self::at($plan, $c),
-                    ],
+                    static fn(LaidCable $c): BenchCable => new BenchCable(
+                        id: $c->id,
+                        from: $c->from,
+                        to: $c->to,
+                        run: $plan->feeds[$c->to]->run ?? '',
+                        at: self::at($plan, $c),
+                    ),
                     $island->cables($plan),
                 ),
             ),
-            'runs' => array_values(
+            runs: array_values(
                 array_map(
-                    static fn(WiredRun $p): array => [
-                        'id' => $p->run->id,
-                        'name' => $p->run->name(),
-                        'length' => $p->marks->length(),
-                        'pieces' => array_map(static fn(int $g): float => $g * $p->marks->pitch, $p->marks->groups),
-                    ],
+                    static fn(WiredRun $p): BenchStrip => new BenchStrip(
+                        id: $p->run->id,
+                        name: $p->run->name(),
+                        length: $p->marks->length(),
+                        pieces: array_map(static fn(int $g): float => $g * $p->marks->pitch, $p->marks->groups),
+                    ),
                     // The run that is looked at is on top.
                     array_intersect_key($island->parts, [$run->id => true]) + $island->parts,
                 ),
             ),
-        ];
+        );
     }
 
-    /** @return array{id: string, kind: string} */
-    private static function device(string $id, string $kind): array
+    private static function device(string $id, string $kind): BenchDevice
     {
-        return ['id' => $id, 'kind' => $kind];
+        return new BenchDevice(id: $id, kind: $kind);
     }
 
     /** Metres of strip from the run's start to the pad that a cable ends at. */

@@ -9,12 +9,10 @@ use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Days;
 use EmberDusk\Schedule\Labour;
-use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\RemainingWork;
 use EmberDusk\Schedule\Slot;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Timetable;
-use EmberDusk\Schedule\Visit;
 use EmberDusk\Schedule\WaitingTime;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
@@ -23,8 +21,7 @@ use EmberDusk\Values\Range;
 /** The work as lanes per person over the days: waits, the critical path, finished steps. */
 final readonly class BuildScreen
 {
-    /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildPicture */
-    public static function picture(JobState $state): array
+    public static function picture(JobState $state): BuildPicture
     {
         $schedule = $state->schedule();
         $remaining = $schedule->remaining();
@@ -32,38 +29,37 @@ final readonly class BuildScreen
 
         $end = $remaining->left !== [] ? $remaining->days->clock($remaining->timetable->end()) : '';
 
-        return [
-            'begins' => Timetable::BEGINS,
-            'dayMinutes' => Timetable::DAY,
-            'days' => array_map(
-                static fn(string $day): array => self::day($remaining->days, $day),
+        return new BuildPicture(
+            begins: Timetable::BEGINS,
+            dayMinutes: Timetable::DAY,
+            days: array_map(
+                static fn(string $day): BuildDay => self::day($remaining->days, $day),
                 $remaining->timetable->worked(),
             ),
-            'slots' => array_map(static fn(Slot $s): array => SlotRow::for($state, $s), $remaining->timetable->slots),
-            'order' => array_values(array_map(static fn(Step $s): string => $s->id, $remaining->steps)),
-            'steps' => array_values(
-                array_map(static fn(Step $s): array => StepRow::for($state, $s), $remaining->steps),
+            slots: array_map(static fn(Slot $s): BuildSlot => SlotRow::for($state, $s), $remaining->timetable->slots),
+            order: array_values(array_map(static fn(Step $s): string => $s->id, $remaining->steps)),
+            steps: array_values(
+                array_map(static fn(Step $s): BuildStep => StepRow::for($state, $s), $remaining->steps),
             ),
-            'waits' => array_map(
-                static fn(array $w): array => ['part' => $w['part'] === '' ? '' : self::kit($state, $w['part'])] + $w,
+            waits: array_map(
+                static fn(array $w): BuildWait => new BuildWait(
+                    ...['part' => $w['part'] === '' ? '' : self::kit($state, $w['part'])] + $w,
+                ),
                 WaitingTime::for($remaining),
             ),
-            'visits' => array_map(static fn(Visit $v): array => $v->write(), $schedule->arrangement()->visits),
-            'weekends' => $arrangement->weekends,
-            'pins' => array_map(static fn(Pin $p): array => $p->write(), array_values($arrangement->pins)),
-            'added' => array_map(
-                static fn(array $w): array => ['step' => $w[0], 'after' => $w[1]],
-                $arrangement->waits,
-            ),
-            'next' => $remaining->days->date(
+            visits: $schedule->arrangement()->visits,
+            weekends: $arrangement->weekends,
+            pins: array_values($arrangement->pins),
+            added: array_map(static fn(array $w): Added => new Added(step: $w[0], after: $w[1]), $arrangement->waits),
+            next: $remaining->days->date(
                 $remaining->days->on(
                     $remaining->timetable->worked() === []
                         ? $schedule->today()
                         : Day::after($remaining->timetable->worked()[count($remaining->timetable->worked()) - 1]),
                 ),
             ),
-            'end' => $end,
-        ];
+            end: $end,
+        );
     }
 
     /** @return list<Figure> */
@@ -207,11 +203,10 @@ final readonly class BuildScreen
         return ($state->plan->kit[$id] ?? $state->shelf->find($id))?->entry->name() ?? $id;
     }
 
-    /** @return array{day: string, people: int, visit: int|null} */
-    private static function day(Days $days, string $day): array
+    private static function day(Days $days, string $day): BuildDay
     {
         $number = $days->on($day);
 
-        return ['day' => $day, 'people' => $days->people($number), 'visit' => $days->visit($number)];
+        return new BuildDay(day: $day, people: $days->people($number), visit: $days->visit($number));
     }
 }

@@ -31,8 +31,7 @@ final readonly class BuildStage implements Stage
         return 'Build';
     }
 
-    /** @return array<string, mixed> */
-    public function picture(JobState $state): array
+    public function picture(JobState $state): BuildPicture
     {
         return BuildScreen::picture($state);
     }

@@ -12,12 +12,8 @@ use EmberDusk\Schedule\RemainingWork;
 /** Cost of moving a step, compared with its current time. */
 final readonly class MoveCost
 {
-    /**
-     * @return array{broken: list<string>, costs: list<array{what: string, before: string, after: string}>} as in app/Screens/Build/build.json, $defs/moveCost
-     *
-     * @throws \EmberDusk\Values\Refusal when the step is not there or done
-     */
-    public static function for(JobState $state, Pin $pin): array
+    /** @throws \EmberDusk\Values\Refusal when the step is not there or done */
+    public static function for(JobState $state, Pin $pin): MoveCostView
     {
         $move = Move::for($state->schedule()->remaining(), $pin);
         $rows = [];
@@ -29,10 +25,10 @@ final readonly class MoveCost
             ]
             as $what => $say
         ) {
-            $rows[] = ['what' => $what, 'before' => $say($move->before), 'after' => $say($move->after)];
+            $rows[] = new MoveRow(what: $what, before: $say($move->before), after: $say($move->after));
         }
 
-        return ['broken' => $move->broken, 'costs' => $rows];
+        return new MoveCostView(broken: $move->broken, costs: $rows);
     }
 
     private static function end(RemainingWork $remaining): string

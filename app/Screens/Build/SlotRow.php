@@ -10,8 +10,7 @@ use EmberDusk\Schedule\Slot;
 /** A step at its time, as the lanes and the day sheets show it. */
 final readonly class SlotRow
 {
-    /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildSlot */
-    public static function for(JobState $state, Slot $slot): array
+    public static function for(JobState $state, Slot $slot): BuildSlot
     {
         $waits = [];
         foreach ($slot->step->needs as $part) {
@@ -30,19 +29,19 @@ final readonly class SlotRow
 
         $wait = $slot->last ? $slot->step->wait : 0;
 
-        return [
-            'id' => $slot->step->id,
-            'title' => $slot->step->title,
-            'place' => $slot->step->place,
-            'day' => $slot->day,
-            'from' => $slot->from,
-            'to' => $slot->to,
-            'people' => $slot->people,
-            'critical' => $slot->critical,
-            'last' => $slot->last,
-            'short' => $slot->short,
-            'wait' => $wait,
-            'waits' => $waits,
-        ];
+        return new BuildSlot(
+            id: $slot->step->id,
+            title: $slot->step->title,
+            place: $slot->step->place,
+            day: $slot->day,
+            from: $slot->from,
+            to: $slot->to,
+            people: $slot->people,
+            critical: $slot->critical,
+            last: $slot->last,
+            short: $slot->short,
+            wait: $wait,
+            waits: $waits,
+        );
     }
 }

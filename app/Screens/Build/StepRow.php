@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens\Build;
 
-use App\Screens\KnownRows;
 use EmberDusk\Job\JobState;
 use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Step;
@@ -15,29 +14,28 @@ use EmberDusk\Values\Range;
 /** A step with its reasons, its duration with the working, and its actual minutes. */
 final readonly class StepRow
 {
-    /** @return array<string, mixed> as in app/Screens/Build/build.json, $defs/buildStep */
-    public static function for(JobState $state, Step $step): array
+    public static function for(JobState $state, Step $step): BuildStep
     {
         $tick = $state->ticks[$step->id] ?? null;
 
-        return KnownRows::hashed([
-            'id' => $step->id,
-            'kind' => $step->kind,
-            'title' => $step->title,
-            'place' => $step->place,
-            'why' => $step->why,
-            'minutes' => $step->minutes,
-            'timed' => $state->productivity->kinds[$step->kind]['count'] ?? 0,
-            'work' => self::work($state, $step)->write(),
-            'people' => $step->people,
-            'tools' => $step->tools,
-            'caution' => $step->caution,
-            'wait' => $step->wait,
-            'after' => $step->after,
-            'done' => $tick !== null,
-            'taken' => $tick->minutes ?? 0,
-            'at' => $tick->at ?? '',
-        ]);
+        return new BuildStep(
+            id: $step->id,
+            kind: $step->kind,
+            title: $step->title,
+            place: $step->place,
+            why: $step->why,
+            minutes: $step->minutes,
+            timed: $state->productivity->kinds[$step->kind]['count'] ?? 0,
+            work: self::work($state, $step),
+            people: $step->people,
+            tools: $step->tools,
+            caution: $step->caution,
+            wait: $step->wait,
+            after: $step->after,
+            done: $tick !== null,
+            taken: $tick->minutes ?? 0,
+            at: $tick->at ?? '',
+        );
     }
 
     private static function work(JobState $state, Step $step): Figure

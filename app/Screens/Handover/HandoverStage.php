@@ -31,7 +31,7 @@ final readonly class HandoverStage implements Stage
         return null;
     }
 
-    public function picture(JobState $state): ?array
+    public function picture(JobState $state): null
     {
         return null;
     }

@@ -17,28 +17,33 @@ final readonly class JoinLanes
 {
     /**
      * @param  bool  $all the simulated devices' own windows; else those known to the guide
-     * @return list<array<string, mixed>> as in app/Screens/Join/join.json, $defs/joinLane
+     * @return list<JoinLane>
      */
     public static function for(LiveRun $run, bool $all = false): array
     {
         $site = $all ? $run->site() : null;
-        $bars = array_merge_recursive(self::searches($run), $site === null ? self::guided($run) : self::windows($site));
+        $searches = self::searches($run);
+        $windows = $site === null ? self::guided($run) : self::windows($site);
         $lanes = [];
         foreach ($run->roster->units as $id => $unit) {
-            if ($unit->role === Unit::PHONE && ($bars[$id] ?? []) === []) {
+            $bars = [...$searches[$id] ?? [], ...$windows[$id] ?? []];
+            if ($unit->role === Unit::PHONE && $bars === []) {
                 continue;
             }
             $label = $unit->role !== Unit::PHONE ? $unit->label() : 'Phone';
-            $lanes[] = [
-                'id' => $id,
-                'label' => $label,
-                'note' => mb_strtolower($unit->name),
-                'bars' => $bars[$id] ?? [],
-                'marks' => self::marks($run, $id),
-            ];
+            $lanes[] = new JoinLane(
+                id: $id,
+                label: $label,
+                note: mb_strtolower($unit->name),
+                bars: $bars,
+                marks: self::marks($run, $id),
+            );
         }
         // Hubs first: the others wait for their searches.
-        usort($lanes, static fn(array $a, array $b): int => self::rank($run, $a['id']) <=> self::rank($run, $b['id']));
+        usort(
+            $lanes,
+            static fn(JoinLane $a, JoinLane $b): int => self::rank($run, $a->id) <=> self::rank($run, $b->id),
+        );
 
         return $lanes;
     }
@@ -52,44 +57,39 @@ final readonly class JoinLanes
         };
     }
 
-    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: what an app's search lasts */
+    /** @return array<string, list<JoinBar>> by device: what an app's search lasts */
     private static function searches(LiveRun $run): array
     {
         $bars = [];
         foreach ($run->log() as $event) {
             if ($event->kind === Act::TAP && str_starts_with($event->text, 'search')) {
                 $seconds = $run->roster->unit($event->device)->leaflet->figure('search') ?? 60.0;
-                $bars[$event->device][] = [
-                    'from' => $event->at,
-                    'to' => $event->at + $seconds,
-                    'kind' => 'search',
-                    'text' => 'search',
-                ];
+                $bars[$event->device][] = new JoinBar(
+                    from: $event->at,
+                    to: $event->at + $seconds,
+                    kind: 'search',
+                    text: 'search',
+                );
             }
         }
 
         return $bars;
     }
 
-    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: windows of simulated devices */
+    /** @return array<string, list<JoinBar>> by device: windows of simulated devices */
     private static function windows(SimulatedSite $site): array
     {
         $bars = [];
         foreach ($site->devices() as $id => $device) {
             foreach ($device->windows() as $window) {
-                $bars[$id][] = [
-                    'from' => $window->from,
-                    'to' => $window->to,
-                    'kind' => 'listens',
-                    'text' => $window->what,
-                ];
+                $bars[$id][] = new JoinBar(from: $window->from, to: $window->to, kind: 'listens', text: $window->what);
             }
         }
 
         return $bars;
     }
 
-    /** @return array<string, list<array{from: float, to: float, kind: string, text: string}>> by device: windows that the guide has seen opened */
+    /** @return array<non-empty-string, list<JoinBar>> by device: windows that the guide has seen opened */
     private static function guided(LiveRun $run): array
     {
         $bars = [];
@@ -103,19 +103,19 @@ final readonly class JoinLanes
                 }
                 $seen = $progress->marks->answered[$step->key()] ?? null;
                 $ends = $opened + $step->waits;
-                $bars[$step->watches][] = [
-                    'from' => $opened,
-                    'to' => $seen !== null && $seen > $opened ? min($seen, $ends) : $ends,
-                    'kind' => 'listens',
-                    'text' => 'listens',
-                ];
+                $bars[$step->watches][] = new JoinBar(
+                    from: $opened,
+                    to: $seen !== null && $seen > $opened ? min($seen, $ends) : $ends,
+                    kind: 'listens',
+                    text: 'listens',
+                );
             }
         }
 
         return $bars;
     }
 
-    /** @return list<array{at: float, text: string}> */
+    /** @return list<JoinMark> */
     private static function marks(LiveRun $run, string $device): array
     {
         $marks = [];
@@ -132,7 +132,7 @@ final readonly class JoinLanes
                 default => '',
             };
             if ($text !== '') {
-                $marks[] = ['at' => $e->at, 'text' => $text];
+                $marks[] = new JoinMark(at: $e->at, text: $text);
             }
         }
 

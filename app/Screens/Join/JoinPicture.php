@@ -35,34 +35,33 @@ final readonly class JoinPicture
     /**
      * @param  Plan|null  $plan  where lights have their names; null in a lesson
      * @param  bool  $windows windows of the simulated devices, as in a replay; else those known to the guide
-     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinPicture
      */
-    public static function for(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): array
+    public static function for(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): JoinPictureView
     {
         $step = $run->next($now);
         $progress = $run->progress();
         $log = $run->log();
 
-        return [
-            'now' => $now,
-            'step' => self::step($step, $run->roster, $plan),
-            'lanes' => JoinLanes::for($run, $windows),
-            'devices' => $run->site() === null ? [] : self::devices($run->site(), $run),
-            'apps' => self::apps($run),
-            'log' => EventWords::lines($log, $run->roster),
-            'missed' => $progress->marks->missed,
-            'joined' => count(array_filter($log, static fn(Event $e): bool => $e->kind === Event::JOINED)),
-            'lights' => count(array_filter($run->roster->units, static fn(Unit $u): bool => $u->lights())),
-            'through' => count($progress->through()),
-            'tasks' => count($progress->tasks()),
-            'found' => array_map(static fn($s): string => $s->says, $progress->found()),
-            'aside' => array_values($progress->marks->aside),
-            'causes' => self::causes($run),
-            'says' => self::says($step, $run),
-            'measured' => $step->look === JoinStep::END ? self::measured($run) : [],
-            'nextAt' => self::nextAt($run, $now),
-            'done' => $step->look === JoinStep::END,
-        ];
+        return new JoinPictureView(
+            now: $now,
+            step: self::step($step, $run->roster, $plan),
+            lanes: JoinLanes::for($run, $windows),
+            devices: $run->site() === null ? [] : self::devices($run->site(), $run),
+            apps: self::apps($run),
+            log: EventWords::lines($log, $run->roster),
+            missed: $progress->marks->missed,
+            joined: count(array_filter($log, static fn(Event $e): bool => $e->kind === Event::JOINED)),
+            lights: count(array_filter($run->roster->units, static fn(Unit $u): bool => $u->lights())),
+            through: count($progress->through()),
+            tasks: count($progress->tasks()),
+            found: array_map(static fn($s): string => $s->says, $progress->found()),
+            aside: array_values($progress->marks->aside),
+            causes: self::causes($run),
+            says: self::says($step, $run),
+            measured: $step->look === JoinStep::END ? self::measured($run) : [],
+            nextAt: self::nextAt($run, $now),
+            done: $step->look === JoinStep::END,
+        );
     }
 
     /** When something shows or closes automatically next, in run seconds; null when nothing will. */
@@ -81,49 +80,47 @@ final readonly class JoinPicture
         return min($times);
     }
 
-    /** @return array<string, mixed> */
-    public static function step(JoinStep $s, Roster $roster, ?Plan $plan): array
+    public static function step(JoinStep $s, Roster $roster, ?Plan $plan): JoinStepView
     {
         $light = $s->look === JoinStep::NAME ? $plan?->lights[$s->device] ?? null : null;
         $unit = $roster->has($s->device) ? $roster->unit($s->device) : null;
 
-        return [
-            'key' => $s->key(),
-            'kind' => $s->kind,
-            'look' => $s->look,
-            'device' => $s->device,
-            'where' => $s->where,
-            'title' => $s->title,
-            'why' => $s->why,
-            'does' => $s->look !== JoinStep::NAME && $s->look !== JoinStep::TRY && $s->acts !== [],
-            'tries' =>
-                $s->look === JoinStep::TRY
-                    ? array_map(
-                        static fn(Act $a): array => [
-                            'device' => $a->device,
-                            'text' => $a->text,
-                            'label' => self::level($a->text),
-                        ],
-                        $s->acts,
-                    )
-                    : [],
-            'expect' => $s->expect === null ? null : ['words' => $s->expect->words(), 'times' => $s->expect->times],
-            'expects' => $s->expects,
-            'yes' => $s->yes(),
-            'picks' => array_map(
-                static fn(string $seen): array => ['seen' => $seen, 'words' => Observation::words($seen)],
+        return new JoinStepView(
+            key: $s->key(),
+            kind: $s->kind,
+            look: $s->look,
+            device: $s->device,
+            where: $s->where,
+            title: $s->title,
+            why: $s->why,
+            does: $s->look !== JoinStep::NAME && $s->look !== JoinStep::TRY && $s->acts !== [],
+            tries: $s->look === JoinStep::TRY
+                ? array_map(
+                    static fn(Act $a): JoinTry => new JoinTry(
+                        device: $a->device,
+                        text: $a->text,
+                        label: self::level($a->text),
+                    ),
+                    $s->acts,
+                )
+                : [],
+            expect: $s->expect === null ? null : new SignalView(words: $s->expect->words(), times: $s->expect->times),
+            expects: $s->expects,
+            yes: $s->yes(),
+            picks: array_map(
+                static fn(string $seen): JoinPick => new JoinPick(seen: $seen, words: Observation::words($seen)),
                 $s->picks(),
             ),
-            'name' => $light->name ?? ($unit->name ?? ''),
-            'room' => $light->room ?? ($unit->room ?? ''),
-            'letters' => self::letters($roster),
-            'from' => $s->window[0] ?? null,
-            'to' => $s->window[1] ?? null,
-            'left' => $s->opened === '' && $s->search !== null ? 'of the search left' : 'left to look',
-            'alert' => $s->alert,
-            'ifNot' => $s->ifNot,
-            'caution' => $s->caution,
-        ];
+            name: $light->name ?? ($unit->name ?? ''),
+            room: $light->room ?? ($unit->room ?? ''),
+            letters: self::letters($roster),
+            from: $s->window[0] ?? null,
+            to: $s->window[1] ?? null,
+            left: $s->opened === '' && $s->search !== null ? 'of the search left' : 'left to look',
+            alert: $s->alert,
+            ifNot: $s->ifNot,
+            caution: $s->caution,
+        );
     }
 
     private static function level(string $text): string
@@ -146,7 +143,7 @@ final readonly class JoinPicture
         return 30;
     }
 
-    /** @return list<array<string, mixed>> the simulated devices as drawn */
+    /** @return list<JoinDevice> the simulated devices as drawn */
     private static function devices(SimulatedSite $site, LiveRun $run): array
     {
         $drawn = [];
@@ -155,75 +152,88 @@ final readonly class JoinPicture
             if (!$unit->lights() && !in_array($unit->role, [Unit::REMOTE, Unit::PANEL, Unit::BRIDGE], true)) {
                 continue;
             }
-            $drawn[] = [
-                'id' => $id,
-                'label' => $unit->label(),
-                'name' => $unit->name,
-                'shines' => $unit->lights(),
-                'held' => $unit->linksByHand() ? Unit::HELD : [],
-                'powered' => $device->isPowered(),
-                'switched' => StepBuilder::switched($unit),
-                'lit' => $site->isLit($id),
-                'level' => $device instanceof SimulatedLight ? $device->level() : 0.0,
-                'looks' =>
-                    $device instanceof SimulatedLight
-                        ? $device->looks(new LightCommand($device->level()))
-                        : Observation::YES,
-                'signal' => self::signal($site->signal($id)),
-                'keys' => self::keys($unit->leaflet),
-                'zones' => $unit->role === Unit::BRIDGE ? 0 : $unit->zones,
-            ];
+            $drawn[] = new JoinDevice(
+                id: $id,
+                label: $unit->label(),
+                name: $unit->name,
+                shines: $unit->lights(),
+                held: $unit->linksByHand() ? self::held() : [],
+                powered: $device->isPowered(),
+                switched: StepBuilder::switched($unit),
+                lit: $site->isLit($id),
+                level: $device instanceof SimulatedLight ? $device->level() : 0.0,
+                looks: $device instanceof SimulatedLight
+                    ? $device->looks(new LightCommand($device->level()))
+                    : Observation::YES,
+                signal: self::signal($site->signal($id)),
+                keys: self::keys($unit->leaflet),
+                zones: $unit->role === Unit::BRIDGE ? 0 : $unit->zones,
+            );
         }
 
         return $drawn;
     }
 
-    /** @return list<array{key: string, presses: list<int>, holds: list<float>, lit: float|null}> what its keys are for, without saying which */
+    /** @return list<JoinHeld> */
+    private static function held(): array
+    {
+        return array_map(
+            static fn(array $h): JoinHeld => new JoinHeld(words: $h['words'], metres: $h['metres']),
+            Unit::HELD,
+        );
+    }
+
+    /** @return list<JoinKey> what its keys are for, without saying which */
     private static function keys(Behaviour $leaflet): array
     {
-        $keys = [];
+        $presses = $holds = $lit = [];
         foreach ($leaflet->gestures as $gesture) {
             foreach ($gesture->parts as $part) {
                 if ($part->kind === GesturePart::CYCLE) {
                     continue;
                 }
-                $keys[$part->key] ??= ['key' => $part->key, 'presses' => [1], 'holds' => [], 'lit' => null];
+                $presses[$part->key] ??= [1];
                 if ($part->kind === GesturePart::PRESS) {
-                    $keys[$part->key]['presses'][] = $part->times;
+                    $presses[$part->key][] = $part->times;
                 } else {
-                    $keys[$part->key]['holds'][] = $part->takes();
+                    $holds[$part->key][] = $part->takes();
                     // Held until the lamp is lit: it lights then.
-                    $keys[$part->key]['lit'] ??= $part->seconds === null ? $part->takes() : null;
+                    $lit[$part->key] ??= $part->seconds === null ? $part->takes() : null;
                 }
             }
         }
-        foreach ($keys as $key => $of) {
-            $presses = array_values(array_unique($of['presses']));
-            sort($presses);
-            $keys[$key]['presses'] = $presses;
-            $keys[$key]['holds'] = array_values(array_unique($of['holds']));
+        $keys = [];
+        foreach ($presses as $key => $times) {
+            $times = array_values(array_unique($times));
+            sort($times);
+            $keys[] = new JoinKey(
+                key: (string) $key,
+                presses: $times,
+                holds: array_values(array_unique($holds[$key] ?? [])),
+                lit: $lit[$key] ?? null,
+            );
         }
 
-        return array_values($keys);
+        return $keys;
     }
 
-    /** @return list<array{hub: string, label: string, lines: list<array{name: string, as: string}>}> */
+    /** @return list<JoinApp> */
     private static function apps(LiveRun $run): array
     {
         $apps = [];
         foreach ($run->roster->inRole(Unit::HUB) as $hub) {
-            $apps[] = [
-                'hub' => $hub->id,
-                'label' => $hub->called(),
-                'searches' => $hub->way === 'zigbee',
-                'lines' => array_map(
-                    static fn(string $line): array => [
-                        'name' => $line,
-                        'as' => strtoupper($run->progress()->field->ownerOf($hub->id, $line) ?? ''),
-                    ],
+            $apps[] = new JoinApp(
+                hub: $hub->id,
+                label: $hub->called(),
+                searches: $hub->way === 'zigbee',
+                lines: array_map(
+                    static fn(string $line): JoinListed => new JoinListed(
+                        name: $line,
+                        as: strtoupper($run->progress()->field->ownerOf($hub->id, $line) ?? ''),
+                    ),
                     array_values(array_unique($run->progress()->field->known($hub->id))),
                 ),
-            ];
+            );
         }
 
         return $apps;
@@ -272,7 +282,7 @@ final readonly class JoinPicture
         return $lines;
     }
 
-    /** @return list<array{says: string, share: float}> likeliest first */
+    /** @return list<JoinCause> likeliest first */
     private static function causes(LiveRun $run): array
     {
         $inquiry = $run->progress()->inquiry;
@@ -281,7 +291,7 @@ final readonly class JoinPicture
         }
 
         return array_map(
-            static fn(array $ranked): array => ['says' => $ranked[0]->says, 'share' => round($ranked[1], 3)],
+            static fn(array $ranked): JoinCause => new JoinCause(says: $ranked[0]->says, share: round($ranked[1], 3)),
             array_slice(
                 array_values(array_filter($inquiry->ranked(), static fn(array $r): bool => $r[1] >= self::LEAST)),
                 0,
@@ -290,16 +300,13 @@ final readonly class JoinPicture
         );
     }
 
-    /**
-     * @param  array{float, Signal}|null  $signal
-     * @return array{from: float, times: list<float>}|null
-     */
-    private static function signal(?array $signal): ?array
+    /** @param  array{float, Signal}|null  $signal */
+    private static function signal(?array $signal): ?JoinSignal
     {
         if ($signal === null) {
             return null;
         }
 
-        return ['from' => $signal[0], 'times' => $signal[1]->times];
+        return new JoinSignal(from: $signal[0], times: $signal[1]->times);
     }
 }

@@ -31,7 +31,7 @@ final readonly class JoinStage implements Stage
         return null;
     }
 
-    public function picture(JobState $state): ?array
+    public function picture(JobState $state): null
     {
         return null;
     }

@@ -10,6 +10,7 @@ use EmberDusk\Joining\Prerequisite;
 use EmberDusk\Joining\Prerequisites;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Kit\CrewNote;
 use EmberDusk\Plan\Plan;
 
 /** Data before a run: blocked units, preparations, used devices, estimated time. */
@@ -17,9 +18,9 @@ final readonly class JoinStart
 {
     /**
      * @param  list<string>  $there keys of ticked preparations
-     * @return array<string, mixed> as in app/Screens/Join/join.json, $defs/joinStart
+     * @param  list<CrewNote>  $notes
      */
-    public static function for(Plan $plan, array $there): array
+    public static function for(Plan $plan, array $there, array $notes): JoinStartView
     {
         $joinable = Joinable::for($plan);
         $needs = [];
@@ -27,12 +28,12 @@ final readonly class JoinStart
         $minutes = 0.0;
         if ($joinable->any()) {
             $needs = array_map(
-                static fn(Prerequisite $n): array => [
-                    'key' => $n->key,
-                    'what' => $n->what,
-                    'detail' => $n->detail,
-                    'there' => in_array($n->key, $there, true),
-                ],
+                static fn(Prerequisite $n): JoinNeedView => new JoinNeedView(
+                    key: $n->key,
+                    what: $n->what,
+                    detail: $n->detail,
+                    there: in_array($n->key, $there, true),
+                ),
                 Prerequisites::for($joinable->roster, $plan),
             );
             $run = Rehearsal::run($joinable->roster, 1);
@@ -40,27 +41,28 @@ final readonly class JoinStart
             $minutes = round($run->seconds / 60, 1);
         }
 
-        return [
-            'ready' => $joinable->any(),
-            'blocked' => array_map(
-                static fn(JoinBlock $b): array => ['title' => $b->title, 'detail' => $b->detail],
+        return new JoinStartView(
+            ready: $joinable->any(),
+            blocked: array_map(
+                static fn(JoinBlock $b): JoinBlocked => new JoinBlocked(title: $b->title, detail: $b->detail),
                 $joinable->blocked,
             ),
-            'needs' => $needs,
-            'units' => array_values(
+            needs: $needs,
+            units: array_values(
                 array_map(
-                    static fn(Unit $u): array => [
-                        'id' => $u->id,
-                        'label' => $u->label(),
-                        'name' => $u->name,
-                        'item' => $u->item,
-                        'used' => $u->used,
-                    ],
+                    static fn(Unit $u): JoinUnit => new JoinUnit(
+                        id: $u->id,
+                        label: $u->label(),
+                        name: $u->name,
+                        item: $u->item,
+                        used: $u->used,
+                    ),
                     array_filter($joinable->roster->units, static fn(Unit $u): bool => $u->item !== ''),
                 ),
             ),
-            'steps' => $steps,
-            'minutes' => $minutes,
-        ];
+            steps: $steps,
+            minutes: $minutes,
+            notes: $notes,
+        );
     }
 }

@@ -61,20 +61,15 @@ final readonly class Gauge
         return [(int) ($this->offers < $this->asks - 1e-9), $this->offers];
     }
 
-    /** @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/gauge */
-    public function write(): array
+    public function write(): GaugeView
     {
         $text = static fn(float $v): string => Figure::print($v, (int) ($v < 100));
 
-        return [
-            'offers' => $this->offers,
-            'asks' => $this->asks,
-            'enough' => $this->offers >= $this->asks - 1e-9,
-            'text' => sprintf(
-                $this->words,
-                "{$text($this->offers)} {$this->unit}",
-                "{$text($this->asks)} {$this->unit}",
-            ),
-        ];
+        return new GaugeView(
+            offers: $this->offers,
+            asks: $this->asks,
+            enough: $this->offers >= $this->asks - 1e-9,
+            text: sprintf($this->words, "{$text($this->offers)} {$this->unit}", "{$text($this->asks)} {$this->unit}"),
+        );
     }
 }

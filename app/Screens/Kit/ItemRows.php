@@ -12,56 +12,55 @@ use EmberDusk\Plan\Plan;
 /** Other items of the job, and their possible owners. */
 final readonly class ItemRows
 {
-    /** @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/itemsPicture */
-    public static function for(Plan $plan): array
+    public static function for(Plan $plan): ItemsPicture
     {
         $goes = [];
         foreach (Item::KINDS as $kind) {
             $with = self::named($plan, array_map(strval(...), array_keys(SetItem::allowed($plan, $kind))));
             if ($with !== []) {
-                $goes[] = ['kind' => $kind, 'with' => $with];
+                $goes[] = new ItemGoes(kind: $kind, with: $with);
             }
         }
 
-        return [
-            'kinds' => Item::KINDS,
-            'items' => array_values(
+        return new ItemsPicture(
+            kinds: Item::KINDS,
+            items: array_values(
                 array_map(
-                    static fn(Item $i): array => [
-                        'id' => $i->id,
-                        'kit' => $i->kit,
-                        'kind' => $plan->kit[$i->kit]->kind(),
-                        'name' => $plan->kit[$i->kit]->entry->name(),
-                        'place' => $i->place,
-                        'count' => $i->count,
-                        'on' => $i->on ?? '',
-                    ],
+                    static fn(Item $i): ItemRow => new ItemRow(
+                        id: $i->id,
+                        kit: $i->kit,
+                        kind: $plan->kit[$i->kit]->kind(),
+                        name: $plan->kit[$i->kit]->entry->name(),
+                        place: $i->place,
+                        count: $i->count,
+                        on: $i->on ?? '',
+                    ),
                     $plan->items,
                 ),
             ),
-            'places' => array_values(
-                array_map(static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name], $plan->places),
+            places: array_values(
+                array_map(static fn(Place $p): ItemThing => new ItemThing(id: $p->id, name: $p->name), $plan->places),
             ),
-            'goes' => $goes,
-        ];
+            goes: $goes,
+        );
     }
 
     /**
      * @param  list<string>  $ids
-     * @return list<array{id: string, name: string}>
+     * @return list<ItemThing>
      */
     private static function named(Plan $plan, array $ids): array
     {
         return array_map(
-            static fn(string $id): array => [
-                'id' => $id,
-                'name' => isset($plan->runs[$id])
+            static fn(string $id): ItemThing => new ItemThing(
+                id: $id,
+                name: isset($plan->runs[$id])
                     ? $plan->runs[$id]->name()
                     : strtoupper($id) .
                         (isset($plan->cables[$id])
                             ? ', ' . strtoupper("{$plan->cables[$id]->from} to {$plan->cables[$id]->to}")
                             : ''),
-            ],
+            ),
             $ids,
         );
     }

@@ -33,7 +33,7 @@ final readonly class KitOptions
      * Sufficient entries first, the smallest at the top; the chosen one is always included.
      *
      * @param  list<string>  $kinds  of the shelf
-     * @return list<array<string, mixed>>
+     * @return list<Option>
      */
     public static function options(JobState $state, ?Run $run, array $kinds, ?string $chosen): array
     {
@@ -54,16 +54,16 @@ final readonly class KitOptions
         foreach (array_slice($ranked, 0, self::MOST) as [, , , , $snapshot, $gauge]) {
             $id = $snapshot->entry->id();
             [$verdict, $severity] = $run === null ? [null, null] : self::said($plan, $run, $snapshot);
-            $options[] = [
-                'id' => $id,
-                'name' => $snapshot->entry->name(),
-                'facts' => Facts::for($snapshot->entry),
-                'chosen' => $id === $chosen,
-                'moved' => $id === $chosen && ($state->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
-                'gauge' => $gauge?->write(),
-                'verdict' => $verdict,
-                'severity' => $severity,
-            ];
+            $options[] = new Option(
+                id: $id,
+                name: $snapshot->entry->name(),
+                facts: Facts::for($snapshot->entry),
+                chosen: $id === $chosen,
+                moved: $id === $chosen && ($state->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
+                gauge: $gauge?->write(),
+                verdict: $verdict,
+                severity: $severity,
+            );
         }
 
         return $options;

@@ -18,48 +18,47 @@ use EmberDusk\Values\Input;
 /** The chain of kit of every run; for the selected one also the shelf entries for each place, with their problems. */
 final readonly class KitScreen
 {
-    /** @return array<string, mixed> */
-    public static function picture(JobState $state): array
+    public static function picture(JobState $state): KitPicture
     {
         $hub = $state->plan->hubs !== [] ? array_values($state->plan->hubs)[0]->kit : null;
 
         $hand = self::inHand($state)?->id;
 
-        return [
-            'inHand' => $hand,
-            'runs' => array_map(
-                static fn(Run $run): array => [
-                    'id' => $run->id,
-                    'name' => $run->name(),
-                    'length' => $state->plan->terms->say($run->length()),
-                    'slots' => array_map(
-                        static fn(string $slot): array => self::slot($state, $run, $slot, $run->id === $hand),
+        return new KitPicture(
+            inHand: $hand,
+            runs: array_map(
+                static fn(Run $run): KitRun => new KitRun(
+                    id: $run->id,
+                    name: $run->name(),
+                    length: $state->plan->terms->say($run->length()),
+                    slots: array_map(
+                        static fn(string $slot): SlotView => self::slot($state, $run, $slot, $run->id === $hand),
                         KitSlots::for($state->plan, $run),
                     ),
-                ],
+                ),
                 array_values($state->plan->runs),
             ),
-            'notes' => $state->notes,
-            'beside' => ItemRows::for($state->plan),
-            'owned' => array_map(
-                static fn(Owned $o): array => [
-                    'kit' => $o->id,
-                    'name' => ($state->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id,
-                    'count' => $o->count,
-                ],
+            notes: $state->notes,
+            beside: ItemRows::for($state->plan),
+            owned: array_map(
+                static fn(Owned $o): OwnedKit => new OwnedKit(
+                    kit: $o->id,
+                    name: ($state->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id,
+                    count: $o->count,
+                ),
                 array_values($state->plan->owned),
             ),
-            'hub' => [
-                'slot' => 'hub',
-                'label' => 'Hub',
-                'optional' => false,
-                'chosen' => $hub,
-                'name' => $state->plan->hub(array_key_first($state->plan->hubs))?->name(),
-                'facts' => self::chosenFacts($state, $hub),
-                'share' => [],
-                'options' => KitOptions::options($state, null, ['hub'], $hub),
-            ],
-        ];
+            hub: new SlotView(
+                slot: 'hub',
+                label: 'Hub',
+                optional: false,
+                chosen: $hub,
+                name: $state->plan->hub(array_key_first($state->plan->hubs))?->name(),
+                facts: self::chosenFacts($state, $hub),
+                share: [],
+                options: KitOptions::options($state, null, ['hub'], $hub),
+            ),
+        );
     }
 
     /** @return list<Figure> of the only run with a strip, or sums over all of them */
@@ -194,11 +193,8 @@ final readonly class KitScreen
             ($runs[0] ?? null);
     }
 
-    /**
-     * @param  bool  $hand whether to include its shelf entries
-     * @return array<string, mixed>
-     */
-    private static function slot(JobState $state, Run $run, string $slot, bool $hand): array
+    /** @param  bool  $hand whether to include its shelf entries */
+    private static function slot(JobState $state, Run $run, string $slot, bool $hand): SlotView
     {
         $kit = KitSlots::chosen($state->plan, $run, $slot);
 
@@ -210,19 +206,19 @@ final readonly class KitScreen
             $options = KitOptions::options($state, $run, KitSlots::kinds($state->plan, $run, $slot), $kit);
         }
 
-        return [
-            'slot' => $slot,
-            'label' => KitSlots::label($state->plan, $run, $slot),
-            'optional' => KitSlots::optional($state->plan, $run, $slot),
-            'chosen' => $kit,
-            'name' => $name,
-            'facts' => self::chosenFacts($state, $kit),
-            'share' => $share,
-            'options' => $options,
-        ];
+        return new SlotView(
+            slot: $slot,
+            label: KitSlots::label($state->plan, $run, $slot),
+            optional: KitSlots::optional($state->plan, $run, $slot),
+            chosen: $kit,
+            name: $name,
+            facts: self::chosenFacts($state, $kit),
+            share: $share,
+            options: $options,
+        );
     }
 
-    /** @return list<array{with: string, text: string}> units of other runs that could feed this one, or its own unit when it shares one */
+    /** @return list<ShareOption> units of other runs that could feed this one, or its own unit when it shares one */
     private static function share(JobState $state, Run $run, string $slot): array
     {
         $of = static fn(Run $r): ?string => match ($slot) {
@@ -232,17 +228,17 @@ final readonly class KitScreen
         };
         $mine = $of($run);
         $straight = $slot === 'supply' ? KitSlots::straight($state->plan, $run) : null;
-        $share = $straight !== null ? [$straight['with'] => $straight] : [];
+        $share = $straight !== null ? [$straight->with => $straight] : [];
         foreach ($state->plan->runs as $other) {
             $unit = $of($other);
             if ($other->id !== $run->id && $unit !== null && !isset($share[$unit])) {
                 $share[$unit] =
                     $unit === $mine
-                        ? [
-                            'with' => "own {$slot}",
-                            'text' => 'Shared with ' . $other->name() . ': give it a supply of its own',
-                        ]
-                        : ['with' => $unit, 'text' => 'On ' . strtoupper($unit) . ' of ' . $other->name()];
+                        ? new ShareOption(
+                            "own {$slot}",
+                            'Shared with ' . $other->name() . ': give it a supply of its own',
+                        )
+                        : new ShareOption($unit, 'On ' . strtoupper($unit) . ' of ' . $other->name());
             }
         }
 

@@ -76,8 +76,8 @@ final readonly class KitSlots
         };
     }
 
-    /** @return array{with: string, text: string}|null the way back from a converter */
-    public static function straight(Plan $plan, Run $run): ?array
+    /** The way back from a converter. */
+    public static function straight(Plan $plan, Run $run): ?ShareOption
     {
         $bank = $plan->supplies[$run->supply ?? '']->bank ?? null;
 
@@ -85,7 +85,7 @@ final readonly class KitSlots
             return null;
         }
 
-        return ['with' => $bank, 'text' => 'Straight on ' . strtoupper($bank) . ', without a converter'];
+        return new ShareOption($bank, 'Straight on ' . strtoupper($bank) . ', without a converter');
     }
 
     /** The bank that feeds a run, through a converter or straight. */

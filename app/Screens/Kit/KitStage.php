@@ -30,8 +30,7 @@ final readonly class KitStage implements Stage
         return 'Kit';
     }
 
-    /** @return array<string, mixed> */
-    public function picture(JobState $state): array
+    public function picture(JobState $state): KitPicture
     {
         return KitScreen::picture($state);
     }

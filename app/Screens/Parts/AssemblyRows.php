@@ -23,26 +23,26 @@ final readonly class AssemblyRows
 
     private const CUTS = ['after' => 'after fixing, at the end without a feed', 'before' => 'to measure, before'];
 
-    /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/makingRow */
+    /** @return list<MakingRow> */
     public static function for(JobState $state): array
     {
         $uses = new FirstForPurpose($state->shelf);
 
         return array_values(
             array_map(
-                static fn(Run $run): array => [
-                    'run' => $run->id,
-                    'name' => $run->name(),
-                    'place' => $state->plan->places[$run->place]->name ?? '',
-                    'inProfile' => in_array('profile', $run->mounting, true),
-                    'fields' => self::fields($state, $uses, $run, $state->plan->making($run)),
-                ],
+                static fn(Run $run): MakingRow => new MakingRow(
+                    run: $run->id,
+                    name: $run->name(),
+                    place: $state->plan->places[$run->place]->name ?? '',
+                    inProfile: in_array('profile', $run->mounting, true),
+                    fields: self::fields($state, $uses, $run, $state->plan->making($run)),
+                ),
                 array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->cutMarks($r) !== null),
             ),
         );
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<MakingField> */
     private static function fields(JobState $state, FirstForPurpose $uses, Run $run, Assembly $making): array
     {
         $profile = in_array('profile', $run->mounting, true);
@@ -76,7 +76,6 @@ final readonly class AssemblyRows
     /**
      * @param  array<string, string>  $choices  by value
      * @param  string|null  $usual meaning of an empty value
-     * @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/makingField
      */
     private static function field(
         string $field,
@@ -84,13 +83,13 @@ final readonly class AssemblyRows
         ?string $value,
         array $choices,
         ?string $usual = null,
-    ): array {
-        $of = $usual !== null ? [['value' => '', 'text' => $usual]] : [];
+    ): MakingField {
+        $of = $usual !== null ? [new MakingChoice(value: '', text: $usual)] : [];
         foreach ($choices as $id => $text) {
-            $of[] = ['value' => (string) $id, 'text' => $text];
+            $of[] = new MakingChoice(value: (string) $id, text: $text);
         }
 
-        return ['field' => $field, 'label' => $label, 'value' => $value ?? '', 'choices' => $of];
+        return new MakingField(field: $field, label: $label, value: $value ?? '', choices: $of);
     }
 
     /** @return array<string, string> by id */

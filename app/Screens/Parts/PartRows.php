@@ -18,20 +18,19 @@ use EmberDusk\Values\Input;
 /** The lines of the parts list, each number with its working, and which step waits for it. */
 final readonly class PartRows
 {
-    /** @return list<array<string, mixed>> as in app/Screens/Parts/parts.json, $defs/partRow */
+    /** @return list<PartRow> */
     public static function for(JobState $state): array
     {
         $schedule = $state->schedule();
         $soonest = $schedule->arrivals === [] ? $schedule->remaining() : $schedule->unhindered();
 
         return array_map(
-            static fn(Part $p): array => self::row($state, $schedule, $soonest, $p),
+            static fn(Part $p): PartRow => self::row($state, $schedule, $soonest, $p),
             $schedule->parts->parts,
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function row(JobState $state, Schedule $schedule, RemainingWork $soonest, Part $part): array
+    private static function row(JobState $state, Schedule $schedule, RemainingWork $soonest, Part $part): PartRow
     {
         $mark = $schedule->mark($part);
         $steps = array_filter(
@@ -52,39 +51,39 @@ final readonly class PartRows
             $by = '';
         }
 
-        return [
-            'key' => $part->key,
-            'group' => $part->group,
-            'name' => $part->name,
-            'asked' => self::asked($state->plan->terms, $part)->write(),
-            'spare' => $part->spare,
-            'usual' => !isset($state->plan->spares[$part->key]),
-            'buy' => self::buy($state->plan->terms, $part)->write(),
-            'cost' => self::cost($state, $part)?->write(),
-            'foreign' => $part->foreign,
-            'why' => array_keys($part->why),
-            'lead' => $part->lead,
-            'by' => $by,
-            'tooLate' => $by !== '' && $by < $schedule->today(),
-            'state' => $mark->state,
-            'missing' => $mark->missing() && $part->paid() > 0,
-            'arrives' => $mark->arrives ?? '',
-            'late' => $mark->late($state->today),
-            'steps' => array_values(
+        return new PartRow(
+            key: $part->key,
+            group: $part->group,
+            name: $part->name,
+            asked: self::asked($state->plan->terms, $part),
+            spare: $part->spare,
+            usual: !isset($state->plan->spares[$part->key]),
+            buy: self::buy($state->plan->terms, $part),
+            cost: self::cost($state, $part),
+            foreign: $part->foreign,
+            why: array_keys($part->why),
+            lead: $part->lead,
+            by: $by,
+            tooLate: $by !== '' && $by < $schedule->today(),
+            state: $mark->state,
+            missing: $mark->missing() && $part->paid() > 0,
+            arrives: $mark->arrives ?? '',
+            late: $mark->late($state->today),
+            steps: array_values(
                 array_map(
-                    static fn(Step $s): array => [
-                        'id' => $s->id,
-                        'title' => $s->title,
-                        'day' => substr(
+                    static fn(Step $s): PartStep => new PartStep(
+                        id: $s->id,
+                        title: $s->title,
+                        day: substr(
                             $schedule->remaining()->days->starts($schedule->remaining()->timetable->begins[$s->id]),
                             0,
                             10,
                         ),
-                    ],
+                    ),
                     $steps,
                 ),
             ),
-        ];
+        );
     }
 
     private static function asked(Terms $terms, Part $part): Figure

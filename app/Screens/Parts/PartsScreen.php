@@ -23,34 +23,33 @@ final readonly class PartsScreen
     /** Materials with waste figures in the ledger. */
     private const LEFT = 3;
 
-    /** @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/partsPicture */
-    public static function picture(JobState $state): array
+    public static function picture(JobState $state): PartsPicture
     {
         $list = $state->schedule()->parts;
 
-        return [
-            'cuts' => array_map(static fn(StockCut $c): array => self::cut($state, $c), $list->cuts),
-            'parts' => PartRows::for($state),
-            'makings' => AssemblyRows::for($state),
-            'offcuts' => array_map(
-                static fn(Offcut $o): array => [
-                    'id' => $o->id,
-                    'kit' => $o->kit,
-                    'name' => BuildScreen::kit($state, $o->kit),
-                    'metres' => sprintf('%.2f', $o->metres),
-                    'packed' => $o->packed,
-                ],
+        return new PartsPicture(
+            cuts: array_map(static fn(StockCut $c): StockCutView => self::cut($state, $c), $list->cuts),
+            parts: PartRows::for($state),
+            makings: AssemblyRows::for($state),
+            offcuts: array_map(
+                static fn(Offcut $o): OffcutView => new OffcutView(
+                    id: $o->id,
+                    kit: $o->kit,
+                    name: BuildScreen::kit($state, $o->kit),
+                    metres: sprintf('%.2f', $o->metres),
+                    packed: $o->packed,
+                ),
                 $state->offcuts,
             ),
-            'lacking' => $list->lacking,
-            'bare' => array_map(static fn(Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
-            'currency' => $state->plan->terms->currency,
-            'states' => array_map(
+            lacking: $list->lacking,
+            bare: array_map(static fn(Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
+            currency: $state->plan->terms->currency,
+            states: array_map(
                 static fn(string $id, string $name): array => ['id' => $id, 'name' => $name, 'label' => ''],
                 array_keys(Mark::STATES),
                 array_values(Mark::STATES),
             ),
-        ];
+        );
     }
 
     /** @return list<Figure> */
@@ -221,45 +220,48 @@ final readonly class PartsScreen
         );
     }
 
-    /** @return array<string, mixed> */
-    private static function cut(JobState $state, StockCut $cut): array
+    private static function cut(JobState $state, StockCut $cut): StockCutView
     {
         $say = static fn(int $mm): string => $state->plan->terms->say($mm / 1000);
 
-        return [
-            'kit' => $cut->kit,
-            'name' => $cut->name,
-            'stock' => $cut->stock,
-            'said' => $say($cut->stock),
-            'bought' => self::bought($state, $cut)->write(),
-            'joints' => $cut->joints,
-            'left' => $cut->left(),
-            'leftSaid' => $say($cut->left()),
-            'proven' => $cut->proven,
-            'keeps' => $cut->kept() !== [],
-            'field' => $state->plan->strip($cut->kit) === null ? 'length' : 'strip',
-            'shorter' => self::shorter($state, $cut),
-            'tooLong' => array_map(
-                static fn(Piece $p): array => [
-                    'run' => $p->run,
-                    'what' => $p->what,
-                    'said' => $say((int) round($p->mm)),
-                ],
+        return new StockCutView(
+            kit: $cut->kit,
+            name: $cut->name,
+            stock: $cut->stock,
+            said: $say($cut->stock),
+            bought: self::bought($state, $cut),
+            joints: $cut->joints,
+            left: $cut->left(),
+            leftSaid: $say($cut->left()),
+            proven: $cut->proven,
+            keeps: $cut->kept() !== [],
+            field: $state->plan->strip($cut->kit) === null ? 'length' : 'strip',
+            shorter: self::shorter($state, $cut),
+            tooLong: array_map(
+                static fn(Piece $p): TooLong => new TooLong(
+                    run: $p->run,
+                    what: $p->what,
+                    said: $say((int) round($p->mm)),
+                ),
                 $cut->tooLong,
             ),
-            'bars' => array_map(
-                static fn(Bar $b): array => [
-                    'length' => $b->length,
-                    'left' => $b->left,
-                    'leftSaid' => $say($b->left),
-                    'offcut' => $b->offcut,
-                    'pieces' => array_map(
-                        static fn(array $p): array => ['mm' => $p[0], 'said' => $say($p[0]), 'what' => $p[1]->what],
+            bars: array_map(
+                static fn(Bar $b): StockBar => new StockBar(
+                    length: $b->length,
+                    left: $b->left,
+                    leftSaid: $say($b->left),
+                    offcut: $b->offcut,
+                    pieces: array_map(
+                        static fn(array $p): StockPiece => new StockPiece(
+                            mm: $p[0],
+                            said: $say($p[0]),
+                            what: $p[1]->what,
+                        ),
                         $b->pieces,
                     ),
-                ],
+                ),
                 $cut->bars,
             ),
-        ];
+        );
     }
 }

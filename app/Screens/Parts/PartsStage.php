@@ -32,8 +32,7 @@ final readonly class PartsStage implements Stage
         return 'Parts';
     }
 
-    /** @return array<string, mixed> */
-    public function picture(JobState $state): array
+    public function picture(JobState $state): PartsPicture
     {
         return PartsScreen::picture($state);
     }

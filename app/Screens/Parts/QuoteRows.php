@@ -12,16 +12,16 @@ use EmberDusk\Plan\Terms;
 /** The quote line by line, with the terms that it is made by, and what something would change in it. */
 final readonly class QuoteRows
 {
-    /** @return array<string, mixed> as in app/Screens/Parts/parts.json, $defs/quoteState, without the sent quote */
-    public static function for(Quote $quote, Terms $terms): array
+    /** @param  QuoteGiven|null  $given  the last that was given */
+    public static function for(Quote $quote, Terms $terms, ?QuoteGiven $given = null): QuoteState
     {
         $rows = static fn(bool $work): array => array_values(
             array_map(
-                static fn(QuoteLine $l): array => [
-                    'what' => $l->what,
-                    'count' => $l->count,
-                    'amount' => Quote::money($l->cents),
-                ],
+                static fn(QuoteLine $l): QuoteLineView => new QuoteLineView(
+                    what: $l->what,
+                    count: $l->count,
+                    amount: Quote::money($l->cents),
+                ),
                 array_filter(
                     $quote->lines,
                     static fn(string $key): bool => self::work($key) === $work,
@@ -30,21 +30,21 @@ final readonly class QuoteRows
             ),
         );
 
-        return [
-            'total' => $quote->figure()->write(),
-            'parts' => $rows(false),
-            'work' => $rows(true),
-            'net' => Quote::money($quote->net),
-            'tax' => Quote::money($quote->tax),
-            'unpriced' => $quote->unpriced,
-            'terms' => $terms->write(),
-        ];
+        return new QuoteState(
+            total: $quote->figure(),
+            parts: $rows(false),
+            work: $rows(true),
+            net: Quote::money($quote->net),
+            tax: Quote::money($quote->tax),
+            unpriced: $quote->unpriced,
+            terms: $terms,
+            given: $given,
+        );
     }
 
-    /** @return array{moves: array<string, mixed>, lines: list<array<string, string>>} as in app/Screens/Parts/parts.json, $defs/quoteMove */
-    public static function moved(QuoteChange $change): array
+    public static function moved(QuoteChange $change): QuoteMove
     {
-        return ['moves' => $change->figure()->write(), 'lines' => $change->write()];
+        return new QuoteMove(moves: $change->figure(), lines: $change->write());
     }
 
     public static function work(string $key): bool

@@ -11,18 +11,24 @@ use EmberDusk\Joining\Practice\Lessons;
 /** All lessons, with a person's results. */
 final readonly class PracticeHome
 {
-    /**
-     * @param  array<string, list<PracticeRun>>  $runs of one person, by lesson, oldest first
-     * @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceHome
-     */
-    public static function for(array $runs): array
+    /** @param  array<string, list<PracticeRun>>  $runs of one person, by lesson, oldest first */
+    public static function for(array $runs): PracticeHomeView
     {
-        return [
-            'lessons' => array_map(
-                static fn(Lesson $l): array => PracticePicture::lesson($l) + self::done($runs[$l->key] ?? []),
+        return new PracticeHomeView(
+            lessons: array_map(
+                static fn(Lesson $l): LessonLine => new LessonLine(
+                    ...self::done($runs[$l->key] ?? []),
+                    number: $l->number,
+                    key: $l->key,
+                    title: $l->title,
+                    teaches: $l->teaches,
+                    goal: $l->goal,
+                    told: $l->told,
+                    names: PracticePicture::names($l),
+                ),
                 Lessons::all(),
             ),
-        ];
+        );
     }
 
     /**

@@ -34,56 +34,61 @@ final readonly class PracticePicture
         'search' => 'its search lasts %g s',
     ];
 
-    /** @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/lesson */
-    public static function lesson(Lesson $lesson): array
+    public static function lesson(Lesson $lesson): LessonView
     {
-        return [
-            'number' => $lesson->number,
-            'key' => $lesson->key,
-            'title' => $lesson->title,
-            'teaches' => $lesson->teaches,
-            'goal' => $lesson->goal,
-            'told' => $lesson->told,
-            'names' => array_values(
-                array_map(
-                    static fn(Unit $u): string => $u->name,
-                    array_filter($lesson->roster->units, static fn(Unit $u): bool => $u->lights()),
-                ),
-            ),
-        ];
+        return new LessonView(
+            number: $lesson->number,
+            key: $lesson->key,
+            title: $lesson->title,
+            teaches: $lesson->teaches,
+            goal: $lesson->goal,
+            told: $lesson->told,
+            names: self::names($lesson),
+        );
     }
 
-    /** @return list<array{device: string, app: string, text: string, label: string}> */
+    /** @return list<string> of its lights */
+    public static function names(Lesson $lesson): array
+    {
+        return array_values(
+            array_map(
+                static fn(Unit $u): string => $u->name,
+                array_filter($lesson->roster->units, static fn(Unit $u): bool => $u->lights()),
+            ),
+        );
+    }
+
+    /** @return list<AppKey> */
     public static function keys(Lesson $lesson): array
     {
         return array_map(
-            static fn(array $key): array => [
-                'device' => $key[0]->device,
-                'app' => $key[0]->device === Roster::PHONE ? 'phone' : $lesson->roster->unit($key[0]->device)->label(),
-                'text' => $key[0]->text,
-                'label' => $key[1],
-            ],
+            static fn(array $key): AppKey => new AppKey(
+                device: $key[0]->device,
+                app: $key[0]->device === Roster::PHONE ? 'phone' : $lesson->roster->unit($key[0]->device)->label(),
+                text: $key[0]->text,
+                label: $key[1],
+            ),
             AppKeys::for($lesson->roster),
         );
     }
 
-    /** @return list<array{device: string, app: string, name: string, given: string}> lines that the apps list now */
+    /** @return list<AppLine> lines that the apps list now */
     public static function lines(LiveRun $run): array
     {
         $lines = [];
         foreach ($run->roster->inRole(Unit::HUB) as $hub) {
             foreach ($run->site()?->device($hub->id)->list() ?? [] as $names) {
                 foreach ($names as $name) {
-                    $lines[] = [
-                        'device' => $hub->id,
-                        'app' => $hub->label(),
-                        'name' => $name,
-                        'given' => self::given($run, $hub->id, $name),
-                    ];
+                    $lines[] = new AppLine(
+                        device: $hub->id,
+                        app: $hub->label(),
+                        name: $name,
+                        given: self::given($run, $hub->id, $name),
+                    );
                 }
             }
         }
-        usort($lines, static fn(array $a, array $b): int => strnatcmp($a['name'], $b['name']));
+        usort($lines, static fn(AppLine $a, AppLine $b): int => strnatcmp($a->name, $b->name));
 
         return $lines;
     }
@@ -108,7 +113,7 @@ final readonly class PracticePicture
         return $given;
     }
 
-    /** @return list<array<string, mixed>> as in app/Screens/Practice/practice.json, $defs/leaflet */
+    /** @return list<Leaflet> */
     public static function leaflets(Lesson $lesson): array
     {
         $leaflets = [];
@@ -119,15 +124,15 @@ final readonly class PracticePicture
             }
             $gestures = [];
             foreach ($leaflet->gestures as $name => $gesture) {
-                $gestures[] = ['what' => Behaviour::GESTURES[$name], 'words' => $gesture->words()];
+                $gestures[] = new LeafletGesture(what: Behaviour::GESTURES[$name], words: $gesture->words());
             }
             $signals = [];
             foreach ($leaflet->signals as $name => $signal) {
-                $signals[] = [
-                    'what' => Behaviour::SIGNALS[$name],
-                    'words' => $signal->words(),
-                    'times' => $signal->times,
-                ];
+                $signals[] = new LeafletSignal(
+                    what: Behaviour::SIGNALS[$name],
+                    words: $signal->words(),
+                    times: $signal->times,
+                );
             }
             $figures = [];
             foreach (self::FIGURES as $name => $words) {
@@ -136,55 +141,53 @@ final readonly class PracticePicture
                     $figures[] = sprintf($words, $figure);
                 }
             }
-            $leaflets[] = [
-                'device' => $unit->id,
-                'label' => $unit->label(),
-                'name' => $unit->name,
-                'gestures' => $gestures,
-                'signals' => $signals,
-                'figures' => $figures,
-            ];
+            $leaflets[] = new Leaflet(
+                device: $unit->id,
+                label: $unit->label(),
+                name: $unit->name,
+                gestures: $gestures,
+                signals: $signals,
+                figures: $figures,
+            );
         }
 
         return $leaflets;
     }
 
-    /** @return list<array{device: string, code: string, label: string, seconds: float}> things to inspect */
+    /** @return list<InsidePart> things to inspect */
     public static function parts(Lesson $lesson): array
     {
         return array_values(
             array_map(
-                static fn(Suspect $s): array => [
-                    'device' => $s->device,
-                    'code' => $s->code,
-                    'label' => $s->check,
-                    'seconds' => $s->seconds,
-                ],
+                static fn(Suspect $s): InsidePart => new InsidePart(
+                    device: $s->device,
+                    code: $s->code,
+                    label: $s->check,
+                    seconds: $s->seconds,
+                ),
                 Flaws::suspects($lesson->roster),
             ),
         );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Practice/practice.json, $defs/practiceScore */
-    public static function score(Attempt $attempt, Score $score, ?Turning $turning): array
+    public static function score(Attempt $attempt, Score $score, ?Turning $turning): PracticeScore
     {
         $mistake = !$score->passed() ? $attempt->lesson->mistake : '';
 
-        return [
-            'passed' => $score->passed(),
-            'clean' => $score->clean(),
-            'works' => $score->wanted - count($score->unmet),
-            'wanted' => $score->wanted,
-            'resets' => $score->resets,
-            'missed' => $score->missed,
-            'seconds' => round($score->seconds, 1),
-            'guide' => round($score->guide, 1),
-            'lines' => $score->lines($attempt),
-            'mistake' => $mistake,
-            'turning' =>
-                $turning === null
-                    ? null
-                    : ['at' => $turning->at, 'clock' => EventWords::clock($turning->at), 'says' => $turning->says],
-        ];
+        return new PracticeScore(
+            passed: $score->passed(),
+            clean: $score->clean(),
+            works: $score->wanted - count($score->unmet),
+            wanted: $score->wanted,
+            resets: $score->resets,
+            missed: $score->missed,
+            seconds: round($score->seconds, 1),
+            guide: round($score->guide, 1),
+            lines: $score->lines($attempt),
+            mistake: $mistake,
+            turning: $turning === null
+                ? null
+                : new TurningView(at: $turning->at, clock: EventWords::clock($turning->at), says: $turning->says),
+        );
     }
 }

@@ -16,37 +16,36 @@ use EmberDusk\Plan\Trigger;
 /** The answer board: lights down, ways of control across; what joins is decided there, what starts something is set beside it. */
 final readonly class BoardPicture
 {
-    /** @return array<string, mixed> lights, controls and cells as in app/Screens/Scenes/scenes.json, $defs/scenesPicture */
+    /** @return array{lights: list<BoardLight>, controls: list<BoardControl>, cells: list<BoardCell>} */
     public static function for(Plan $plan, ControlMatrix $board): array
     {
         $extras = BoardExtras::for($plan, $board);
 
         return [
             'lights' => [
-                ...array_map(static fn(Unit $u): array => self::light($u, $plan), $board->lights),
-                ...array_map(static fn(BoardRow $r): array => self::row($r, $plan), $extras->rows),
+                ...array_map(static fn(Unit $u): BoardLight => self::light($u, $plan), $board->lights),
+                ...array_map(static fn(BoardRow $r): BoardLight => self::row($r, $plan), $extras->rows),
             ],
             'controls' => [
                 ...array_map(self::control(...), $board->controls),
                 ...array_map(self::start(...), $extras->starts),
             ],
             'cells' => array_map(
-                static fn(Cell $c): array => [
-                    'control' => $c->control,
-                    'light' => $c->light,
-                    'state' => $c->state,
-                    'zone' => $c->zone,
-                    'why' => $c->why,
-                    'decided' => $c->decided,
-                    'limited' => $c->limited,
-                ],
+                static fn(Cell $c): BoardCell => new BoardCell(
+                    control: $c->control,
+                    light: $c->light,
+                    state: $c->state,
+                    zone: $c->zone,
+                    why: $c->why,
+                    decided: $c->decided,
+                    limited: $c->limited,
+                ),
                 [...array_values($board->cells), ...$extras->cells],
             ),
         ];
     }
 
-    /** @return array<string, mixed> as in $defs/boardControl */
-    private static function control(Unit $unit): array
+    private static function control(Unit $unit): BoardControl
     {
         $phone = $unit->role === Unit::PHONE;
 
@@ -59,55 +58,46 @@ final readonly class BoardPicture
             $name = mb_strtolower($unit->name);
         }
 
-        return [
-            'id' => $unit->id,
-            'item' => $item,
-            'label' => $label,
-            'name' => $name,
-            'zones' => $unit->zones,
-        ];
+        return new BoardControl(id: $unit->id, item: $item, label: $label, name: $name, zones: $unit->zones);
     }
 
-    /** @return array<string, mixed> as in $defs/boardControl; without an item: it is set where it starts something */
-    private static function start(Trigger $trigger): array
+    private static function start(Trigger $trigger): BoardControl
     {
-        return [
-            'id' => $trigger->id,
-            'item' => '',
-            'label' => strtoupper($trigger->id),
-            'name' => $trigger->words(),
-            'zones' => 0,
-        ];
+        return new BoardControl(
+            id: $trigger->id,
+            item: '',
+            label: strtoupper($trigger->id),
+            name: $trigger->words(),
+            zones: 0,
+        );
     }
 
-    /** @return array<string, mixed> as in $defs/boardLight */
-    private static function light(Unit $unit, Plan $plan): array
+    private static function light(Unit $unit, Plan $plan): BoardLight
     {
         $named = $plan->lights[$unit->id] ?? null;
 
-        return [
-            'id' => $unit->id,
-            'item' => $unit->item,
-            'label' => $unit->label(),
-            'name' => $named->name ?? $unit->name,
-            'room' => $named->room ?? $unit->room,
-            'kind' => self::kind($unit->kind),
-            'named' => $named !== null,
-        ];
+        return new BoardLight(
+            id: $unit->id,
+            item: $unit->item,
+            label: $unit->label(),
+            name: $named->name ?? $unit->name,
+            room: $named->room ?? $unit->room,
+            kind: self::kind($unit->kind),
+            named: $named !== null,
+        );
     }
 
-    /** @return array<string, mixed> as in $defs/boardLight; without an item: it joins nothing itself */
-    private static function row(BoardRow $row, Plan $plan): array
+    private static function row(BoardRow $row, Plan $plan): BoardLight
     {
-        return [
-            'id' => $row->id,
-            'item' => '',
-            'label' => $row->label,
-            'name' => $row->name,
-            'room' => $plan->places[$row->place]->name ?? '',
-            'kind' => $row->kind,
-            'named' => false,
-        ];
+        return new BoardLight(
+            id: $row->id,
+            item: '',
+            label: $row->label,
+            name: $row->name,
+            room: $plan->places[$row->place]->name ?? '',
+            kind: $row->kind,
+            named: false,
+        );
     }
 
     private static function kind(string $kind): string

@@ -13,116 +13,119 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
-use EmberDusk\Plan\ShowStep;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Plan\Tuning;
 
 /** Shows, what starts automatically and which of two wins, the day's times, and what each light does when its power returns. */
 final readonly class PlayPicture
 {
-    /** @return list<array<string, mixed>> as in app/Screens/Scenes/scenes.json, $defs/showPicture */
+    /** @return list<ShowPicture> */
     public static function shows(Plan $plan): array
     {
         return array_values(
-            array_map(static function (Show $show) use ($plan): array {
+            array_map(static function (Show $show) use ($plan): ShowPicture {
                 $running = new Running($plan, $show);
 
-                return [
-                    'id' => $show->id,
-                    'name' => $show->name,
-                    'kind' => $show->kind,
-                    'says' => $running->words(),
-                    'steps' => array_map(static fn(ShowStep $s): array => $s->write(), $show->steps),
-                    'lights' => $show->lights,
-                    'every' => $show->every,
-                    'way' => $show->way,
-                    'rounds' => $show->rounds,
-                    'leader' => $show->leader,
-                    'round' => $running->round(),
-                    'ends' => $running->ends(),
-                    'flashes' => round($running->flashes(), 2),
-                ];
+                return new ShowPicture(
+                    id: $show->id,
+                    name: $show->name,
+                    kind: $show->kind,
+                    says: $running->words(),
+                    steps: $show->steps,
+                    lights: $show->lights,
+                    every: $show->every,
+                    way: $show->way,
+                    rounds: $show->rounds,
+                    leader: $show->leader,
+                    round: $running->round(),
+                    ends: $running->ends(),
+                    flashes: round($running->flashes(), 2),
+                );
             }, $plan->shows),
         );
     }
 
-    /** @return array<string, mixed> as in $defs/startsPicture */
-    public static function starts(JobState $state): array
+    public static function starts(JobState $state): StartsPicture
     {
         $plan = $state->plan;
         $agenda = Agenda::for($plan, $state->today, $state->zone);
         $sun = $plan->position !== null ? (new Sun($plan->position, $state->zone))->on($state->today) : null;
         $priorities = new Priorities($plan);
 
-        return [
-            'kinds' => self::options(Trigger::BY),
-            'triggers' => array_values(
+        return new StartsPicture(
+            kinds: self::options(Trigger::BY),
+            triggers: array_values(
                 array_map(
-                    static fn(Trigger $t): array => $t->write() + [
-                        'words' => $t->words(),
-                        'says' => self::plays($plan, $t),
-                        'timed' => $t->timed(),
-                    ],
+                    static fn(Trigger $t): TriggerPicture => new TriggerPicture(
+                        id: $t->id,
+                        by: $t->by,
+                        on: $t->on,
+                        days: $t->days,
+                        minutes: $t->minutes,
+                        plays: $t->plays,
+                        priority: $t->priority,
+                        after: $t->after,
+                        words: $t->words(),
+                        says: self::plays($plan, $t),
+                        timed: $t->timed(),
+                    ),
                     $plan->triggers,
                 ),
             ),
-            'day' => $state->today,
-            'sun' => match (true) {
+            day: $state->today,
+            sun: match (true) {
                 $sun === null => '',
                 $sun->rise === null || $sun->set === null => ucfirst($sun->why) . ' today.',
                 default => 'Sunrise ' . Agenda::clock($sun->rise) . ', sunset ' . Agenda::clock($sun->set) . '.',
             },
-            'agenda' => array_map(
-                static fn(array $e): array => [
-                    'at' => Agenda::clock($e['minutes']),
-                    'words' => $e['trigger']->words(),
-                    'says' => self::plays($plan, $e['trigger']),
-                ],
+            agenda: array_map(
+                static fn(array $e): AgendaLine => new AgendaLine(
+                    at: Agenda::clock($e['minutes']),
+                    words: $e['trigger']->words(),
+                    says: self::plays($plan, $e['trigger']),
+                ),
                 $agenda->entries,
             ),
-            'not' => array_map(
+            not: array_map(
                 static fn(array $n): string => ucfirst($n['trigger']->words()) .
                     ' does not start today: ' .
                     $n['why'] .
                     '.',
                 $agenda->not,
             ),
-            'table' => array_map(
-                static fn(array $row): array => [
-                    'on' => array_map(static fn(Trigger $t): string => $t->words(), $row['on']),
-                    'wins' => self::wins($plan, $row['wins']),
-                ],
+            table: array_map(
+                static fn(array $row): TruthRow => new TruthRow(
+                    on: array_map(static fn(Trigger $t): string => $t->words(), $row['on']),
+                    wins: self::wins($plan, $row['wins']),
+                ),
                 $priorities->table(),
             ),
-            'position' => $plan->position?->write(),
-        ];
+            position: $plan->position,
+        );
     }
 
-    /**
-     * @param  list<Unit>  $lights
-     * @return array<string, mixed> as in $defs/powerPicture
-     */
-    public static function power(Plan $plan, array $lights): array
+    /** @param  list<Unit>  $lights */
+    public static function power(Plan $plan, array $lights): PowerPicture
     {
         $cuts = PowerCuts::for($plan, array_combine(array_column($lights, 'id'), $lights));
 
-        return [
-            'curves' => self::options(['' => 'factory setting'] + Tuning::CURVES),
-            'states' => self::options(['' => 'factory setting'] + Tuning::POWER),
-            'lights' => array_map(static function (Unit $u) use ($plan, $cuts): array {
+        return new PowerPicture(
+            curves: self::options(['' => 'factory setting'] + Tuning::CURVES),
+            states: self::options(['' => 'factory setting'] + Tuning::POWER),
+            lights: array_map(static function (Unit $u) use ($plan, $cuts): PowerLight {
                 $is = $plan->tunings[$u->item] ?? new Tuning($u->item);
 
-                return [
-                    'id' => $u->item,
-                    'name' => $plan->lights[$u->id]->name ?? $u->called(),
-                    'curve' => $is->curve,
-                    'powerOn' => $is->powerOn,
-                    'level' => $is->level,
-                    'keeps' => $u->leaflet->figure('keeps'),
-                    'cut' => $cuts[$u->id] ?? '',
-                ];
+                return new PowerLight(
+                    id: $u->item,
+                    name: $plan->lights[$u->id]->name ?? $u->called(),
+                    curve: $is->curve,
+                    powerOn: $is->powerOn,
+                    level: $is->level,
+                    keeps: $u->leaflet->figure('keeps'),
+                    cut: $cuts[$u->id] ?? '',
+                );
             }, $lights),
-        ];
+        );
     }
 
     private static function plays(Plan $plan, Trigger $trigger): string
@@ -132,7 +135,7 @@ final readonly class PlayPicture
 
     /**
      * @param  array<string, list<Trigger>>  $wins  by light
-     * @return list<array{lights: string, says: string, fights: bool}> lights of one winner together
+     * @return list<WinLine> lights of one winner together
      */
     private static function wins(Plan $plan, array $wins): array
     {
@@ -144,11 +147,11 @@ final readonly class PlayPicture
         }
 
         return array_map(
-            static fn(string $says, array $of): array => [
-                'lights' => implode(', ', $of['names']),
-                'says' => $says,
-                'fights' => $of['fights'],
-            ],
+            static fn(string $says, array $of): WinLine => new WinLine(
+                lights: implode(', ', $of['names']),
+                says: $says,
+                fights: $of['fights'],
+            ),
             array_keys($by),
             array_values($by),
         );
@@ -156,12 +159,12 @@ final readonly class PlayPicture
 
     /**
      * @param  array<string, string>  $words
-     * @return list<array{key: string, says: string}>
+     * @return list<Worded>
      */
     public static function options(array $words): array
     {
         return array_map(
-            static fn(string $key, string $says): array => ['key' => $key, 'says' => $says],
+            static fn(string $key, string $says): Worded => new Worded(key: $key, says: $says),
             array_keys($words),
             array_values($words),
         );

@@ -31,67 +31,60 @@ final class ReachPicture
 
     private function __construct(private readonly Plan $plan, private readonly Roster $roster) {}
 
-    /** @return list<array<string, mixed>> as in app/Screens/Scenes/scenes.json, $defs/reachPicture */
+    /** @return list<ReachPictureView> */
     public static function for(Plan $plan, Roster $roster): array
     {
         return array_map(
-            static fn(RadioReach $reach): array => (new self($plan, $roster))->picture($reach),
+            static fn(RadioReach $reach): ReachPictureView => (new self($plan, $roster))->picture($reach),
             RadioReach::for($roster),
         );
     }
 
-    /** @return array<string, mixed> */
-    private function picture(RadioReach $reach): array
+    private function picture(RadioReach $reach): ReachPictureView
     {
         $ids = [...array_map(strval(...), array_keys($reach->hops)), ...$reach->lost];
         $units = array_map($this->roster->unit(...), $ids);
         $this->lay($units);
         $spots = $this->spots($units);
 
-        return [
-            'title' => $reach->title(),
-            'from' => $reach->from,
-            'wide' => max([
-                0.0,
-                ...array_map(static fn(array $r): float => $r['x'] + $r['w'], array_values($this->rooms)),
-            ]),
-            'high' => max([
-                0.0,
-                ...array_map(static fn(array $r): float => $r['y'] + $r['h'], array_values($this->rooms)),
-            ]),
-            'rooms' => array_map(
-                fn(string $place, array $r): array => [
-                    'name' => $this->plan->places[$place]->name ?? 'Not placed',
-                    'x' => $r['x'],
-                    'y' => $r['y'],
-                    'w' => $r['w'],
-                    'h' => $r['h'],
-                ],
+        return new ReachPictureView(
+            title: $reach->title(),
+            from: $reach->from,
+            wide: max([0.0, ...array_map(static fn(array $r): float => $r['x'] + $r['w'], array_values($this->rooms))]),
+            high: max([0.0, ...array_map(static fn(array $r): float => $r['y'] + $r['h'], array_values($this->rooms))]),
+            rooms: array_map(
+                fn(string $place, array $r): ReachRoom => new ReachRoom(
+                    name: $this->plan->places[$place]->name ?? 'Not placed',
+                    x: $r['x'],
+                    y: $r['y'],
+                    w: $r['w'],
+                    h: $r['h'],
+                ),
                 array_keys($this->rooms),
                 array_values($this->rooms),
             ),
-            'nodes' => array_map(
-                fn(Unit $u, int $n): array => [
-                    'id' => $u->id,
-                    'label' => $u->label(),
-                    'name' => $this->plan->lights[$u->id]->name ?? $u->name,
-                    'x' => $spots[$u->id][0],
-                    'y' => $spots[$u->id][1],
-                    'hops' => $reach->hops[$u->id] ?? null,
-                    'cut' => in_array($u->id, $reach->cuts, true),
-                    'passes' => $u->role !== Unit::REMOTE,
-                    'guessed' => $u->at === null,
-                    'below' => $n % 2 === 1,
-                ],
+            nodes: array_map(
+                fn(Unit $u, int $n): ReachNode => new ReachNode(
+                    id: $u->id,
+                    label: $u->label(),
+                    name: $this->plan->lights[$u->id]->name ?? $u->name,
+                    x: $spots[$u->id][0],
+                    y: $spots[$u->id][1],
+                    hops: $reach->hops[$u->id] ?? null,
+                    cut: in_array($u->id, $reach->cuts, true),
+                    passes: $u->role !== Unit::REMOTE,
+                    guessed: $u->at === null,
+                    below: $n % 2 === 1,
+                ),
                 $units,
                 array_keys($units),
             ),
-            'links' => array_map(
-                static fn(array $l): array => ['from' => $l[0], 'to' => $l[1], 'spare' => $l[2]],
+            links: array_map(
+                static fn(array $l): ReachLink => new ReachLink(from: $l[0], to: $l[1], spare: $l[2]),
                 $reach->links,
             ),
-            'lines' => array_map(trim(...), $reach->lines($this->roster)),
-        ];
+            lines: array_map(trim(...), $reach->lines($this->roster)),
+        );
     }
 
     /**

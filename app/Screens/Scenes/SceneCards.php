@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Scenes;
 
+use App\Screens\Wire\DimmedRow;
 use App\Screens\Wire\SceneRows;
 use EmberDusk\Circuit\Colour;
 use EmberDusk\Circuit\RunFigures;
@@ -12,6 +13,7 @@ use EmberDusk\Control\Mixing;
 use EmberDusk\Control\Presets;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
 
@@ -21,54 +23,59 @@ final readonly class SceneCards
     /** Places along a run that a small ribbon shows. */
     private const STOPS = 24;
 
-    /** @return list<array<string, mixed>> as in app/Screens/Scenes/scenes.json, $defs/scenePicture */
+    /** @return list<ScenePicture> */
     public static function for(JobState $state): array
     {
-        return array_values(array_map(static fn(Scene $s): array => self::scene($s, $state), $state->plan->scenes));
+        return array_values(
+            array_map(static fn(Scene $s): ScenePicture => self::scene($s, $state), $state->plan->scenes),
+        );
     }
 
-    /** @return list<array<string, mixed>> settable channels of a scene, as in $defs/sceneDim */
+    /** @return list<SceneDim> settable channels of a scene, as in $defs/sceneDim */
     public static function dims(JobState $state): array
     {
-        return array_map(static function (array $row) use ($state): array {
-            $mixing = Mixing::for($state->plan, $row['id']);
+        return array_map(static function (DimmedRow $row) use ($state): SceneDim {
+            $mixing = Mixing::for($state->plan, $row->id);
 
-            return [
-                'id' => $row['id'],
-                'name' => $state->plan->lights[$row['id']]->name ?? $row['name'],
-                'channels' => $row['channels'],
-                'white' => $mixing?->whiteRange(),
-                'colours' => $mixing?->colours() === true,
-            ];
+            return new SceneDim(
+                id: $row->id,
+                name: $state->plan->lights[$row->id]->name ?? $row->name,
+                channels: $row->channels,
+                white: $mixing?->whiteRange(),
+                colours: $mixing?->colours() === true,
+            );
         }, SceneRows::dimmed($state));
     }
 
-    /** @return array<string, mixed> as in $defs/presetPicture */
-    public static function presets(JobState $state): array
+    public static function presets(JobState $state): PresetPicture
     {
         $plan = $state->plan;
         $packed = Presets::for($plan);
-        $names = static fn(array $ids): array => array_map(
-            static fn(mixed $id): string => is_string($id) ? $plan->scenes[$id]->name : '',
-            $ids,
-        );
 
-        return [
-            'kept' => array_map(
-                static fn(string $control, array $ids): array => [
-                    'control' => $packed->roster->unit($control)->called(),
-                    'room' => $packed->room[$control] === Presets::LIMITLESS ? null : $packed->room[$control],
-                    'scenes' => $names($ids),
-                ],
+        return new PresetPicture(
+            kept: array_map(
+                static fn(string $control, array $ids): PresetKeeper => new PresetKeeper(
+                    control: $packed->roster->unit($control)->called(),
+                    room: $packed->room[$control] === Presets::LIMITLESS ? null : $packed->room[$control],
+                    scenes: self::names($plan, $ids),
+                ),
                 array_keys($packed->kept),
                 array_values($packed->kept),
             ),
-            'left' => $names($packed->left),
-        ];
+            left: self::names($plan, $packed->left),
+        );
     }
 
-    /** @return array<string, mixed> */
-    private static function scene(Scene $scene, JobState $state): array
+    /**
+     * @param  list<string>  $ids
+     * @return list<string>
+     */
+    private static function names(Plan $plan, array $ids): array
+    {
+        return array_map(static fn(string $id): string => $plan->scenes[$id]->name, $ids);
+    }
+
+    private static function scene(Scene $scene, JobState $state): ScenePicture
     {
         $supplies = $ribbons = [];
         foreach ($state->scenes[$scene->id] ?? [] as $run => $result) {
@@ -79,56 +86,52 @@ final readonly class SceneCards
             $ribbon = self::ribbon($scene, $of, $result, $state);
             $ribbons[] = $ribbon;
             foreach ($result->supplies as $id => $supply) {
-                $supplies[$id] = [
-                    'label' => strtoupper((string) $id),
-                    'amps' => round($supply->amps, 2),
-                    'peak' => round($supply->peakAmps, 2),
-                    'lit' => ($supplies[$id]['lit'] ?? false) || $ribbon['level'] > 0,
-                ];
+                $supplies[$id] = new SceneSupply(
+                    label: strtoupper((string) $id),
+                    amps: round($supply->amps, 2),
+                    peak: round($supply->peakAmps, 2),
+                    lit: ($supplies[$id]->lit ?? false) || $ribbon->level > 0,
+                );
             }
         }
         ksort($supplies, SORT_NATURAL);
 
         $amps = $supplies !== [] ? round(array_sum(array_column($supplies, 'amps')), 2) : null;
 
-        return [
-            'id' => $scene->id,
-            'name' => $scene->name,
-            'fade' => $scene->fade,
-            'amps' => $amps,
-            'supplies' => array_values(array_filter($supplies, static fn(array $s): bool => $s['lit'])),
-            'standby' => round(
-                array_sum(array_map(static fn(array $s): float => $s['lit'] ? 0.0 : $s['amps'], $supplies)),
+        return new ScenePicture(
+            id: $scene->id,
+            name: $scene->name,
+            fade: $scene->fade,
+            amps: $amps,
+            supplies: array_values(array_filter($supplies, static fn(SceneSupply $s): bool => $s->lit)),
+            standby: round(
+                array_sum(array_map(static fn(SceneSupply $s): float => $s->lit ? 0.0 : $s->amps, $supplies)),
                 2,
             ),
-            'ribbons' => $ribbons,
-            'lights' => array_map(
-                static fn(string $of, array $duties): array => self::light($state, $of, $duties),
+            ribbons: $ribbons,
+            lights: array_map(
+                static fn(string $of, array $duties): SceneLight => self::light($state, $of, $duties),
                 array_keys($scene->levels),
                 array_values($scene->levels),
             ),
-        ];
+        );
     }
 
-    /**
-     * @param  list<float>  $duties
-     * @return array<string, mixed> as in $defs/sceneLight
-     */
-    private static function light(JobState $state, string $of, array $duties): array
+    /** @param  list<float>  $duties */
+    private static function light(JobState $state, string $of, array $duties): SceneLight
     {
         $mixing = Mixing::for($state->plan, $of);
 
-        return [
-            'of' => $of,
-            'name' => $state->plan->lightName($of),
-            'duties' => $duties,
-            'level' => $mixing?->level($duties) ?? max([0.0, ...$duties]),
-            'colour' => $mixing?->seen($duties)->hex() ?? '',
-        ];
+        return new SceneLight(
+            of: $of,
+            name: $state->plan->lightName($of),
+            duties: $duties,
+            level: $mixing?->level($duties) ?? max([0.0, ...$duties]),
+            colour: $mixing?->seen($duties)->hex() ?? '',
+        );
     }
 
-    /** @return array{run: string, name: string, metres: float, level: float, seen: list<string>} */
-    private static function ribbon(Scene $scene, Run $run, RunResult $result, JobState $state): array
+    private static function ribbon(Scene $scene, Run $run, RunResult $result, JobState $state): SceneRibbon
     {
         $strip = $state->plan->strip($run->strip);
         $of = $strip?->switched() === false ? $run->id : (string) $run->controller;
@@ -138,13 +141,13 @@ final readonly class SceneCards
         $level = $duties !== [] ? $mixing?->level($duties) ?? max($duties) : 0.0;
         $seen = $strip !== null && array_sum($duties) > 0.0 ? self::seen($result, $strip, $duties, $mixing) : [];
 
-        return [
-            'run' => $run->id,
-            'name' => $run->name(),
-            'metres' => round($state->plan->cutMarks($run)?->length() ?? $run->length(), 3),
-            'level' => $level,
-            'seen' => $seen,
-        ];
+        return new SceneRibbon(
+            run: $run->id,
+            name: $run->name(),
+            metres: round($state->plan->cutMarks($run)?->length() ?? $run->length(), 3),
+            level: $level,
+            seen: $seen,
+        );
     }
 
     /**

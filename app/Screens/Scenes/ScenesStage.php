@@ -33,8 +33,7 @@ final readonly class ScenesStage implements Stage
         return 'Scenes';
     }
 
-    /** @return array<string, mixed> */
-    public function picture(JobState $state): array
+    public function picture(JobState $state): ScenesPicture
     {
         return ScenesScreen::picture($state);
     }

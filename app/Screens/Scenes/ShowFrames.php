@@ -18,8 +18,7 @@ final readonly class ShowFrames
     /** Seconds shown of a show without an end, and at most. */
     private const SHOWN = 60.0;
 
-    /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/frames */
-    public static function for(Plan $plan, Show $show): array
+    public static function for(Plan $plan, Show $show): Frames
     {
         $running = new Running($plan, $show);
         $lights = $running->lights();
@@ -28,19 +27,16 @@ final readonly class ShowFrames
         for ($n = 0; $n < self::COUNT; $n++) {
             $at = ($n * $long) / self::COUNT;
             $now = $running->at($at);
-            $frames[] = [
-                'at' => round($at, 3),
-                'colours' => array_map(
+            $frames[] = new Frame(
+                at: round($at, 3),
+                colours: array_map(
                     static fn(string $l): string => self::colour(Mixing::for($plan, $l), $now[$l] ?? []),
                     $lights,
                 ),
-            ];
+            );
         }
 
-        return [
-            'lights' => array_map($plan->lightName(...), $lights),
-            'frames' => $frames,
-        ];
+        return new Frames(lights: array_map($plan->lightName(...), $lights), frames: $frames);
     }
 
     /** @param  list<float>  $duties */

@@ -9,15 +9,14 @@ use EmberDusk\Control\CommandResult;
 /** Result of a voice command on the screen. */
 final readonly class SpokenPicture
 {
-    /** @return array<string, mixed> as in app/Screens/Scenes/scenes.json, $defs/spoken */
-    public static function for(CommandResult $spoken): array
+    public static function for(CommandResult $spoken): Spoken
     {
-        return [
-            'words' => $spoken->words,
-            'understood' => $spoken->heard->trouble === '',
-            'answers' => $spoken->answers,
-            'trouble' => $spoken->trouble,
-            'note' => $spoken->note,
-        ];
+        return new Spoken(
+            words: $spoken->words,
+            understood: $spoken->heard->trouble === '',
+            answers: $spoken->answers,
+            trouble: $spoken->trouble,
+            note: $spoken->note,
+        );
     }
 }

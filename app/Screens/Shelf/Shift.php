@@ -14,8 +14,7 @@ use EmberDusk\Values\Finding;
 /** Difference between two plans: changed figures, new and resolved findings. */
 final readonly class Shift
 {
-    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/shift */
-    public static function for(JobState $before, JobState $after): array
+    public static function for(JobState $before, JobState $after): ShiftView
     {
         $old = self::figures($before);
         $new = self::figures($after);
@@ -23,12 +22,12 @@ final readonly class Shift
         foreach ($old + $new as $label => $_) {
             [$was, $is] = [$old[$label] ?? null, $new[$label] ?? null];
             if ($was?->text() !== $is?->text()) {
-                $moved[] = [
-                    'label' => $label,
-                    'before' => $was?->text() ?? 'not known',
-                    'after' => $is?->text() ?? 'not known',
-                    'unit' => $is->unit ?? ($was->unit ?? ''),
-                ];
+                $moved[] = new MovedFigure(
+                    label: $label,
+                    before: $was?->text() ?? 'not known',
+                    after: $is?->text() ?? 'not known',
+                    unit: $is->unit ?? ($was->unit ?? ''),
+                );
             }
         }
         $titles = static fn(JobState $w): array => array_map(
@@ -36,11 +35,11 @@ final readonly class Shift
             Findings::for($w),
         );
 
-        return [
-            'figures' => $moved,
-            'comes' => array_values(array_diff($titles($after), $titles($before))),
-            'goes' => array_values(array_diff($titles($before), $titles($after))),
-        ];
+        return new ShiftView(
+            figures: $moved,
+            comes: array_values(array_diff($titles($after), $titles($before))),
+            goes: array_values(array_diff($titles($before), $titles($after))),
+        );
     }
 
     /** @return array<string, Figure> by label */

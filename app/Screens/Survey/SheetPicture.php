@@ -23,52 +23,51 @@ final readonly class SheetPicture
     /** Drawn metres of a leg with an unknown end. */
     private const STUB = 0.8;
 
-    /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/sheet */
-    public static function for(TapeSheet $sheet, string $system): array
+    public static function for(TapeSheet $sheet, string $system): SheetView
     {
         $at = self::places($sheet);
         $walls = array_filter($sheet->legs, static fn(Leg $l): bool => !$l->climbs);
 
-        return [
-            'start' => $sheet->start,
-            'closed' => $sheet->closed,
-            'corners' => array_map(self::point(...), $sheet->corners),
-            'walls' => array_map(
-                static fn(int $n, Leg $l): array => ['leg' => $n, 'text' => Length::write($l->length, $system)],
+        return new SheetView(
+            start: $sheet->start,
+            closed: $sheet->closed,
+            corners: array_map(self::point(...), $sheet->corners),
+            walls: array_map(
+                static fn(int $n, Leg $l): Wall => new Wall(leg: $n, text: Length::write($l->length, $system)),
                 array_keys($walls),
                 array_values($walls),
             ),
-            'openings' => array_map(
-                static fn(Opening $o): array => [
-                    'from' => self::point($o->from),
-                    'to' => self::point($o->to),
-                    'what' => $o->what,
-                ],
+            openings: array_map(
+                static fn(Opening $o): OpeningView => new OpeningView(
+                    from: self::point($o->from),
+                    to: self::point($o->to),
+                    what: $o->what,
+                ),
                 $sheet->openings,
             ),
-            'runs' => array_map(
-                static fn(string $word, RunPath $r): array => [
-                    'word' => $word,
-                    'text' => Length::say($r->length(), $system),
-                    'sections' => array_map(
+            runs: array_map(
+                static fn(string $word, RunPath $r): SheetRun => new SheetRun(
+                    word: $word,
+                    text: Length::say($r->length(), $system),
+                    sections: array_map(
                         static fn(array $points): array => array_map(self::point(...), $points),
                         $r->sections,
                     ),
-                ],
+                ),
                 array_keys($sheet->runs),
                 array_values($sheet->runs),
             ),
-            'climbs' => array_map(
-                static fn(Climb $c): array => [
-                    'at' => self::point($c->at),
-                    'text' => Length::say($c->length, $system),
-                    'down' => $c->down,
-                ],
+            climbs: array_map(
+                static fn(Climb $c): ClimbView => new ClimbView(
+                    at: self::point($c->at),
+                    text: Length::say($c->length, $system),
+                    down: $c->down,
+                ),
                 $sheet->climbs,
             ),
-            'spots' => [
+            spots: [
                 ...array_map(
-                    static fn(Outlet $o): array => self::spot(
+                    static fn(Outlet $o): Spot => self::spot(
                         $o->spot->name,
                         $o->spur ? 'spur' : 'outlet',
                         $o->spot->where,
@@ -77,30 +76,30 @@ final readonly class SheetPicture
                     $sheet->site->outlets,
                 ),
                 ...array_map(
-                    static fn(Box $b): array => self::spot($b->spot->name, 'box', $b->spot->where, $at),
+                    static fn(Box $b): Spot => self::spot($b->spot->name, 'box', $b->spot->where, $at),
                     $sheet->site->boxes,
                 ),
                 ...array_map(
-                    static fn(Battery $b): array => self::spot($b->spot->name, 'battery', $b->spot->where, $at),
+                    static fn(Battery $b): Spot => self::spot($b->spot->name, 'battery', $b->spot->where, $at),
                     $sheet->site->batteries,
                 ),
             ],
-            'legs' => array_map(
-                static fn(int $n, CableLeg $l): array => self::leg($l, $n, $at, $system),
+            legs: array_map(
+                static fn(int $n, CableLeg $l): SheetLeg => self::leg($l, $n, $at, $system),
                 array_keys($sheet->site->legs),
                 $sheet->site->legs,
             ),
-            'slips' => array_map(
-                static fn(Slip $s): array => [
-                    'line' => $s->line,
-                    'column' => $s->column,
-                    'length' => $s->length,
-                    'message' => $s->message,
-                    'instead' => $s->instead,
-                ],
+            slips: array_map(
+                static fn(Slip $s): SlipView => new SlipView(
+                    line: $s->line,
+                    column: $s->column,
+                    length: $s->length,
+                    message: $s->message,
+                    instead: $s->instead,
+                ),
                 $sheet->slips,
             ),
-        ];
+        );
     }
 
     /**
@@ -137,20 +136,14 @@ final readonly class SheetPicture
         return $at;
     }
 
-    /**
-     * @param  array<string, Point>  $at
-     * @return array<string, mixed>
-     */
-    private static function spot(string $name, string $kind, string $where, array $at): array
+    /** @param  array<string, Point>  $at */
+    private static function spot(string $name, string $kind, string $where, array $at): Spot
     {
-        return ['name' => $name, 'kind' => $kind, 'where' => $where, 'at' => self::point($at[mb_strtolower($name)])];
+        return new Spot(name: $name, kind: $kind, where: $where, at: self::point($at[mb_strtolower($name)]));
     }
 
-    /**
-     * @param  array<string, Point>  $at
-     * @return array<string, mixed>
-     */
-    private static function leg(CableLeg $leg, int $n, array $at, string $system): array
+    /** @param  array<string, Point>  $at */
+    private static function leg(CableLeg $leg, int $n, array $at, string $system): SheetLeg
     {
         $from = $at[mb_strtolower($leg->from)] ?? null;
         $to = $at[mb_strtolower($leg->to ?? '')] ?? null;
@@ -159,15 +152,15 @@ final readonly class SheetPicture
         $from ??= $to?->go(self::STUB, 200 + 35 * $n);
         $to ??= $from?->go(self::STUB, 20 + 35 * $n);
 
-        return [
-            'name' => $leg->name,
-            'text' => self::legText($leg, $system),
-            'from' => self::point($from),
-            'to' => self::point($to),
-            'known' => $known,
-            'far' => $leg->to ?? '?',
-            'traced' => $leg->traced,
-        ];
+        return new SheetLeg(
+            name: $leg->name,
+            text: self::legText($leg, $system),
+            from: self::point($from),
+            to: self::point($to),
+            known: $known,
+            far: $leg->to ?? '?',
+            traced: $leg->traced,
+        );
     }
 
     public static function legText(CableLeg $leg, string $system): string

@@ -16,25 +16,25 @@ use EmberDusk\Survey\TapeSheet;
 /** Positions: the units of the job, the free room of each box, and possible places. */
 final readonly class StandingRows
 {
-    /** @return list<array<string, mixed>> as in app/Screens/Survey/survey.json, $defs/standingUnit */
+    /** @return list<StandingUnit> */
     public static function units(Plan $plan): array
     {
         return array_map(
-            static fn(Device $d): array => [
-                'id' => $d->id,
-                'name' => ($plan->kit[$d->kit] ?? null)?->entry->name() ?? $d->kit,
-                'words' => $d->stands?->words($plan->terms->length) ?? '',
-                'stands' => $d->stands?->write(),
-                'at' => self::at($plan, $d),
-            ],
+            static fn(Device $d): StandingUnit => new StandingUnit(
+                id: $d->id,
+                name: ($plan->kit[$d->kit] ?? null)?->entry->name() ?? $d->kit,
+                words: $d->stands?->words($plan->terms->length) ?? '',
+                stands: $d->stands,
+                at: self::at($plan, $d),
+            ),
             $plan->devices(),
         );
     }
 
-    /** @return list<array<string, mixed>> as in app/Screens/Survey/survey.json, $defs/boxRoom */
+    /** @return list<BoxRoomView> */
     public static function boxes(Plan $plan, Place $place, TapeSheet $sheet): array
     {
-        return array_map(static function (Box $box) use ($plan, $place): array {
+        return array_map(static function (Box $box) use ($plan, $place): BoxRoomView {
             $room = BoxRoom::for($plan, $place->id, $box);
             $share = $room->share();
             $still = [];
@@ -47,13 +47,13 @@ final readonly class StandingRows
 
             $taken = $share !== null ? sprintf('%.0f %%', 100 * $share) : '';
 
-            return [
-                'name' => $box->spot->name,
-                'holds' => array_map(strtoupper(...), array_keys($room->units)),
-                'taken' => $taken,
-                'most' => sprintf('%.0f %%', 100 * BoxRoom::FULL),
-                'still' => $still,
-            ];
+            return new BoxRoomView(
+                name: $box->spot->name,
+                holds: array_map(strtoupper(...), array_keys($room->units)),
+                taken: $taken,
+                most: sprintf('%.0f %%', 100 * BoxRoom::FULL),
+                still: $still,
+            );
         }, $sheet->site->boxes);
     }
 

@@ -24,23 +24,22 @@ use EmberDusk\Values\Input;
 /** Every place with its notes as typed and what they say: the sheet, the runs, power, boxes, legs, networks. */
 final readonly class SurveyScreen
 {
-    /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/surveyPicture */
-    public static function picture(JobState $state): array
+    public static function picture(JobState $state): SurveyPicture
     {
-        return [
-            'places' => array_map(
-                static fn(Place $p): array => self::place($state->plan, $p, TapeNotes::read($p->notes)),
+        return new SurveyPicture(
+            places: array_map(
+                static fn(Place $p): SurveyPlace => self::place($state->plan, $p, TapeNotes::read($p->notes)),
                 array_values($state->plan->places),
             ),
-            'units' => StandingRows::units($state->plan),
-            'terms' => $state->plan->terms->write(),
-            'mountings' => RunNote::MOUNTINGS,
-            'lights' => array_map(
-                static fn(string $l): array => ['key' => $l, 'words' => RunNote::CALLED[$l] . ' light'],
+            units: StandingRows::units($state->plan),
+            terms: $state->plan->terms,
+            mountings: RunNote::MOUNTINGS,
+            lights: array_map(
+                static fn(string $l): SurveyLight => new SurveyLight(key: $l, words: RunNote::CALLED[$l] . ' light'),
                 RunNote::LIGHTS,
             ),
-            'words' => Clause::WORDS,
-        ];
+            words: Clause::WORDS,
+        );
     }
 
     /** @return list<Figure> */
@@ -134,18 +133,17 @@ final readonly class SurveyScreen
         );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Survey/survey.json, $defs/surveyPlace */
-    private static function place(Plan $plan, Place $place, TapeSheet $sheet): array
+    private static function place(Plan $plan, Place $place, TapeSheet $sheet): SurveyPlace
     {
         $site = $sheet->site;
         $say = static fn(float $metres): string => Length::say($metres, $sheet->system);
         $runs = array_values(array_filter($plan->runs, static fn(Run $r): bool => $r->place === $place->id));
 
-        return [
-            'id' => $place->id,
-            'name' => $place->name,
-            'notes' => $place->notes,
-            'facts' => implode(
+        return new SurveyPlace(
+            id: $place->id,
+            name: $place->name,
+            notes: $place->notes,
+            facts: implode(
                 ', ',
                 array_filter([
                     self::floor($site->floor),
@@ -157,58 +155,58 @@ final readonly class SurveyScreen
                     },
                 ]),
             ),
-            'state' => match (true) {
+            state: match (true) {
                 trim($place->notes) === '' => 'empty',
                 $sheet->slips === [] => 'read',
                 default => 'slips',
             },
-            'sheet' => SheetPicture::for($sheet, $sheet->system),
-            'runs' => array_map(
-                static fn(Run $r): array => [
-                    'id' => $r->id,
-                    'name' => $r->name(),
-                    'length' => self::length($plan, $r)->write(),
-                    'apart' => self::apart($plan, $r)?->write(),
-                    'mounting' => $r->mounting,
-                    'light' => $r->light,
-                    'height' => $r->height === null ? '' : $say($r->height),
-                ],
+            sheet: SheetPicture::for($sheet, $sheet->system),
+            runs: array_map(
+                static fn(Run $r): SurveyRun => new SurveyRun(
+                    id: $r->id,
+                    name: $r->name(),
+                    length: self::length($plan, $r),
+                    apart: self::apart($plan, $r),
+                    mounting: $r->mounting,
+                    light: $r->light,
+                    height: $r->height === null ? '' : $say($r->height),
+                ),
                 $runs,
             ),
-            'boxes' => StandingRows::boxes($plan, $place, $sheet),
-            'legs' => array_map(
-                static fn(CableLeg $l): array => [
-                    'name' => $l->name,
-                    'way' => "{$l->from} to " . ($l->to ?? '?'),
-                    'text' => SheetPicture::legText($l, $sheet->system),
-                    'laid' => trim($l->laid . ($l->guessed ? ', guessed' : ''), ', '),
-                    'state' => self::legState($l),
-                    'line' => $l->span->line,
-                ],
+            boxes: StandingRows::boxes($plan, $place, $sheet),
+            legs: array_map(
+                static fn(CableLeg $l): SurveyLeg => new SurveyLeg(
+                    name: $l->name,
+                    way: "{$l->from} to " . ($l->to ?? '?'),
+                    text: SheetPicture::legText($l, $sheet->system),
+                    laid: trim($l->laid . ($l->guessed ? ', guessed' : ''), ', '),
+                    state: self::legState($l),
+                    line: $l->span->line,
+                ),
                 $site->legs,
             ),
-            'near' => array_map(
-                static fn(array $legs, string $near): array => ['near' => $near, 'legs' => $legs],
+            near: array_map(
+                static fn(array $legs, string $near): NearPoint => new NearPoint(near: $near, legs: $legs),
                 $near = self::near($site),
                 array_keys($near),
             ),
-            'batteries' => array_map(
-                static fn(Battery $b): array => [
-                    'name' => $b->spot->name,
-                    'text' => self::battery($b),
-                    'volts' => array_map(static fn(Figure $f): array => $f->write(), BankFindings::figures($b)),
-                    'caution' => BankFindings::CAUTION,
-                ],
+            batteries: array_map(
+                static fn(Battery $b): BatteryView => new BatteryView(
+                    name: $b->spot->name,
+                    text: self::battery($b),
+                    volts: BankFindings::figures($b),
+                    caution: BankFindings::CAUTION,
+                ),
                 $site->batteries,
             ),
-            'radios' => array_map(
+            radios: array_map(
                 static fn(Radio $r): string => ($r->kind === Radio::WIFI ? 'Wi-Fi' : 'Zigbee hub') .
                     ' channel ' .
                     ($r->channel ?? '?') .
                     ($r->where === '' ? '' : ", {$r->where}"),
                 $site->radios,
             ),
-        ];
+        );
     }
 
     private static function length(Plan $plan, Run $run): Figure

@@ -31,8 +31,7 @@ final readonly class SurveyStage implements Stage
         return 'Survey';
     }
 
-    /** @return array<string, mixed> */
-    public function picture(JobState $state): array
+    public function picture(JobState $state): SurveyPicture
     {
         return SurveyScreen::picture($state);
     }

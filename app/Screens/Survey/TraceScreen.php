@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Survey;
 
+use App\Models\Trace;
 use EmberDusk\Plan\Place;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\TapeNotes;
@@ -12,6 +13,7 @@ use EmberDusk\Survey\Trace\TracedLeg;
 use EmberDusk\Survey\Trace\Tracer;
 use EmberDusk\Survey\Trace\TraceResult;
 use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\OutOfTurn;
 use EmberDusk\Values\Refusal;
 
 /** A trace in words: what to link, which end to touch, and in the end which end is which leg. Ends are numbered from 1. */
@@ -54,47 +56,66 @@ final readonly class TraceScreen
     }
 
     /**
-     * @param  non-empty-list<TracedLeg>  $legs
-     * @param  list<array{Probe, bool}>  $answers
-     * @return array<string, mixed> step, ends and found of app/Screens/Survey/survey.json, $defs/traceAnswer
+     * @throws OutOfTurn for a trace without legs
      */
-    public static function for(array $legs, array $answers): array
+    public static function for(Trace $trace): TraceAnswer
     {
+        $legs = self::traced($trace);
+        $answers = $trace->heard();
         $next = Tracer::next($legs, $answers);
         $last = end($answers);
         $found = $next instanceof TraceResult ? $next->found : [];
 
         $step = null;
         if ($next instanceof Probe) {
-            $step = [
-                'link' => self::far($legs, $next->linked, 1),
-                'open' => self::far($legs, $next->linked, 0),
-                'end' => $next->end + 1,
-                'cores' => $next->cores,
-                'same' => $last !== false && $last[0]->linked === $next->linked,
-            ];
+            $step = new TraceStep(
+                link: self::far($legs, $next->linked, 1),
+                open: self::far($legs, $next->linked, 0),
+                end: $next->end + 1,
+                cores: $next->cores,
+                same: $last !== false && $last[0]->linked === $next->linked,
+            );
         }
         $ends = [];
         if ($next instanceof TraceResult) {
             $ends = array_map(
-                static fn(int $n, array $of): array => ['number' => $n + 1, 'legs' => $of],
+                static fn(int $n, array $of): TraceEnd => new TraceEnd(number: $n + 1, legs: $of),
                 array_keys($next->ends),
                 $next->ends,
             );
         }
 
-        return [
-            'legs' => array_map(static fn(TracedLeg $l): string => "{$l->name} to " . ($l->to ?? '?'), $legs),
-            'asked' => count($answers),
-            'step' => $step,
-            'ends' => $ends,
-            'found' => array_map(
-                static fn(string $leg, string $text): array => ['leg' => $leg, 'text' => $text],
+        return new TraceAnswer(
+            id: $trace->id,
+            place: $trace->place,
+            near: $trace->near,
+            legs: array_map(static fn(TracedLeg $l): string => "{$l->name} to " . ($l->to ?? '?'), $legs),
+            asked: count($answers),
+            step: $step,
+            ends: $ends,
+            found: array_map(
+                static fn(string $leg, string $text): TraceFound => new TraceFound($leg, $text),
                 array_keys($found),
                 $found,
             ),
-            'caution' => self::CAUTION,
-        ];
+            recorded: $trace->recorded_at !== null,
+            caution: self::CAUTION,
+        );
+    }
+
+    /**
+     * @return non-empty-list<TracedLeg>
+     *
+     * @throws OutOfTurn for a trace without legs
+     */
+    public static function traced(Trace $trace): array
+    {
+        $legs = $trace->traced();
+        if ($legs === []) {
+            throw new OutOfTurn('This trace has no legs.');
+        }
+
+        return $legs;
     }
 
     /**

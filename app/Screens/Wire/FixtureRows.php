@@ -9,11 +9,12 @@ use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Kit\ChooseModule;
 use EmberDusk\Plan\Changes\Kit\HangFixture;
+use EmberDusk\Values\Fix;
 
 /** The job's fixtures, each with the modules and supplies that could feed and dim it. */
 final readonly class FixtureRows
 {
-    /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/fixtureRow */
+    /** @return list<FixtureRow> */
     public static function for(JobState $state): array
     {
         $plan = $state->plan;
@@ -37,26 +38,26 @@ final readonly class FixtureRows
             } else {
                 $choices = self::modules($state, $id, $fixture->dim);
             }
-            $rows[] = [
-                'id' => $id,
-                'kit' => $fitting->kit,
-                'name' => $fixture->name(),
-                'place' => $plan->places[$fitting->place]->name ?? '',
-                'placeId' => $fitting->place,
-                'count' => $fitting->count,
-                'watts' => sprintf('%g', $fitting->count * $fixture->watts),
-                'dim' => $dim,
-                'on' => $fixture->lowVoltage() ? strtoupper($cable->from ?? '') : $module?->name() ?? '',
-                'note' => $note,
-                'volts' => $volts,
-                'choices' => $choices,
-            ];
+            $rows[] = new FixtureRow(
+                id: $id,
+                kit: $fitting->kit,
+                name: $fixture->name(),
+                place: $plan->places[$fitting->place]->name ?? '',
+                placeId: $fitting->place,
+                count: $fitting->count,
+                watts: sprintf('%g', $fitting->count * $fixture->watts),
+                dim: $dim,
+                on: $fixture->lowVoltage() ? strtoupper($cable->from ?? '') : $module?->name() ?? '',
+                note: $note,
+                volts: $volts,
+                choices: $choices,
+            );
         }
 
         return $rows;
     }
 
-    /** @return list<array{label: string, change: array<string, mixed>}> */
+    /** @return list<Fix> */
     private static function supplies(JobState $state, string $fitting): array
     {
         $cable = null;
@@ -74,28 +75,21 @@ final readonly class FixtureRows
         }
 
         return array_map(
-            static fn(string $id): array => [
-                'label' => 'Connect to ' . strtoupper($id),
-                'change' => HangFixture::payload(
-                    fixture: $fitting,
-                    on: $id,
-                    kit: $state->plan->cableTo($fitting)->kit ?? $cable,
-                )->write(),
-            ],
+            static fn(string $id): Fix => new Fix(
+                'Connect to ' . strtoupper($id),
+                HangFixture::payload(fixture: $fitting, on: $id, kit: $state->plan->cableTo($fitting)->kit ?? $cable),
+            ),
             array_keys($state->plan->supplies),
         );
     }
 
-    /** @return list<array{label: string, change: array<string, mixed>}> */
+    /** @return list<Fix> */
     private static function modules(JobState $state, string $fitting, string $dim): array
     {
         $choices = [];
         foreach (array_keys($state->plan->modules) as $id) {
             if ($state->plan->module($id)?->dims() === $dim) {
-                $choices[] = [
-                    'label' => 'Under ' . strtoupper($id),
-                    'change' => ChooseModule::payload(fixture: $fitting, module: $id)->write(),
-                ];
+                $choices[] = new Fix('Under ' . strtoupper($id), ChooseModule::payload(fixture: $fitting, module: $id));
             }
         }
         $kinds = array_merge(
@@ -108,10 +102,10 @@ final readonly class FixtureRows
             )
             as $snapshot
         ) {
-            $choices[] = [
-                'label' => 'Take ' . $snapshot->entry->name(),
-                'change' => ChooseModule::payload(fixture: $fitting, kit: $snapshot->entry->id())->write(),
-            ];
+            $choices[] = new Fix(
+                'Take ' . $snapshot->entry->name(),
+                ChooseModule::payload(fixture: $fitting, kit: $snapshot->entry->id()),
+            );
         }
 
         return $choices;

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Screens\Wire;
 
-use App\Screens\KnownRows;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
@@ -30,14 +29,7 @@ final readonly class Ribbons
 
     private const SMALL = 24;
 
-    /** @return array<string, mixed> with a content hash, so that a page that has it need not receive it again */
-    public static function for(JobState $state, Run $run): array
-    {
-        return KnownRows::hashed(self::run($state, $run));
-    }
-
-    /** @return array<string, mixed> */
-    private static function run(JobState $state, Run $run): array
+    public static function for(JobState $state, Run $run): WireRun
     {
         $plan = $state->plan;
         $strip = $plan->strip($run->strip);
@@ -47,53 +39,59 @@ final readonly class Ribbons
         $trunk = $plan->cableTo($run->controller ?? '');
 
         $trouble = $refusal instanceof Refusal ? $refusal->getMessage() : null;
-        $load =
-            $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap)->write() : null;
-        $evenness = $result !== null ? RunFigures::evenness($result)->write() : null;
+        $load = $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap) : null;
+        $evenness = $result !== null ? RunFigures::evenness($result) : null;
 
-        return [
-            'id' => $run->id,
-            'name' => $run->name(),
-            'length' => Figure::print($marks?->length() ?? $run->length(), 2),
-            'metres' => $marks?->length() ?? $run->length(),
-            'pitch' => $marks->pitch ?? 0.0,
-            'lastPad' => $marks?->lastPad() ?? 0,
-            'strip' => $strip?->name(),
-            'colours' => array_map(static fn(Channel $c): string => $c->colour, $strip->channels ?? []),
-            'channels' => array_map(static fn(Channel $c): string => $c->name, $strip->channels ?? []),
-            'nominalVolts' => $strip->volts ?? 0.0,
-            'evennessLimit' => $plan->limits->evenness,
-            'endsMeet' => Seam::applies($plan, $run),
-            'trouble' => $trouble,
-            'supply' => self::device(
+        return new WireRun(
+            ...self::curves($state, $run, $result),
+            id: $run->id,
+            name: $run->name(),
+            length: Figure::print($marks?->length() ?? $run->length(), 2),
+            metres: $marks?->length() ?? $run->length(),
+            pitch: $marks->pitch ?? 0.0,
+            lastPad: $marks?->lastPad() ?? 0,
+            strip: $strip?->name(),
+            colours: array_map(static fn(Channel $c): string => $c->colour, $strip->channels ?? []),
+            channels: array_map(static fn(Channel $c): string => $c->name, $strip->channels ?? []),
+            nominalVolts: $strip->volts ?? 0.0,
+            evennessLimit: $plan->limits->evenness,
+            endsMeet: Seam::applies($plan, $run),
+            trouble: $trouble,
+            supply: self::device(
                 $plan->supply($run->supply)?->name(),
                 $run->supply,
                 $result === null ? null : JudgedJob::for($state)->supply((string) $run->supply)->figure(),
                 $plan->supplies[$run->supply ?? ''] ?? null,
             ),
-            'controller' => self::device(
+            controller: self::device(
                 $plan->controller($run->controller)?->name(),
                 $run->controller,
                 $result === null ? null : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
                 $plan->controllers[$run->controller ?? ''] ?? null,
             ),
-            'trunk' => self::cable($state, $trunk, $result),
-            'place' => $plan->places[$run->place]->name ?? '',
-            'pins' => $run->pins,
-            'split' => $run->parts > 1 || $run->zones !== [],
-            'cables' => self::ways($state, $run, $result),
-            'taps' => Taps::for($state, $run),
-            'load' => $load,
-            'evenness' => $evenness,
-            'feeds' => self::feeds($state, $run, $result),
-            ...self::curves($state, $run, $result),
-        ];
+            trunk: $trunk === null ? null : self::cable($state, $trunk, $result),
+            place: $plan->places[$run->place]->name ?? '',
+            pins: $run->pins,
+            split: $run->parts > 1 || $run->zones !== [],
+            cables: self::ways($state, $run, $result),
+            taps: Taps::for($state, $run),
+            load: $load,
+            evenness: $evenness,
+            feeds: self::feeds($state, $run, $result),
+        );
     }
 
     /**
      * Everything along a run; of runs that are shown small in a large job only the light at some places.
      *
-     * @return array<string, mixed>
+     * @return array{
+     *     thin: bool,
+     *     light: list<float>,
+     *     volts: list<list<float>>,
+     *     amps: list<float>,
+     *     seen: list<string>,
+     *     spread: list<list<float>>,
+     * }
      */
     private static function curves(JobState $state, Run $run, ?RunResult $result): array
     {
@@ -145,25 +143,25 @@ final readonly class Ribbons
         return $colours;
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<WireFeed> */
     private static function feeds(JobState $state, Run $run, ?RunResult $result): array
     {
         $marks = $state->plan->cutMarks($run);
         $feeds = [];
         foreach ($state->plan->feedsOf($run) as $feed) {
             $cable = $state->plan->cableTo($feed->id);
-            $feeds[] = [
-                'id' => $feed->id,
-                'pad' => $feed->pad,
-                'at' => $marks?->position($feed->pad) ?? 0.0,
-                'cable' => self::cable($state, $cable, $result),
-            ];
+            $feeds[] = new WireFeed(
+                id: $feed->id,
+                pad: $feed->pad,
+                at: $marks?->position($feed->pad) ?? 0.0,
+                cable: $cable === null ? null : self::cable($state, $cable, $result),
+            );
         }
 
         return $feeds;
     }
 
-    /** @return list<array<string, mixed>> every cable on the way to the run, in the order of the current, each with where it goes */
+    /** @return list<WireWay> every cable on the way to the run, in the order of the current, each with where it goes */
     private static function ways(JobState $state, Run $run, ?RunResult $result): array
     {
         $plan = $state->plan;
@@ -186,21 +184,17 @@ final readonly class Ribbons
 
         return array_values(
             array_map(
-                static fn(LaidCable $c): array => [
-                    'way' => $end($c->from) . ' to ' . $end($c->to),
-                    'cable' => self::cable($state, $c, $result),
-                ],
+                static fn(LaidCable $c): WireWay => new WireWay(
+                    way: $end($c->from) . ' to ' . $end($c->to),
+                    cable: self::cable($state, $c, $result),
+                ),
                 $cables,
             ),
         );
     }
 
-    /** @return array<string, mixed>|null */
-    private static function cable(JobState $state, ?LaidCable $cable, ?RunResult $result): ?array
+    private static function cable(JobState $state, LaidCable $cable, ?RunResult $result): WireCable
     {
-        if ($cable === null) {
-            return null;
-        }
         $kit = $state->plan->cable($cable->kit);
         $input = isset($state->plan->supplies[$cable->to]);
         $of = $input ? JudgedJob::for($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
@@ -209,34 +203,33 @@ final readonly class Ribbons
         $drop = null;
         $amps = null;
         if ($of !== null) {
-            $drop = CableFigures::cableDrop($state->plan, $of)->write();
-            $amps = CableFigures::cableAmps($of)->write();
+            $drop = CableFigures::cableDrop($state->plan, $of);
+            $amps = CableFigures::cableAmps($of);
         }
 
-        return [
-            'id' => $cable->id,
-            'kit' => $cable->kit,
-            'label' => $label,
-            'length' => Figure::print($cable->length, 2),
-            'reckoned' => $cable->reckoned,
-            'way' => CableFigures::way($state->plan, $cable)?->write(),
-            'joint' => $cable->joint ?? '',
-            'fuse' => $cable->fuse ?? '',
-            'switch' => $cable->switch ?? '',
-            'existing' => $cable->existing,
-            'drop' => $drop,
-            'amps' => $amps,
-        ];
+        return new WireCable(
+            id: $cable->id,
+            kit: $cable->kit,
+            label: $label,
+            length: Figure::print($cable->length, 2),
+            reckoned: $cable->reckoned,
+            way: CableFigures::way($state->plan, $cable),
+            joint: $cable->joint ?? '',
+            fuse: $cable->fuse ?? '',
+            switch: $cable->switch ?? '',
+            existing: $cable->existing,
+            drop: $drop,
+            amps: $amps,
+        );
     }
 
-    /** @return array<string, mixed>|null */
-    private static function device(?string $name, ?string $id, ?Figure $figure, ?Device $device): ?array
+    private static function device(?string $name, ?string $id, ?Figure $figure, ?Device $device): ?WireDevice
     {
         if ($name === null || $id === null) {
             return null;
         }
 
-        return ['id' => $id, 'name' => $name, 'figure' => $figure?->write(), 'where' => $device?->where() ?? ''];
+        return new WireDevice(id: $id, name: $name, figure: $figure, where: $device?->where() ?? '');
     }
 
     /**

@@ -9,26 +9,26 @@ use EmberDusk\Job\JobState;
 /** The job's scenes, and the settable parts: every controller's channels, every pixel run. */
 final readonly class SceneRows
 {
-    /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/sceneRow */
+    /** @return list<SceneRow> */
     public static function for(JobState $state): array
     {
         $rows = [];
         foreach ($state->plan->scenes as $id => $scene) {
-            $rows[] = [
-                'id' => $id,
-                'name' => $scene->name,
-                'levels' => array_map(
-                    static fn(string $of, array $duties): array => ['of' => $of, 'duties' => $duties],
+            $rows[] = new SceneRow(
+                id: $id,
+                name: $scene->name,
+                levels: array_map(
+                    static fn(string $of, array $duties): SceneLevel => new SceneLevel(of: $of, duties: $duties),
                     array_keys($scene->levels),
                     array_values($scene->levels),
                 ),
-            ];
+            );
         }
 
         return $rows;
     }
 
-    /** @return list<array{id: string, name: string, channels: list<string>}> */
+    /** @return list<DimmedRow> */
     public static function dimmed(JobState $state): array
     {
         $plan = $state->plan;
@@ -41,15 +41,15 @@ final readonly class SceneRows
             $id = $strip->switched() ? $run->controller : $run->id;
             if ($id !== null) {
                 if (isset($rows[$id])) {
-                    $name = "{$rows[$id]['name']}, {$run->name()}";
+                    $name = "{$rows[$id]->name}, {$run->name()}";
                 } else {
                     $name = ($strip->switched() ? strtoupper($id) . ' ' : '') . $run->name();
                 }
-                $rows[$id] = [
-                    'id' => $id,
-                    'name' => $name,
-                    'channels' => array_map(static fn($c): string => $c->name, $strip->channels),
-                ];
+                $rows[$id] = new DimmedRow(
+                    id: $id,
+                    name: $name,
+                    channels: array_map(static fn($c): string => $c->name, $strip->channels),
+                );
             }
         }
 

@@ -19,7 +19,7 @@ use EmberDusk\Values\Refusal;
 /** The job's supplies: average and peak, at full or in the scene that is looked at, and what their instructions and the tables say. */
 final readonly class SupplyRows
 {
-    /** @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/supplyRow */
+    /** @return list<SupplyRow> */
     public static function for(JobState $state): array
     {
         $rows = [];
@@ -32,36 +32,32 @@ final readonly class SupplyRows
             $average = null;
             $peak = null;
             if ($given !== null) {
-                $average = self::figure($id, 'average', $given->amps, 'amps')->write();
-                $peak = self::figure($id, 'peak', $given->peakAmps, 'peakAmps')->write();
+                $average = self::figure($id, 'average', $given->amps, 'amps');
+                $peak = self::figure($id, 'peak', $given->peakAmps, 'peakAmps');
             }
             $runTime = null;
             $standby = null;
             if ($state->plan->block($id) !== null) {
-                $runTime = BankStates::runTime(
-                    $state->plan,
-                    $id,
-                    BankStates::amps($state->plan, $id, $given),
-                )?->write();
-                $standby = BankStates::standby($state->plan, $id)?->write();
+                $runTime = BankStates::runTime($state->plan, $id, BankStates::amps($state->plan, $id, $given));
+                $standby = BankStates::standby($state->plan, $id);
             }
-            $rows[] = [
-                'id' => $id,
-                'name' => $supply->name(),
-                'where' => $unit->where(),
-                'battery' => $supply->battery(),
-                'series' => $unit->series,
-                'parallel' => $unit->parallel,
-                'average' => $average,
-                'peak' => $peak,
-                'plate' => $supply->battery() ? null : LimitedPower::figure($id, $supply)->write(),
-                'runTime' => $runTime,
-                'standby' => $standby,
-                'states' => self::states($state, $id),
-                'bank' => $unit->bank,
-                'draw' => self::draw($state, $id)?->write(),
-                'notes' => self::notes($supply),
-            ];
+            $rows[] = new SupplyRow(
+                id: $id,
+                name: $supply->name(),
+                where: $unit->where(),
+                battery: $supply->battery(),
+                series: $unit->series,
+                parallel: $unit->parallel,
+                average: $average,
+                peak: $peak,
+                plate: $supply->battery() ? null : LimitedPower::figure($id, $supply),
+                runTime: $runTime,
+                standby: $standby,
+                states: self::states($state, $id),
+                bank: $unit->bank,
+                draw: self::draw($state, $id),
+                notes: self::notes($supply),
+            );
         }
 
         return $rows;
@@ -93,7 +89,7 @@ final readonly class SupplyRows
         );
     }
 
-    /** @return list<array<string, mixed>> its volts, amps and the darkest light, empty, at rest and on charge */
+    /** @return list<BankState> its volts, amps and the darkest light, empty, at rest and on charge */
     private static function states(JobState $state, string $id): array
     {
         if ($state->plan->block($id) === null) {
@@ -101,12 +97,12 @@ final readonly class SupplyRows
         }
         try {
             return array_map(
-                static fn(array $row): array => [
-                    'state' => $row['state'],
-                    'volts' => $row['volts']->write(),
-                    'amps' => $row['amps']?->write(),
-                    'darkest' => $row['darkest']?->write(),
-                ],
+                static fn(array $row): BankState => new BankState(
+                    state: $row['state'],
+                    volts: $row['volts'],
+                    amps: $row['amps'],
+                    darkest: $row['darkest'],
+                ),
                 BankStates::for($state->plan, $id),
             );
         } catch (Refusal) {

@@ -10,11 +10,12 @@ use EmberDusk\Plan\Changes\Wires\TapLeg;
 use EmberDusk\Plan\Changes\Wires\UseLeg;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\Fix;
 
 /** Surveyed legs that can carry the feed of a run, each as a change that uses it. */
 final readonly class Taps
 {
-    /** @return list<array{label: string, change: array<string, mixed>}> */
+    /** @return list<Fix> */
     public static function for(JobState $state, Run $run): array
     {
         $strip = $state->plan->strip($run->strip);
@@ -37,18 +38,18 @@ final readonly class Taps
         }
         $heavy = self::heavy($state, count($strip->channels) + 1);
         if ($heavy !== null && count($state->plan->cutMarks($run)->groups ?? []) > 1) {
-            $taps[] = [
-                'label' => "Lay {$heavy->name()} past it, joined at both ends of each section",
-                'change' => TapLeg::payload(run: $run->id, leg: $heavy->id(), drop: $drop->id())->write(),
-            ];
+            $taps[] = new Fix(
+                "Lay {$heavy->name()} past it, joined at both ends of each section",
+                TapLeg::payload(run: $run->id, leg: $heavy->id(), drop: $drop->id()),
+            );
         }
         foreach (ExistingLegs::for($state->plan, $run, $state->shelf) as $name => $leg) {
-            $taps[] = [
-                'label' => "Feed it by leg {$name}, {$state->plan->terms->say(
+            $taps[] = new Fix(
+                "Feed it by leg {$name}, {$state->plan->terms->say(
                     $leg->length,
                 )} from {$leg->ends[0]->name} to {$leg->ends[1]->name}",
-                'change' => UseLeg::payload(run: $run->id, leg: $name, drop: $drop->id())->write(),
-            ];
+                UseLeg::payload(run: $run->id, leg: $name, drop: $drop->id()),
+            );
         }
 
         return $taps;

@@ -26,14 +26,12 @@ final readonly class WireScreen
 
     private const LESS_IS_WORSE = ['darkest', 'evenness'];
 
-    /** @return array<string, mixed> */
-    public static function picture(JobState $state): array
+    public static function picture(JobState $state): WirePicture
     {
-        return [
-            'runs' => array_map(static fn(Run $r): array => Ribbons::for($state, $r), array_values($state->plan->runs)),
-            // Of all runs, whichever of them are sent.
-            'order' => array_map(strval(...), array_keys($state->plan->runs)),
-            'cables' => array_map(
+        return new WirePicture(
+            runs: array_map(static fn(Run $r): WireRun => Ribbons::for($state, $r), array_values($state->plan->runs)),
+            order: array_map(strval(...), array_keys($state->plan->runs)),
+            cables: array_map(
                 static fn(KitSnapshot $f): array => [
                     'id' => $f->entry->id(),
                     'name' => $f->entry->name(),
@@ -42,20 +40,20 @@ final readonly class WireScreen
                 ],
                 $state->shelf->ofKind('cable'),
             ),
-            'joints' => self::options($state, 'connector'),
-            'fuses' => self::options($state, 'fuse'),
-            'switches' => self::options($state, 'switch'),
-            'supplies' => SupplyRows::for($state),
-            'fixtures' => FixtureRows::for($state),
-            'fixtureKit' => self::options($state, 'fixture'),
-            'places' => array_map(
+            joints: self::options($state, 'connector'),
+            fuses: self::options($state, 'fuse'),
+            switches: self::options($state, 'switch'),
+            supplies: SupplyRows::for($state),
+            fixtures: FixtureRows::for($state),
+            fixtureKit: self::options($state, 'fixture'),
+            places: array_map(
                 static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name, 'label' => ''],
                 array_values($state->plan->places),
             ),
-            'scene' => $state->scene,
-            'scenes' => SceneRows::for($state),
-            'dimmed' => SceneRows::dimmed($state),
-        ];
+            scene: $state->scene,
+            scenes: SceneRows::for($state),
+            dimmed: SceneRows::dimmed($state),
+        );
     }
 
     /** @return list<array{id: string, name: string, label: string}> shelf entries of a kind */

@@ -30,8 +30,7 @@ final readonly class WireStage implements Stage
         return 'Wire';
     }
 
-    /** @return array<string, mixed> */
-    public function picture(JobState $state): array
+    public function picture(JobState $state): WirePicture
     {
         return WireScreen::picture($state);
     }

@@ -59,7 +59,7 @@ final readonly class Assistants
                 );
             }
         }
-        $none = $answers !== [] && array_filter($answers, static fn(array $a): bool => $a['answers']) === [];
+        $none = $answers !== [] && array_filter($answers, static fn(SpokenLight $a): bool => $a->answers) === [];
 
         return new CommandResult(
             $heard,
@@ -101,7 +101,6 @@ final readonly class Assistants
 
     /**
      * @param  list<string>  $hearing
-     * @return array{light: string, name: string, answers: bool, why: string, level: float}
      */
     private static function answer(
         Roster $roster,
@@ -111,7 +110,7 @@ final readonly class Assistants
         string $id,
         CommandMeaning $heard,
         ?float $level,
-    ): array {
+    ): SpokenLight {
         $light = $site->devices()[$id] ?? null;
         $reaching =
             $light instanceof SimulatedLight
@@ -135,13 +134,13 @@ final readonly class Assistants
             $light->obey(new LightCommand($level));
         }
 
-        return [
-            'light' => $id,
-            'name' => $vocabulary->lights[$id],
-            'answers' => $reached && $why === '',
-            'why' => $why,
-            'level' => $light instanceof SimulatedLight ? $light->level() : 0.0,
-        ];
+        return new SpokenLight(
+            light: $id,
+            name: $vocabulary->lights[$id],
+            answers: $reached && $why === '',
+            why: $why,
+            level: $light instanceof SimulatedLight ? $light->level() : 0.0,
+        );
     }
 
     /**

@@ -9,7 +9,7 @@ final readonly class CommandResult
 {
     /**
      * @param  string  $words  as an assistant would say it back
-     * @param  list<array{light: string, name: string, answers: bool, why: string, level: float}>  $answers
+     * @param  list<SpokenLight>  $answers
      * @param  string  $note  where more answer than the person who spoke may think
      * @param  string  $trouble  where nothing answers, why
      */

@@ -109,12 +109,14 @@ final readonly class Mixing
         if (count($whites) === 1) {
             return $this->told($level, 'Its white is fixed: it is dimmed only.');
         }
-        ['least' => $least, 'most' => $most] = $this->whiteRange() ?? ['least' => self::WARM, 'most' => self::COOL];
+        $range = $this->whiteRange() ?? new WhiteRange(self::WARM, self::COOL);
 
         return $this->scaled(
             $mix,
             $level,
-            $kelvin < $least - 50 || $kelvin > $most + 50 ? "Its white goes from {$least} to {$most} K." : '',
+            $kelvin < $range->least - 50 || $kelvin > $range->most + 50
+                ? "Its white goes from {$range->least} to {$range->most} K."
+                : '',
         );
     }
 
@@ -172,17 +174,17 @@ final readonly class Mixing
         );
     }
 
-    /** @return array{least: int, most: int}|null kelvin between which its white can be set; null where it cannot */
-    public function whiteRange(): ?array
+    /** Kelvin between which its white can be set; null where it cannot. */
+    public function whiteRange(): ?WhiteRange
     {
         $whites = $this->whites();
         if (count($whites) > 1) {
             $ends = array_map(fn(int $c): float => White::kelvin(Colour::ofHex($this->channels[$c]->colour)), $whites);
 
-            return ['least' => (int) round(min($ends), -2), 'most' => (int) round(max($ends), -2)];
+            return new WhiteRange((int) round(min($ends), -2), (int) round(max($ends), -2));
         }
 
-        return $this->colours() ? ['least' => self::WARM, 'most' => self::COOL] : null;
+        return $this->colours() ? new WhiteRange(self::WARM, self::COOL) : null;
     }
 
     public function colours(): bool

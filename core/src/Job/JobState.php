@@ -10,6 +10,7 @@ use EmberDusk\Bench\SolvesNow;
 use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Costing\Basis;
+use EmberDusk\Kit\CrewNote;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Offcut;
@@ -40,7 +41,7 @@ final class JobState
      * @param  string|null  $scene  that is looked at; null at everything full
      * @param  list<string>  $worked controls tested on site that worked, by control and light
      * @param  string  $zone  of the crew's clock
-     * @param  list<array{id: int, entry: string, kit: string, says: string, day: string, by: string}>  $notes  of the crew about its kit
+     * @param  list<CrewNote>  $notes  of the crew about its kit
      */
     public function __construct(
         public readonly Plan $plan,

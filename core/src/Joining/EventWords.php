@@ -56,7 +56,7 @@ final readonly class EventWords
      * A complete log in words; the presses of one gesture are one line.
      *
      * @param  list<Event>  $log
-     * @return list<array{at: string, kind: string, device: string, text: string}>
+     * @return list<JoinLine>
      */
     public static function lines(array $log, ?Roster $roster): array
     {
@@ -75,12 +75,12 @@ final readonly class EventWords
                 $before->text === $e->text &&
                 $e->at - $before->at < 2.0;
             $presses = $same ? $presses + 1 : 1;
-            $line = [
-                'at' => self::clock($e->at),
-                'kind' => $e->kind,
-                'device' => $e->device,
-                'text' => $text . ($same ? " {$presses} times" : ''),
-            ];
+            $line = new JoinLine(
+                at: self::clock($e->at),
+                kind: $e->kind,
+                device: $e->device,
+                text: $text . ($same ? " {$presses} times" : ''),
+            );
             if ($same) {
                 $lines[count($lines) - 1] = $line;
             } else {

@@ -54,16 +54,4 @@ final readonly class Kind
             $field->check($entry);
         }
     }
-
-    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/kind */
-    public function write(): array
-    {
-        return [
-            'kind' => $this->kind,
-            'name' => $this->name,
-            'plural' => $this->plural,
-            'group' => $this->group,
-            'fields' => array_map(static fn(KindField $f): array => $f->write(), array_values($this->fields)),
-        ];
-    }
 }

@@ -108,18 +108,4 @@ final readonly class KindField
             }
         }
     }
-
-    /** @return array<string, mixed> as in app/Screens/Shelf/shelf.json, $defs/kindField */
-    public function write(): array
-    {
-        return [
-            'key' => $this->key,
-            'label' => $this->label,
-            'type' => $this->type,
-            'unit' => $this->unit,
-            'required' => $this->required,
-            'choices' => $this->choices,
-            'hint' => $this->hint,
-        ];
-    }
 }

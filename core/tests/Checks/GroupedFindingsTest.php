@@ -51,10 +51,7 @@ final class GroupedFindingsTest extends TestCase
         self::assertNull($lines[0]->fix);
         self::assertNotNull($lines[2]->fix);
         self::assertSame('Together', $lines[2]->fix->change->write()['kind']);
-        self::assertSame(
-            ['k1', 'k2', 'k3'],
-            array_column((array) $lines[2]->fix->change->write()['changes'], 'cable'),
-        );
+        self::assertSame(['k1', 'k2', 'k3'], array_column((array) $lines[2]->fix->change->write()['changes'], 'cable'));
     }
 
     public function test_one_fix_for_all_is_offered_where_each_has_one(): void

@@ -176,11 +176,11 @@ final class HouseTest extends TestCase
         $spoken = Assistants::say(self::house(), 'all but the bar, 30 %');
         $answers = $not = [];
         foreach ($spoken->answers as $answer) {
-            if ($answer['answers']) {
-                $answers[] = $answer['light'];
-                self::assertEqualsWithDelta(0.3, $answer['level'], 0.005);
+            if ($answer->answers) {
+                $answers[] = $answer->light;
+                self::assertEqualsWithDelta(0.3, $answer->level, 0.005);
             } else {
-                $not[] = $answer['light'];
+                $not[] = $answer->light;
             }
         }
         self::assertSame(['c2', 'c3', 'c4', 'c5', 'c6', 'c7', 'c8', 'c9', 'c10'], $answers);

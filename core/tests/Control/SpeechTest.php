@@ -108,12 +108,9 @@ final class SpeechTest extends TestCase
             array_column($spoken->answers, 'answers', 'light'),
         );
         self::assertSame([0.3, 0.3, 0.3], array_slice(array_column($spoken->answers, 'level'), 0, 3));
-        self::assertStringContainsString('no voice assistant', $spoken->answers[3]['why']);
+        self::assertStringContainsString('no voice assistant', $spoken->answers[3]->why);
         $coloured = Assistants::say(self::observatory(), 'make the bench blue');
-        self::assertSame(
-            [false, 'it has no colours'],
-            [$coloured->answers[0]['answers'], $coloured->answers[0]['why']],
-        );
+        self::assertSame([false, 'it has no colours'], [$coloured->answers[0]->answers, $coloured->answers[0]->why]);
     }
 
     /** A room named instead of one light is reported; a show starts like a scene. */

@@ -51,10 +51,7 @@ final class MovingTest extends TestCase
             1e-3,
         );
         self::assertEqualsWithDelta(6.4 * 2.0, ($moving->withStrip(['r1'])->cost() - $moving->cost()) / 10_000, 1e-9);
-        self::assertWorkings([
-            MovingFigures::cost($plan, $moving)->write(),
-            MovingFigures::hours($moving)->write(),
-        ]);
+        self::assertWorkings([MovingFigures::cost($plan, $moving)->write(), MovingFigures::hours($moving)->write()]);
         foreach (MovingFigures::cost($plan, $moving)->inputs as $input) {
             [, $key, $of] = explode('.', $input->path);
             self::assertSame('cost', $of);

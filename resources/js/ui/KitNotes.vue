@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { KitNote } from '@/types/generated/responses';
+import type { CrewNote } from '@/types/generated/responses';
 
 /** Notes of the crew about kit of this job, from earlier ones. */
-defineProps<{ notes: KitNote[] }>();
+defineProps<{ notes: CrewNote[] }>();
 </script>
 
 <template>

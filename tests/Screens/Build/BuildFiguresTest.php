@@ -82,8 +82,8 @@ final class BuildFiguresTest extends TestCase
         ]);
         $figures = [
             ...$ledgers,
-            ...self::sent(PartsScreen::picture($state)),
-            ...self::sent(BuildScreen::picture($state)),
+            ...self::sent(PartsScreen::picture($state)->write()),
+            ...self::sent(BuildScreen::picture($state)->write()),
         ];
         self::assertGreaterThan(70, count($figures));
         self::assertWorkings($figures);
@@ -103,13 +103,16 @@ final class BuildFiguresTest extends TestCase
         Responses::check(PartsScreen::picture($state), 'partsPicture');
         Responses::check(BuildScreen::picture($state), 'buildPicture');
         Responses::check(MoveCost::for($state, new Pin('tidy-lecture', '2026-12-07', 120)), 'moveCost');
-        self::assertSame([['step' => 'dry-cove', 'after' => 'trace-lecture']], BuildScreen::picture($state)['added']);
+        self::assertSame(
+            [['step' => 'dry-cove', 'after' => 'trace-lecture']],
+            BuildScreen::picture($state)->write()['added'],
+        );
     }
 
     public function test_sums_agree_wherever_they_are_shown(): void
     {
         $state = self::work();
-        $parts = PartsScreen::picture($state)['parts'];
+        $parts = PartsScreen::picture($state)->write()['parts'];
         self::assertIsArray($parts);
         $shown = array_sum(array_map(static fn(array $p): float => (float) ($p['cost']['text'] ?? 0), $parts));
         self::assertEqualsWithDelta(PartsScreen::ledger($state)[0]->value, $shown, 0.005);
@@ -143,7 +146,7 @@ final class BuildFiguresTest extends TestCase
 
     public function test_the_crews_own_pace_is_shown_with_its_range(): void
     {
-        $steps = BuildScreen::picture(self::work())['steps'];
+        $steps = BuildScreen::picture(self::work())->write()['steps'];
         self::assertIsArray($steps);
         $profile = array_values(array_filter($steps, static fn(array $s): bool => $s['id'] === 'profile-cove'))[0];
         // 18 m at six minutes: 108; the mean of 1.1, 1.367, 1.2 and 1.333 is 1.245: 134.5, in fives 135.
@@ -162,7 +165,7 @@ final class BuildFiguresTest extends TestCase
     public function test_parts_say_which_step_they_block_and_when_to_order(): void
     {
         $rows = [];
-        $picture = PartsScreen::picture(self::work())['parts'];
+        $picture = PartsScreen::picture(self::work())->write()['parts'];
         self::assertIsArray($picture);
         foreach ($picture as $row) {
             $rows[$row['key']] = $row;
@@ -204,7 +207,7 @@ final class BuildFiguresTest extends TestCase
             array_filter(
                 (array) PartsScreen::picture(
                     new JobState($plan, [], Demo::shelf(), [], today: $today, arrangement: $arrangement),
-                )['parts'],
+                )->write()['parts'],
                 static fn(mixed $p): bool => is_array($p) && $p['key'] === 'profile-outdoor',
             ),
         )[0];
@@ -229,7 +232,7 @@ final class BuildFiguresTest extends TestCase
                 today: '2026-12-01',
                 arrangement: new Arrangement([new Visit('2026-12-07', 0, 2)]),
             ),
-        )['waits'];
+        )->write()['waits'];
         self::assertIsArray($waits);
         self::assertSame(['Gasketed profile, 2 m'], array_values(array_filter(array_column($waits, 'part'))));
         self::assertContains(
@@ -314,7 +317,7 @@ final class BuildFiguresTest extends TestCase
         );
         self::assertCount(1, $circle);
         self::assertStringContainsString('“Cove: trial fit”', $circle[0]->detail);
-        self::assertNotSame([], BuildScreen::picture($state)['slots']);
+        self::assertNotSame([], BuildScreen::picture($state)->write()['slots']);
         self::assertSame(
             [],
             ScheduleFindings::for(self::work(new Arrangement())),

@@ -43,7 +43,7 @@ final class StepCalendarTest extends TestCase
         $calendar = Reader::read($text);
         self::assertInstanceOf(VCalendar::class, $calendar);
         self::assertSame([], $calendar->validate());
-        $slots = BuildScreen::picture($state)['slots'];
+        $slots = BuildScreen::picture($state)->write()['slots'];
         self::assertIsArray($slots);
         $events = $calendar->select('VEVENT');
         self::assertCount(count($slots), $events, 'no step goes on the next day here');
@@ -88,7 +88,7 @@ final class StepCalendarTest extends TestCase
                 }
             }
         }
-        $slots = BuildScreen::picture($state($after))['slots'];
+        $slots = BuildScreen::picture($state($after))->write()['slots'];
         self::assertIsArray($slots);
         self::assertSameSize(array_unique(array_column($slots, 'id')), $kept, 'no double');
         self::assertSame(
@@ -113,7 +113,7 @@ final class StepCalendarTest extends TestCase
         );
         $slots = array_values(
             array_filter(
-                (array) BuildScreen::picture($state)['slots'],
+                (array) BuildScreen::picture($state)->write()['slots'],
                 static fn(mixed $s): bool => is_array($s) && $s['id'] === 'joints-cove',
             ),
         );

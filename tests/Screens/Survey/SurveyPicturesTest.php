@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Screens\Survey;
 
+use App\Models\Trace;
 use App\Screens\Survey\SheetPicture;
 use App\Screens\Survey\TraceScreen;
 use EmberDusk\Plan\Place;
@@ -23,7 +24,7 @@ final class SurveyPicturesTest extends TestCase
                     "cove\nleg A B1 to window 2x1.5\nleg B B1 to attic 2x1.5\nleg C roof to cellar 2x1.5",
             ),
             Length::METRIC,
-        );
+        )->write();
         self::assertSame([[0.0, 0.0], [0.0, 4.0], [3.0, 4.0]], $sheet['corners']);
         self::assertSame([['leg' => 0, 'text' => '4.00'], ['leg' => 1, 'text' => '3.00']], $sheet['walls']);
         self::assertSame(['cove', '3.80 m'], [$sheet['runs'][0]['word'], $sheet['runs'][0]['text']]);
@@ -45,7 +46,7 @@ final class SurveyPicturesTest extends TestCase
         $feet = SheetPicture::for(
             TapeNotes::read("12 ft 8 in port\nleg A B1 to X 3x14 awg 9 ft 2 in"),
             Length::IMPERIAL,
-        );
+        )->write();
         self::assertSame(['12 ft 8 in', '3 x 14 AWG 9 ft 2 in'], [$feet['walls'][0]['text'], $feet['legs'][0]['text']]);
     }
 
@@ -53,7 +54,14 @@ final class SurveyPicturesTest extends TestCase
     {
         $place = new Place('room', 'Room', "5 cove\nleg A B1 to X 2x1.5\nleg B B1 to ? 2x1.5\nleg C P1 to Z 2x1.5");
         self::assertEquals([new TracedLeg('A', 'X', 2), new TracedLeg('B', null, 2)], TraceScreen::legs($place, 'B1'));
-        $step = TraceScreen::for([new TracedLeg('A', 'X', 2), new TracedLeg('C', 'Z', 3)], [])['step'];
+        $step = TraceScreen::for(
+            (new Trace([
+                'place' => 'room',
+                'near' => 'B1',
+                'legs' => [['A', 'X', 2], ['C', 'Z', 3]],
+                'answers' => [],
+            ]))->forceFill(['id' => 1]),
+        )->write()['step'];
         self::assertIsArray($step);
         self::assertCount(1, $step['link']);
         self::assertSame(

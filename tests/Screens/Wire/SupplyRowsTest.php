@@ -25,13 +25,13 @@ final class SupplyRowsTest extends TestCase
         );
         $full = Engine::solve($plan, $plan->run('line'));
         [$row] = SupplyRows::for(new JobState($plan, ['line' => $full], Demo::shelf(), []));
-        self::assertTrue($row['battery']);
-        self::assertSame($row['average']['text'], $row['peak']['text'], 'at full both are one');
+        self::assertTrue($row->battery);
+        self::assertSame($row->average?->text(), $row->peak?->text(), 'at full both are one');
         // Half of 105 Ah by what 2 m of 9.6 W/m draw.
-        self::assertEqualsWithDelta((0.5 * 105) / $full->supplyAmps, $row['runTime']['value'], 1e-9);
+        self::assertEqualsWithDelta((0.5 * 105) / $full->supplyAmps, $row->runTime?->value, 1e-9);
         // 12 mA standing by and 4 % of 105 Ah in 720 hours take half of it.
-        self::assertEqualsWithDelta(52.5 / (0.012 + (0.04 * 105) / 720) / 24, $row['standby']['value'], 1e-6);
-        self::assertStringContainsString('no soldering on a battery', $row['notes'][0]);
+        self::assertEqualsWithDelta(52.5 / (0.012 + (0.04 * 105) / 720) / 24, $row->standby?->value, 1e-6);
+        self::assertStringContainsString('no soldering on a battery', $row->notes[0]);
         [$mains] = SupplyRows::for(
             new JobState(
                 Demo::run(
@@ -48,7 +48,7 @@ final class SupplyRowsTest extends TestCase
         );
         self::assertSame(
             [null, null, null, false],
-            [$mains['average'], $mains['peak'], $mains['runTime'], $mains['battery']],
+            [$mains->average, $mains->peak, $mains->runTime, $mains->battery],
             'nothing is solved',
         );
     }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace Tests\Screens\Wire;
 
+use App\Screens\Wire\DimmedRow;
+use App\Screens\Wire\FixtureRow;
 use App\Screens\Wire\FixtureRows;
 use App\Screens\Wire\SceneRows;
 use App\Screens\Wire\SupplyRows;
@@ -53,8 +55,8 @@ final class WireRowsTest extends TestCase
     public function test_a_supply_in_a_scene_has_its_average_and_its_peak(): void
     {
         $plan = JobFile::read(Demo::file('observatory'));
-        $full = SupplyRows::for(self::work($plan))[0];
-        $talk = SupplyRows::for(self::work($plan, 'e1'))[0];
+        $full = SupplyRows::for(self::work($plan))[0]->write();
+        $talk = SupplyRows::for(self::work($plan, 'e1'))[0]->write();
         self::assertSame($full['average']['value'], $full['peak']['value'], 'at full it is steady');
         self::assertEqualsWithDelta($full['peak']['value'], $talk['peak']['value'], 1e-6);
         $standby = 0.012;
@@ -87,7 +89,7 @@ final class WireRowsTest extends TestCase
                 'parallel' => 2,
             ],
         );
-        $row = SupplyRows::for(self::work($plan))[0];
+        $row = SupplyRows::for(self::work($plan))[0]->write();
         self::assertSame([true, 1, 2], [$row['battery'], $row['series'], $row['parallel']]);
         self::assertEqualsWithDelta(
             // Half of a lead-acid bank is used.
@@ -104,12 +106,12 @@ final class WireRowsTest extends TestCase
         $rows = FixtureRows::for(self::work($plan));
         self::assertSame(
             [['x1', '216', '0-10 V'], ['x2', '18', 'phase-cut']],
-            array_map(static fn(array $r): array => [$r['id'], $r['watts'], $r['dim']], $rows),
+            array_map(static fn(FixtureRow $r): array => [$r->id, $r->watts, $r->dim], $rows),
         );
         foreach ($rows as $row) {
-            self::assertNotSame([], $row['choices']);
-            foreach ($row['choices'] as $choice) {
-                Demo::with($plan, $choice['change']);
+            self::assertNotSame([], $row->choices);
+            foreach ($row->choices as $choice) {
+                Demo::with($plan, $choice->change->write());
             }
         }
         $low = Demo::with($plan, [
@@ -119,8 +121,8 @@ final class WireRowsTest extends TestCase
             'place' => 'lecture',
             'count' => 3,
         ]);
-        $low = Demo::with($low, FixtureRows::for(self::work($low))[2]['choices'][0]['change']);
-        $row = FixtureRows::for(self::work($low))[2];
+        $low = Demo::with($low, FixtureRows::for(self::work($low))[2]->choices[0]->change->write());
+        $row = FixtureRows::for(self::work($low))[2]->write();
         self::assertSame(['S1', 'low voltage'], [$row['on'], $row['dim']]);
         self::assertGreaterThan(22.0, (float) $row['volts']);
     }
@@ -137,7 +139,7 @@ final class WireRowsTest extends TestCase
                 ['id' => 'band', 'name' => 'Band', 'channels' => ['all colours']],
                 ['id' => 'c1', 'name' => 'C1 Cove', 'channels' => ['warm white', 'cool white']],
             ],
-            SceneRows::dimmed(self::work($plan)),
+            array_map(static fn(DimmedRow $r): array => $r->write(), SceneRows::dimmed(self::work($plan))),
         );
         self::assertSame(['Talk', 'Slides'], array_column(SceneRows::for(self::work($plan)), 'name'));
     }

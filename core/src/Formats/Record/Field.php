@@ -27,7 +27,9 @@ final readonly class Field
      * @param  bool  $keyed  whether records are kept by id and written as a list
      * @param  bool  $optional  whether the parameter's default stands for an absent field
      * @param  array{string, string}|null  $pairs  names of key and value where a map is written as a list of objects
-     * @param  string  $defined  definition of the items of a list that is written as it is, in a schema written by hand
+     * @param  string  $defined  definition in a schema written by hand: of an object, or of the items of a list, that is written as it is
+     * @param  int  $depth  levels of lists in lists; 1: a plain list
+     * @param  bool  $map  whether records are written as an object, by their keys
      */
     public function __construct(
         public float $least = -1e12,
@@ -40,5 +42,7 @@ final readonly class Field
         public bool $optional = false,
         public ?array $pairs = null,
         public string $defined = '',
+        public int $depth = 1,
+        public bool $map = false,
     ) {}
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats\Record;
 
-use EmberDusk\Values\Written;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Written;
 use LogicException;
 use ReflectionNamedType;
 use ReflectionParameter;
@@ -76,7 +76,7 @@ final readonly class FieldShape
     {
         return match ($this->type) {
             'string', 'int', 'float', 'bool' => false,
-            'array' => $this->field->pairs !== null || class_exists($this->field->of),
+            'array' => $this->field->pairs !== null || $this->field->map || class_exists($this->field->of),
             default => true,
         };
     }
@@ -98,11 +98,11 @@ final readonly class FieldShape
 
             return $list;
         }
-        foreach ($value as $record) {
-            $list[] = $this->write($record);
+        foreach ($value as $key => $record) {
+            $list[$key] = $this->write($record);
         }
 
-        return $list;
+        return $this->field->map ? (object) $list : array_values($list);
     }
 
     private function text(Fields $f): string

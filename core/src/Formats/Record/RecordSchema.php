@@ -58,8 +58,10 @@ final class RecordSchema
             'int' => ['type' => 'integer'],
             'float' => ['type' => 'number'],
             'bool' => ['type' => 'boolean'],
-            'array' => ['type' => 'array', 'items' => $this->items($field)],
-            default => $this->reference($field->type),
+            'array' => $this->list($field),
+            default => $field->field->defined !== ''
+                ? ['$ref' => $field->field->defined]
+                : $this->reference($field->type),
         };
         if (!$field->nullable) {
             return $type;
@@ -69,6 +71,20 @@ final class RecordSchema
         }
 
         return ['type' => [$type['type'], 'null']] + $type;
+    }
+
+    /** @return array<string, mixed> */
+    private function list(FieldShape $field): array
+    {
+        $schema = $this->items($field);
+        if ($field->field->map) {
+            return ['type' => 'object', 'additionalProperties' => $schema];
+        }
+        for ($n = 0; $n < $field->field->depth; $n++) {
+            $schema = ['type' => 'array', 'items' => $schema];
+        }
+
+        return $schema;
     }
 
     /** @return array<string, mixed> */

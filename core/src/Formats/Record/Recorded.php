@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats\Record;
 
-use EmberDusk\Values\Written;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Written;
 
 /** A value that is read from JSON and written to it. */
 interface Recorded extends Written

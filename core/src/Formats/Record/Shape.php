@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats\Record;
 
-use EmberDusk\Values\Written;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Values\Written;
 use ReflectionClass;
 use ReflectionMethod;
 
@@ -84,7 +84,7 @@ final class Shape
             $value = $written[$name];
             if ($value instanceof Written) {
                 $written[$name] = $value->write();
-            } elseif ($value !== null && $value !== []) {
+            } elseif ($field->field->map || ($value !== null && $value !== [])) {
                 $written[$name] = $field->write($value);
             }
         }

@@ -12,4 +12,10 @@ trait WrittenRecord
     {
         return Shape::for(self::class)->write($this);
     }
+
+    /** @return array<string, mixed> */
+    public function jsonSerialize(): array
+    {
+        return $this->write();
+    }
 }

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue';
 import { useScreen } from '@/lib/screen';
-import type { PositionPicture } from '@/types/generated/responses';
+import type { Position } from '@/types/generated/responses';
 
 /** Location of the job, for sunrise and sunset. */
-const props = defineProps<{ position: PositionPicture | null }>();
+const props = defineProps<{ position: Position | null }>();
 const { change } = useScreen();
 const latitude = ref(props.position ? String(props.position.latitude) : '');
 const longitude = ref(props.position ? String(props.position.longitude) : '');

@@ -1,0 +1,33 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Bench;
+
+use App\Screens\View;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
+
+/** A test of a run: what to do, what to expect, what to do otherwise, and what was entered. */
+final readonly class BenchTestView implements View
+{
+    use WrittenRecord;
+
+    /** @param  list<string>  $open Open findings that contradict a pass. */
+    public function __construct(
+        public string $id,
+        public string $step,
+        public string $stepTitle,
+        public string $title,
+        #[Field(oneOf: ['tick', 'colours', 'order', 'count', 'read'])] public string $asks,
+        public string $by,
+        public string $do,
+        public string $see,
+        public string $otherwise,
+        public string $caution,
+        public bool $done,
+        public string $at,
+        #[Field(of: Field::TEXTS)] public array $open,
+        public int $minutes,
+    ) {}
+}

@@ -1,0 +1,43 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Build;
+
+use App\Screens\View;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Schedule\Pin;
+use EmberDusk\Schedule\Visit;
+
+/** Build screen: the days, the visits and the steps. */
+final readonly class BuildPicture implements View
+{
+    use WrittenRecord;
+
+    /**
+     * @param  list<BuildDay>  $days
+     * @param  list<BuildSlot>  $slots
+     * @param  list<BuildStep>  $steps
+     * @param  list<BuildWait>  $waits
+     * @param  list<Visit>  $visits
+     * @param  list<Pin>  $pins
+     * @param  list<Added>  $added
+     * @param  list<string>  $order
+     */
+    public function __construct(
+        public int $begins,
+        public int $dayMinutes,
+        #[Field(of: BuildDay::class)] public array $days,
+        #[Field(of: BuildSlot::class)] public array $slots,
+        #[Field(of: BuildStep::class)] public array $steps,
+        #[Field(of: BuildWait::class)] public array $waits,
+        #[Field(of: Visit::class)] public array $visits,
+        public bool $weekends,
+        #[Field(of: Pin::class)] public array $pins,
+        #[Field(of: Added::class)] public array $added,
+        public string $end,
+        public string $next,
+        #[Field(of: Field::TEXTS)] public array $order,
+    ) {}
+}

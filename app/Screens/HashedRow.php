@@ -1,0 +1,18 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens;
+
+use EmberDusk\Formats\Json;
+use EmberDusk\Formats\Record\Computed;
+
+/** Row with a hash of its content, so that a page that has it need not receive it again ({@see KnownRows}). */
+trait HashedRow
+{
+    #[Computed]
+    public function hash(): string
+    {
+        return hash('xxh64', Json::compact(get_object_vars($this)));
+    }
+}

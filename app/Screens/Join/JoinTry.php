@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Join;
+
+use App\Screens\View;
+use EmberDusk\Formats\Record\WrittenRecord;
+
+/** A control to try, with the words on it. */
+final readonly class JoinTry implements View
+{
+    use WrittenRecord;
+
+    public function __construct(public string $device, public string $text, public string $label) {}
+}

@@ -1,0 +1,17 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Practice;
+
+use App\Screens\View;
+use EmberDusk\Formats\Record\Record;
+use EmberDusk\Formats\Record\Recorded;
+
+/** The moment at which a practice took a wrong turn. */
+final readonly class TurningView implements Recorded, View
+{
+    use Record;
+
+    public function __construct(public float $at, public string $clock, public string $says) {}
+}
