@@ -86,14 +86,15 @@ final readonly class MeterPicture
         }
 
         return new BenchMeter(
-            ...$said,
-            wiring: WiringRows::for($plan, $island, $run),
-            spots: array_map(self::spot(...), MeterSpots::for($plan, $island)),
-            commands: self::commands($plan, $island),
-            rows: array_map(static fn(Row $r): BenchReading => self::row($r, $calibration), $evidence->rows),
-            tolerances: ExpectedReadings::tolerances(),
-            off: Multimeter::words(),
-            calibrated: $calibrated,
+            ...[
+                'wiring' => WiringRows::for($plan, $island, $run),
+                'spots' => array_map(self::spot(...), MeterSpots::for($plan, $island)),
+                'commands' => self::commands($plan, $island),
+                'rows' => array_map(static fn(Row $r): BenchReading => self::row($r, $calibration), $evidence->rows),
+                'tolerances' => ExpectedReadings::tolerances(),
+                'off' => Multimeter::words(),
+                'calibrated' => $calibrated,
+            ] + $said,
         );
     }
 

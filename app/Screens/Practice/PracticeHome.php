@@ -17,14 +17,15 @@ final readonly class PracticeHome
         return new PracticeHomeView(
             lessons: array_map(
                 static fn(Lesson $l): LessonLine => new LessonLine(
-                    ...self::done($runs[$l->key] ?? []),
-                    number: $l->number,
-                    key: $l->key,
-                    title: $l->title,
-                    teaches: $l->teaches,
-                    goal: $l->goal,
-                    told: $l->told,
-                    names: PracticePicture::names($l),
+                    ...[
+                        'number' => $l->number,
+                        'key' => $l->key,
+                        'title' => $l->title,
+                        'teaches' => $l->teaches,
+                        'goal' => $l->goal,
+                        'told' => $l->told,
+                        'names' => PracticePicture::names($l),
+                    ] + self::done($runs[$l->key] ?? []),
                 ),
                 Lessons::all(),
             ),

@@ -20,26 +20,27 @@ final readonly class ScenesScreen
         $board = ControlMatrix::for($plan, $state->worked);
 
         return new ScenesPicture(
-            ...BoardPicture::for($plan, $board),
-            names: array_map(
-                static fn(NameClash $c): NameClashView => new NameClashView(
-                    light: $c->light,
-                    title: $c->title,
-                    detail: $c->detail,
-                    instead: $c->instead,
+            ...[
+                'names' => array_map(
+                    static fn(NameClash $c): NameClashView => new NameClashView(
+                        light: $c->light,
+                        title: $c->title,
+                        detail: $c->detail,
+                        instead: $c->instead,
+                    ),
+                    Names::for($plan)->clashes(),
                 ),
-                Names::for($plan)->clashes(),
-            ),
-            reach: ReachPicture::for($plan, $board->roster),
-            wifi: WifiAdvice::for($plan)->words(),
-            scenes: SceneCards::for($state),
-            dims: SceneCards::dims($state),
-            presets: SceneCards::presets($state),
-            shows: PlayPicture::shows($plan),
-            showKinds: PlayPicture::options(Show::KINDS),
-            ways: PlayPicture::options(Show::WAYS),
-            starts: PlayPicture::starts($state),
-            power: PlayPicture::power($plan, $board->lights),
+                'reach' => ReachPicture::for($plan, $board->roster),
+                'wifi' => WifiAdvice::for($plan)->words(),
+                'scenes' => SceneCards::for($state),
+                'dims' => SceneCards::dims($state),
+                'presets' => SceneCards::presets($state),
+                'shows' => PlayPicture::shows($plan),
+                'showKinds' => PlayPicture::options(Show::KINDS),
+                'ways' => PlayPicture::options(Show::WAYS),
+                'starts' => PlayPicture::starts($state),
+                'power' => PlayPicture::power($plan, $board->lights),
+            ] + BoardPicture::for($plan, $board),
         );
     }
 }
