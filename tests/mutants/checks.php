@@ -73,7 +73,7 @@ return [
     [
         'Checks/Kit/Complete.php',
         ['if ($lacking !== [] &&', 'if ($lacking === [null] &&'],
-        ["code: 'cores'", "code: 'channels'"],
+        ["rule('cores')", "rule('channels')"],
     ],
     [
         'Checks/Supply/SupplyVolts.php',
@@ -88,7 +88,7 @@ return [
     [
         'Checks/Controller/Switching.php',
         ['?->switched() !== false', '?->switched() !== true'],
-        ["code: 'controller-kind'", "code: 'channels'"],
+        ["rule('controller-kind')", "rule('channels')"],
     ],
     [
         'Checks/Controller/InputRange.php',
@@ -256,11 +256,11 @@ return [
     [
         'Checks/Kit/TrialBoards.php',
         ['$kit !== null && ($kit->written', '$kit === null && ($kit->written'],
-        ["code: 'trial'", "code: 'trials'"],
+        ["rule('trial')", "rule('trials')"],
     ],
     ['Checks/Join/NotJoined.php', ['!in_array($id,', 'in_array($id,'], ['?->profile !== null', '?->profile === null']],
     ['Checks/Control/LimitFindings.php', ['LimitClash::PRESETS], true)', '], true)']],
-    ['Checks/Control/NameFindings.php', ["code: 'name'", "code: 'names'"]],
+    ['Checks/Control/NameFindings.php', ["rule('name')", "rule('names')"]],
     [
         'Checks/Control/PlayFindings.php',
         ['FLASHES = 3.0', 'FLASHES = 3.6'],

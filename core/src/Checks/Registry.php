@@ -35,6 +35,7 @@ use EmberDusk\Checks\Light\AdjacentEnds;
 use EmberDusk\Checks\Light\ColourShift;
 use EmberDusk\Checks\Light\Evenness;
 use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Checks\Parts\AssemblyFindings;
 use EmberDusk\Checks\Parts\PartFindings;
 use EmberDusk\Checks\Parts\PriceFindings;
 use EmberDusk\Checks\Protection\CableCapacity;
@@ -47,6 +48,8 @@ use EmberDusk\Checks\Protection\TouchVoltage;
 use EmberDusk\Checks\Ratings\Ratings;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Checks\Schedule\ScheduleFindings;
+use EmberDusk\Checks\Site\BankFindings;
+use EmberDusk\Checks\Site\PowerFindings;
 use EmberDusk\Checks\Site\PresentFindings;
 use EmberDusk\Checks\Site\SiteFindings;
 use EmberDusk\Checks\Site\StandingFindings;
@@ -120,6 +123,8 @@ final readonly class Registry
         return [
             new SurveyFindings(),
             new SiteFindings(),
+            new PowerFindings(),
+            new BankFindings(),
             new PresentFindings(),
             new HubAsked(),
             ...self::circuit(),
@@ -134,6 +139,7 @@ final readonly class Registry
             new PlayFindings(),
             new PowerOn(),
             new TriggerFindings(),
+            new AssemblyFindings(),
             new PartFindings(),
             new PriceFindings(),
             new StandingFindings(),

@@ -7,7 +7,7 @@ namespace EmberDusk\Checks;
 use EmberDusk\Values\Finding;
 
 /** A check that looks at one run after the other. */
-abstract readonly class RunCheck implements Check
+abstract readonly class RunCheck extends Check
 {
     public function check(JudgedJob $job): array
     {

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Checks;
 
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
@@ -47,12 +48,14 @@ final class FindingsTest extends TestCase
     /** @return list<Finding> */
     private static function inScene(RunResult|Refusal $scene, RunResult $full): array
     {
-        return SceneFindings::for(
-            new JobState(
-                plan: self::scened(),
-                results: ['line' => $full],
-                shelf: Demo::shelf(),
-                scenes: ['e1' => ['line' => $scene]],
+        return (new SceneFindings())->check(
+            JudgedJob::for(
+                new JobState(
+                    plan: self::scened(),
+                    results: ['line' => $full],
+                    shelf: Demo::shelf(),
+                    scenes: ['e1' => ['line' => $scene]],
+                ),
             ),
         );
     }

@@ -129,7 +129,7 @@ final class SagTest extends TestCase
         $findings = static function (Plan $plan): array {
             $results = array_map(static fn($r): RunResult => Engine::nominal($plan, $r), $plan->runs);
 
-            return AdjacentEnds::for($plan, $results);
+            return (new AdjacentEnds())->for($plan, $results);
         };
         $plan = $made("start end\n5.50 line\nright 5.50 shelf");
         [$finding] = $findings($plan);

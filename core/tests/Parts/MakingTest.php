@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Checks\Parts\PartFindings;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Parts\AssemblyFindings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
@@ -230,7 +231,7 @@ final class MakingTest extends TestCase
         $hot = Demo::with(self::plan('4.00 line', ', profile', 'dry', 'strip-rgbw-24'));
         $finding = array_values(
             array_filter(
-                PartFindings::for(new JobState($hot, [], Demo::shelf(), [])),
+                (new AssemblyFindings())->check(JudgedJob::for(new JobState($hot, [], Demo::shelf(), []))),
                 static fn(Finding $f): bool => $f->code === 'profile-heat',
             ),
         )[0];
@@ -240,7 +241,7 @@ final class MakingTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                PartFindings::for(new JobState($capped, [], Demo::shelf(), [])),
+                (new AssemblyFindings())->check(JudgedJob::for(new JobState($capped, [], Demo::shelf(), []))),
                 static fn(Finding $f): bool => $f->code === 'profile-heat',
             ),
         );

@@ -4,7 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
-use EmberDusk\Checks\Parts\PartFindings;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Parts\AssemblyFindings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\PartsList;
@@ -56,7 +57,7 @@ final class PiecesTest extends TestCase
         ]);
         $findings = array_values(
             array_filter(
-                PartFindings::for(new JobState($plan, [], Demo::shelf(), [])),
+                (new AssemblyFindings())->check(JudgedJob::for(new JobState($plan, [], Demo::shelf(), []))),
                 static fn(Finding $f): bool => $f->code === 'too-long',
             ),
         );
@@ -75,7 +76,10 @@ final class PiecesTest extends TestCase
         foreach ($findings as $finding) {
             $plan = Demo::with($plan, $finding->fixes[0]->change);
         }
-        self::assertSame([], PartFindings::for(new JobState($plan, [], Demo::shelf(), [])));
+        self::assertSame(
+            [],
+            (new AssemblyFindings())->check(JudgedJob::for(new JobState($plan, [], Demo::shelf(), []))),
+        );
         self::assertSame([], $plan->makings, 'as usual again');
         // An offcut of 6 m holds it whole.
         $whole = Demo::with(self::plan('6.00 line', ', bare'), [
@@ -86,8 +90,10 @@ final class PiecesTest extends TestCase
         self::assertSame(
             [],
             array_filter(
-                PartFindings::for(
-                    new JobState($whole, [], Demo::shelf(), [], offcuts: [new Offcut(1, 'strip-single-24', 6.0)]),
+                (new AssemblyFindings())->check(
+                    JudgedJob::for(
+                        new JobState($whole, [], Demo::shelf(), [], offcuts: [new Offcut(1, 'strip-single-24', 6.0)]),
+                    ),
                 ),
                 static fn(Finding $f): bool => $f->code === 'too-long',
             ),

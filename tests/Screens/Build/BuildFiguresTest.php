@@ -9,6 +9,7 @@ use App\Screens\Build\MoveCost;
 use App\Screens\Build\Papers;
 use App\Screens\Home\Waiting;
 use App\Screens\Parts\PartsScreen;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Schedule\ScheduleFindings;
 use EmberDusk\Costing\QuoteLine;
 use EmberDusk\Job\JobState;
@@ -313,14 +314,17 @@ final class BuildFiguresTest extends TestCase
     {
         $state = self::work(new Arrangement([new Visit('2026-11-30')], false, [], [['dry-cove', 'tidy-lecture']]));
         $circle = array_values(
-            array_filter(ScheduleFindings::for($state), static fn(Finding $f): bool => $f->code === 'circle'),
+            array_filter(
+                (new ScheduleFindings())->check(JudgedJob::for($state)),
+                static fn(Finding $f): bool => $f->code === 'circle',
+            ),
         );
         self::assertCount(1, $circle);
         self::assertStringContainsString('“Cove: trial fit”', $circle[0]->detail);
         self::assertNotSame([], BuildScreen::picture($state)->write()['slots']);
         self::assertSame(
             [],
-            ScheduleFindings::for(self::work(new Arrangement())),
+            (new ScheduleFindings())->check(JudgedJob::for(self::work(new Arrangement()))),
             'where nothing was arranged nothing is calculated',
         );
     }

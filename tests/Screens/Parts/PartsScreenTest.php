@@ -6,6 +6,7 @@ namespace Tests\Screens\Parts;
 
 use App\Screens\Parts\PartsScreen;
 use App\Screens\Parts\PartsTables;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Parts\PartFindings;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Job\JobState;
@@ -32,7 +33,7 @@ final class PartsScreenTest extends TestCase
         Responses::check(PartsScreen::picture($state), 'partsPicture');
         self::assertSame(
             ['24 V supply, 10 A is overdue'],
-            array_map(static fn($f): string => $f->title, PartFindings::for($state)),
+            array_map(static fn($f): string => $f->title, (new PartFindings())->check(JudgedJob::for($state))),
         );
         $ledger = PartsScreen::ledger($state);
         self::assertSame(count(PartsList::for($plan, Demo::shelf())->parts) - 1, (int) $ledger[1]->value);

@@ -15,10 +15,9 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Readings outside the expected band, and readings to confirm: none is dropped silently. */
-final readonly class ReadingFindings implements Check
+final readonly class ReadingFindings extends Check
 {
     private const SOURCE = 'the solved circuit, rails and supply within their tolerance, and the meter’s own error';
 
@@ -48,57 +47,50 @@ final readonly class ReadingFindings implements Check
             foreach (ReadingEvidence::from($job->plan, $island, $facts, $job->state->solver)->rows as $row) {
                 array_push(
                     $findings,
-                    ...self::row($row, isset($island->parts[$row->spot->of ?? '']) ? $row->spot->of ?? $run : $run),
+                    ...$this->row($row, isset($island->parts[$row->spot->of ?? '']) ? $row->spot->of ?? $run : $run),
                 );
             }
         }
         foreach ($facts->gone($ids) as $entry) {
-            $findings[] = self::gone($entry, '');
+            $findings[] = $this->gone($entry, '');
         }
 
         return $findings;
     }
 
     /** @return list<Finding> */
-    private static function row(Row $row, string $run): array
+    private function row(Row $row, string $run): array
     {
         $spot = $row->spot;
         if ($spot === null) {
-            return [self::gone($row->entry, $run)];
+            return [$this->gone($row->entry, $run)];
         }
         $place = new FindingPlace('bench', $run);
         $read = Multimeter::print((float) $row->entry->value, $spot->unit);
         if ($row->doubt !== null) {
             return [
-                new Finding(
-                    code: 'reading-asked',
-                    severity: Severity::Open,
+                $this->rule('reading-asked')->open(
+                    place: $place,
                     title: ucfirst($spot->words) . ": {$read}?",
                     detail: "{$row->doubt->asks} It is kept, and does not count until you confirm it.",
-                    place: $place,
-                    source: Rule::PRACTICE,
                 ),
             ];
         }
         $findings = [];
         if ($row->against !== null) {
-            $findings[] = new Finding(
-                code: 'reading-against',
-                severity: Severity::Open,
+            $findings[] = $this->rule('reading-against')->open(
+                place: $place,
                 title: ucfirst($spot->words) . ' was read twice with different results',
                 detail: sprintf(
                     '%s, then %s: they differ by more than the meter error. Read it a third time: something moves, such as a loose joint.',
                     Multimeter::print((float) $row->against->value, $spot->unit),
                     $read,
                 ),
-                place: $place,
-                source: Rule::PRACTICE,
             );
         }
         if ($row->stands && Verdict::for($row) === Verdict::Outside && $row->range !== null) {
-            $findings[] = new Finding(
-                code: 'reading',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('reading')->watch(
+                place: $place,
                 title: sprintf(
                     '%s: %s, %s to %s expected',
                     ucfirst($spot->words),
@@ -107,25 +99,20 @@ final readonly class ReadingFindings implements Check
                     Multimeter::print($row->range->high, $spot->unit),
                 ),
                 detail: 'Good wiring does not give that. Bench suggests the most useful next reading.',
-                place: $place,
                 number: $row->entry->value,
                 limit: (float) $row->entry->value < $row->range->low ? $row->range->low : $row->range->high,
-                source: self::SOURCE,
             );
         }
 
         return $findings;
     }
 
-    private static function gone(LogEntry $entry, string $run): Finding
+    private function gone(LogEntry $entry, string $run): Finding
     {
-        return new Finding(
-            code: 'reading-gone',
-            severity: Severity::Open,
+        return $this->rule('reading-gone')->open(
+            place: new FindingPlace('bench', $run),
             title: "A reading at {$entry->place}, which is not in the plan any more",
             detail: 'The plan was changed after it was read. It stays in the log and does not count; measure the current wiring.',
-            place: new FindingPlace('bench', $run),
-            source: Rule::OWN,
         );
     }
 }

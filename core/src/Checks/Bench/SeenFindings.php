@@ -14,7 +14,7 @@ use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** Wrong colours and counts, and controllers commanded by a bench remote and not reset since. */
-final readonly class SeenFindings implements Check
+final readonly class SeenFindings extends Check
 {
     public function rules(): array
     {
@@ -41,15 +41,12 @@ final readonly class SeenFindings implements Check
             $seen = BenchObservation::for($job->plan, $run, $facts);
             $found = $seen->finder?->found();
             if ($seen->words !== null && $found !== null && !$found->right()) {
-                $findings[] = self::colours($seen->words, $found, $id, $run->name());
+                $findings[] = $this->colours($seen->words, $found, $id, $run->name());
             } elseif ($seen->finder !== null && $seen->finder->left === []) {
-                $findings[] = new Finding(
-                    code: 'colours',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('colours')->open(
+                    place: new FindingPlace('bench', $id),
                     title: "{$run->name()}: the colours that were seen contradict each other",
                     detail: 'No way to connect the leads gives all of them. They stay in the log; test the first colour again.',
-                    place: new FindingPlace('bench', $id),
-                    source: Rule::PRACTICE,
                 );
             }
             $foreign = array_filter(
@@ -58,38 +55,30 @@ final readonly class SeenFindings implements Check
                 ARRAY_FILTER_USE_BOTH,
             );
             if ($foreign !== []) {
-                $findings[] = new Finding(
-                    code: 'colours',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('colours')->open(
+                    place: new FindingPlace('bench', $id),
                     title: "{$run->name()}: a colour was noted that it does not have",
                     detail: 'Its strip has ' .
                         implode(', ', $seen->colours) .
                         '. It stays in the log and does not count; test the colours again, or choose the strip that is fitted.',
-                    place: new FindingPlace('bench', $id),
-                    source: Rule::PRACTICE,
                 );
             }
             if ($seen->count !== null && !in_array($seen->count->verdict, ['asking', 'count'], true)) {
-                $findings[] = new Finding(
-                    code: 'pixel-count',
+                $findings[] = $this->rule('pixel-count')->finding(
                     severity: $seen->count->verdict === 'contradiction' ? Severity::Open : Severity::Watch,
+                    place: new FindingPlace('bench', $id),
                     title: "{$run->name()}: {$seen->says()}",
                     detail: $seen->todo(),
-                    place: new FindingPlace('bench', $id),
-                    source: Rule::PRACTICE,
                 );
             }
         }
         foreach ($facts->borrowed() as $id) {
             $controller = $job->plan->runs[$id]->controller ?? null;
             if ($controller !== null && !in_array($controller, $job->state->joined, true)) {
-                $findings[] = new Finding(
-                    code: 'bench-remote',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('bench-remote')->open(
+                    place: new FindingPlace('join', $controller),
                     title: strtoupper($controller) . ' was commanded by a bench remote: reset it first',
                     detail: 'It is still linked to the bench remote or hub. Reset it before joining; it does not count as joined.',
-                    place: new FindingPlace('join', $controller),
-                    source: Rule::PRACTICE,
                 );
             }
         }
@@ -97,19 +86,16 @@ final readonly class SeenFindings implements Check
         return $findings;
     }
 
-    private static function colours(
+    private function colours(
         LeadWords $words,
         \EmberDusk\Bench\Channels\Explanation $found,
         string $run,
         string $name,
     ): Finding {
-        return new Finding(
-            code: 'colours',
-            severity: Severity::Watch,
+        return $this->rule('colours')->watch(
+            place: new FindingPlace('bench', $run),
             title: "{$name}: " . lcfirst(rtrim($words->verdict($found), '.')),
             detail: 'Switch the supply off before you move a lead. ' . implode(' ', $words->moves($found)),
-            place: new FindingPlace('bench', $run),
-            source: Rule::PRACTICE,
         );
     }
 }

@@ -8,13 +8,11 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Changes\Wires\SetCable;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** A cable length that was calculated along the run is to be measured. */
-final readonly class CalculatedLengths implements Check
+final readonly class CalculatedLengths extends Check
 {
     public function rules(): array
     {
@@ -33,15 +31,13 @@ final readonly class CalculatedLengths implements Check
         $findings = [];
         foreach ($job->plan->cables as $id => $laid) {
             if ($laid->reckoned && isset($job->cables()[$id])) {
-                $findings[] = new Finding(
-                    code: 'reckoned',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('reckoned')->open(
+                    place: new FindingPlace('wire', $id),
                     title: strtoupper($id) . ' is not measured yet',
                     detail: sprintf(
                         '%.2f m calculated. Measure the route and type it, or use the figure.',
                         $laid->length,
                     ),
-                    place: new FindingPlace('wire', $id),
                     number: $laid->length,
                     fixes: [
                         new Fix(

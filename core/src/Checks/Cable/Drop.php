@@ -9,10 +9,8 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Changes\Wires\SetCable;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** At most 5 % of nominal volts from the supply to the farthest feed (IEC 60364-7-715, from memory). */
 final readonly class Drop extends RunCheck
@@ -70,9 +68,8 @@ final readonly class Drop extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'drop',
-                severity: Severity::Stop,
+            $this->rule('drop')->stop(
+                place: new FindingPlace('wire', $feed->id),
                 title: sprintf('%.2f V voltage drop in the cables of %s', $drop, $case->run->name()),
                 detail: sprintf(
                     'From supply to feed %s; at most %.2f V, %g %% of %g V.',
@@ -81,7 +78,6 @@ final readonly class Drop extends RunCheck
                     100 * $case->plan->limits->drop,
                     $case->strip->volts,
                 ),
-                place: new FindingPlace('wire', $feed->id),
                 number: $drop,
                 limit: $limit,
                 source: 'IEC 60364-7-715 (from memory)',

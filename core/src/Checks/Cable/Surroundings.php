@@ -12,13 +12,11 @@ use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Cables where they are: indoor cable outdoors or in the ground, rigid cable on something that moves. */
-final readonly class Surroundings implements Check
+final readonly class Surroundings extends Check
 {
     public function rules(): array
     {
@@ -41,25 +39,19 @@ final readonly class Surroundings implements Check
             $name = strtoupper($id);
             $outdoors = self::mounted($runs, 'outdoors') || $laid->laid === 'ground';
             if ($outdoors && !$cable->outdoors) {
-                $findings[] = new Finding(
-                    code: 'cable-outdoors',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('cable-outdoors')->watch(
+                    place: $place,
                     title: "{$name}: indoor cable " . ($laid->laid === 'ground' ? 'in the ground' : 'outdoors'),
                     detail: 'Sun and water break its sheath within a few years. Choose a cable for outdoors; ' .
                         'in the ground also a duct or armour, as local codes require.',
-                    place: $place,
-                    source: Rule::LEAFLET,
                     fixes: self::instead($job, $laid, $cable, static fn(Cable $c): bool => $c->outdoors),
                 );
             }
             if (self::rigid($cable) && self::mounted($runs, 'moving')) {
-                $findings[] = new Finding(
-                    code: 'cable-moving',
-                    severity: Severity::Stop,
+                $findings[] = $this->rule('cable-moving')->stop(
+                    place: $place,
                     title: "{$name}: rigid cable on something that moves",
                     detail: 'Its cores break inside the sheath. Choose a flexible cable (class 5).',
-                    place: $place,
-                    source: Rule::PRACTICE,
                     fixes: self::instead($job, $laid, $cable, static fn(Cable $c): bool => !self::rigid($c)),
                 );
             }

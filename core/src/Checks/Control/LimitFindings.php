@@ -11,10 +11,9 @@ use EmberDusk\Control\ControlLimits;
 use EmberDusk\Control\LimitClash;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Apps and remotes have room for the rooms and presets that are wanted of them. */
-final readonly class LimitFindings implements Check
+final readonly class LimitFindings extends Check
 {
     public function rules(): array
     {
@@ -27,12 +26,12 @@ final readonly class LimitFindings implements Check
     public function check(JudgedJob $job): array
     {
         return array_map(
-            static fn(LimitClash $c): Finding => new Finding(
-                code: in_array($c->code, [LimitClash::ROOMS, LimitClash::PRESETS], true) ? 'app-room' : 'app-lacks',
-                severity: Severity::Watch,
+            fn(LimitClash $c): Finding => $this->rule(
+                in_array($c->code, [LimitClash::ROOMS, LimitClash::PRESETS], true) ? 'app-room' : 'app-lacks',
+            )->watch(
+                place: new FindingPlace('scenes', $c->item),
                 title: $c->title,
                 detail: $c->detail,
-                place: new FindingPlace('scenes', $c->item),
                 source: Rule::LEAFLET,
             ),
             ControlLimits::for($job->plan),

@@ -9,13 +9,11 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Control\Names;
 use EmberDusk\Plan\Changes\Runs\NameLight;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** One name per light: short enough for the app, distinct by ear, and not reserved by assistants. */
-final readonly class NameFindings implements Check
+final readonly class NameFindings extends Check
 {
     public function rules(): array
     {
@@ -44,13 +42,10 @@ final readonly class NameFindings implements Check
                     ),
                 ];
             }
-            $findings[] = new Finding(
-                code: 'name',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('name')->watch(
+                place: new FindingPlace('scenes', $clash->light),
                 title: $clash->title,
                 detail: $clash->detail,
-                place: new FindingPlace('scenes', $clash->light),
-                source: Rule::PRACTICE,
                 fixes: $fixes,
             );
         }

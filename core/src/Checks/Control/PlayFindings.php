@@ -13,10 +13,9 @@ use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Shows: how fast they flash, whether they end, whether anything is left of them; light of a vehicle on the road. */
-final readonly class PlayFindings implements Check
+final readonly class PlayFindings extends Check
 {
     /** Flashes a second at most. */
     private const FLASHES = 3.0;
@@ -42,14 +41,14 @@ final readonly class PlayFindings implements Check
     {
         $findings = [];
         foreach ($job->plan->shows as $show) {
-            $findings = [...$findings, ...self::show($job->plan, $show)];
+            $findings = [...$findings, ...$this->show($job->plan, $show)];
         }
 
-        return [...$findings, ...self::road($job->plan)];
+        return [...$findings, ...$this->road($job->plan)];
     }
 
     /** @return list<Finding> */
-    private static function show(Plan $plan, Show $show): array
+    private function show(Plan $plan, Show $show): array
     {
         $running = new Running($plan, $show);
         $at = new FindingPlace('scenes', $show->id);
@@ -61,39 +60,27 @@ final readonly class PlayFindings implements Check
                     : 'All its steps have no duration: set how long each scene lasts.';
 
             return [
-                new Finding(
-                    code: 'show-empty',
-                    severity: Severity::Open,
-                    title: "“{$show->name}” shows nothing",
-                    detail: $detail,
-                    place: $at,
-                ),
+                $this->rule('show-empty')->open(place: $at, title: "“{$show->name}” shows nothing", detail: $detail),
             ];
         }
         $findings = [];
         $flashes = $running->flashes();
         if ($flashes > self::FLASHES) {
-            $findings[] = new Finding(
-                code: 'show-flash',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('show-flash')->stop(
+                place: $at,
                 title: sprintf('“%s” flashes %.3g times a second', $show->name, $flashes),
                 detail: 'Flashing can cause seizures, and can make rotating machines look still. Give each change more time.',
-                place: $at,
                 number: $flashes,
                 limit: self::FLASHES,
-                source: self::WCAG,
             );
         }
         $starts = array_filter($plan->triggers, static fn(Trigger $t): bool => $t->plays === $show->id && $t->timed());
         $ends = array_filter($plan->triggers, static fn(Trigger $t): bool => $t->timed() && $t->plays !== $show->id);
         if ($starts !== [] && $ends === [] && $running->ends() === null) {
-            $findings[] = new Finding(
-                code: 'show-endless',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('show-endless')->watch(
+                place: $at,
                 title: "“{$show->name}” starts automatically and never ends",
                 detail: 'Let it end after some rounds, or switch everything off at a set time.',
-                place: $at,
-                source: Rule::PRACTICE,
             );
         }
 
@@ -101,7 +88,7 @@ final readonly class PlayFindings implements Check
     }
 
     /** @return list<Finding> */
-    private static function road(Plan $plan): array
+    private function road(Plan $plan): array
     {
         $wired = array_filter($plan->triggers, static fn(Trigger $t): bool => $t->wired());
         if ($wired === [] && $plan->position?->road !== true) {
@@ -110,9 +97,8 @@ final readonly class PlayFindings implements Check
         $moves = array_filter($plan->shows, static fn(Show $s): bool => (new Running($plan, $s))->flashes() > 0);
 
         return [
-            new Finding(
-                code: 'road-light',
-                severity: Severity::Watch,
+            $this->rule('road-light')->watch(
+                place: new FindingPlace('scenes'),
                 title: 'Light of a vehicle on the road',
                 detail: 'Lamps that are seen from outside keep the legal colours of their side and do not flash or run on public roads. ' .
                     ($moves === []
@@ -121,8 +107,6 @@ final readonly class PlayFindings implements Check
                             implode(', ', array_map(static fn(Show $s): string => "“{$s->name}”", $moves)) .
                             ' for use while parked, off the road. ') .
                     'Local rules decide; what is required of a vehicle’s own lamps is never driven from here.',
-                place: new FindingPlace('scenes'),
-                source: Rule::PRACTICE,
             ),
         ];
     }

@@ -13,13 +13,12 @@ use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Changes\Control\SetTuning;
 use EmberDusk\Plan\Tuning;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
 
 /** A light whose power is cut by hand has a state for its return, and one that lights. */
-final readonly class PowerOn implements Check
+final readonly class PowerOn extends Check
 {
     public function rules(): array
     {
@@ -49,14 +48,12 @@ final readonly class PowerOn implements Check
             } else {
                 $title = "{$light->called()} stays dark when {$by} gives its power back";
             }
-            $findings[] = new Finding(
-                code: 'power-on',
+            $findings[] = $this->rule('power-on')->finding(
                 severity: $is->powerOn === '' ? Severity::Open : Severity::Watch,
+                place: new FindingPlace('scenes', $light->id),
                 title: $title,
                 detail: 'Without power it does not respond and does not relay for others. People expect light when they use the switch: ' .
                     'store a level, wait until it is saved, and test it with the phone off.',
-                place: new FindingPlace('scenes', $light->id),
-                source: Rule::PRACTICE,
                 fixes: [
                     new Fix(
                         'Switch on at 80 %',

@@ -13,10 +13,9 @@ use EmberDusk\Control\Year;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Triggers: whether a unit of the job can start them, conflicts, and the effect of the sun over a year. */
-final readonly class TriggerFindings implements Check
+final readonly class TriggerFindings extends Check
 {
     public function rules(): array
     {
@@ -38,7 +37,7 @@ final readonly class TriggerFindings implements Check
         $plan = $job->plan;
         $findings = [];
         foreach ((new Priorities($plan))->fights() as [$a, $b, $lights]) {
-            $findings[] = self::finding(
+            $findings[] = $this->finding(
                 'trigger-fight',
                 ucfirst("{$a->words()} and {$b->words()} conflict"),
                 'Both have the number ' .
@@ -51,7 +50,7 @@ final readonly class TriggerFindings implements Check
         foreach ($plan->triggers as $trigger) {
             $why = TriggerUnits::none($plan, $trigger);
             if ($why !== null) {
-                $findings[] = self::finding(
+                $findings[] = $this->finding(
                     'trigger-kit',
                     ucfirst($trigger->words()) . ' cannot start here',
                     $why,
@@ -60,11 +59,11 @@ final readonly class TriggerFindings implements Check
             }
         }
 
-        return [...$findings, ...self::sun($job)];
+        return [...$findings, ...$this->sun($job)];
     }
 
     /** @return list<Finding> */
-    private static function sun(JudgedJob $job): array
+    private function sun(JudgedJob $job): array
     {
         $by = array_filter(
             $job->plan->triggers,
@@ -75,19 +74,17 @@ final readonly class TriggerFindings implements Check
         }
         if ($job->plan->position === null) {
             return [
-                new Finding(
-                    code: 'trigger-place',
-                    severity: Severity::Open,
+                $this->rule('trigger-place')->open(
+                    place: new FindingPlace('scenes'),
                     title: 'Location of the job is not set',
                     detail: 'Sunrise and sunset need its latitude and longitude: type them at Scenes.',
-                    place: new FindingPlace('scenes'),
                 ),
             ];
         }
         $findings = [];
         $year = Year::for($job->plan, (int) substr($job->state->today, 0, 4), $job->state->zone);
         foreach ($year->missed as $miss) {
-            $findings[] = self::finding(
+            $findings[] = $this->finding(
                 'trigger-sun',
                 sprintf('On %d days of the year %s', $miss['days'], $miss['why']),
                 ucfirst($miss['trigger']->words()) .
@@ -96,7 +93,7 @@ final readonly class TriggerFindings implements Check
             );
         }
         foreach ($year->crossed as $crossed) {
-            $findings[] = self::finding(
+            $findings[] = $this->finding(
                 'trigger-sun',
                 ucfirst("{$crossed['on']->words()} comes after {$crossed['off']->words()} on {$crossed['days']} days"),
                 "First on {$crossed['first']}, last on {$crossed['last']}: it switches on after the switch-off time, and stays on. " .
@@ -108,14 +105,12 @@ final readonly class TriggerFindings implements Check
         return $findings;
     }
 
-    private static function finding(string $code, string $title, string $detail, Trigger $trigger): Finding
+    private function finding(string $code, string $title, string $detail, Trigger $trigger): Finding
     {
-        return new Finding(
-            code: $code,
-            severity: Severity::Watch,
+        return $this->rule($code)->watch(
+            place: new FindingPlace('scenes', $trigger->id),
             title: $title,
             detail: $detail,
-            place: new FindingPlace('scenes', $trigger->id),
             source: $code === 'trigger-kit' ? Rule::LEAFLET : '',
         );
     }

@@ -13,10 +13,9 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** A channel and the entire controller stay within their rated amps. */
-final readonly class ControllerAmps implements Check
+final readonly class ControllerAmps extends Check
 {
     public function rules(): array
     {
@@ -43,7 +42,7 @@ final readonly class ControllerAmps implements Check
             $seen[$id] = true;
             $load = $job->controller($id);
             if (self::over($load) > 1.0) {
-                $findings[] = self::finding($case, $case->controller, $load);
+                $findings[] = $this->finding($case, $case->controller, $load);
             }
         }
 
@@ -61,13 +60,12 @@ final readonly class ControllerAmps implements Check
         return round(max($load->fullest() / $controller->channelAmps, $load->amps / $controller->totalAmps), 4);
     }
 
-    private static function finding(JudgedRun $case, Controller $controller, ControllerLoad $load): Finding
+    private function finding(JudgedRun $case, Controller $controller, ControllerLoad $load): Finding
     {
         $channel = $load->fullest() / $controller->channelAmps >= $load->amps / $controller->totalAmps;
 
-        return new Finding(
-            code: 'controller-amps',
-            severity: Severity::Stop,
+        return $this->rule('controller-amps')->stop(
+            place: new FindingPlace('kit', $case->run->id),
             title: self::metresToo($case, $controller) ??
                 sprintf(
                     '%s carries %g A%s, not %.1f A',
@@ -84,10 +82,8 @@ final readonly class ControllerAmps implements Check
                 $load->amps,
                 $controller->totalAmps,
             ),
-            place: new FindingPlace('kit', $case->run->id),
             number: $channel ? $load->fullest() : $load->amps,
             limit: $channel ? $controller->channelAmps : $controller->totalAmps,
-            source: Rule::LEAFLET,
             fixes: $case->takeFittingController(),
         );
     }

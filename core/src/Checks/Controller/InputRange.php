@@ -9,12 +9,11 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Supply;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
 /** A controller works inside its input range. */
-final readonly class InputRange implements Check
+final readonly class InputRange extends Check
 {
     public function rules(): array
     {
@@ -46,19 +45,17 @@ final readonly class InputRange implements Check
             }
             [$volts, $when] = self::worst($controller, $supply);
             if (!self::takes($controller, $volts)) {
-                $findings[] = new Finding(
-                    code: 'input-range',
+                $findings[] = $this->rule('input-range')->finding(
                     severity: $when === 'when its bank is nearly empty' ? Severity::Watch : Severity::Stop,
+                    place: new FindingPlace('kit', $case->run->id),
                     title: rtrim(sprintf('%s is not rated for %g V %s', strtoupper($id), $volts, $when)),
                     detail: sprintf(
                         'Its input range is %g V to %g V.',
                         $controller->inputLeast,
                         $controller->inputMost,
                     ),
-                    place: new FindingPlace('kit', $case->run->id),
                     number: $volts,
                     limit: $volts < $controller->inputLeast ? $controller->inputLeast : $controller->inputMost,
-                    source: Rule::LEAFLET,
                     fixes: $case->takeFittingController(),
                 );
             }

@@ -15,7 +15,6 @@ use EmberDusk\Plan\Item;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Boards of pixel runs: one for each run, pixels on a data line, pictures a second, cores for data, a fuse. */
 final readonly class PixelBoards extends RunCheck
@@ -46,22 +45,19 @@ final readonly class PixelBoards extends RunCheck
         $board = $case->plan->boardOn($case->run);
         if ($board === null) {
             return [
-                new Finding(
-                    code: 'no-board',
-                    severity: Severity::Watch,
+                $this->rule('no-board')->watch(
+                    place: new FindingPlace('kit', $case->run->id),
                     title: "{$case->run->name()}: no pixel board",
                     detail: 'Pixels without data stay dark or show random colours. Add a pixel board to this run under Other items at Kit.',
-                    place: new FindingPlace('kit', $case->run->id),
-                    source: Rule::OWN,
                 ),
             ];
         }
 
-        return [...self::line($case, $board, $pixels), ...self::cores($case, $pixels), ...self::fuse($case, $board)];
+        return [...$this->line($case, $board, $pixels), ...$this->cores($case, $pixels), ...$this->fuse($case, $board)];
     }
 
     /** @return list<Finding> */
-    private static function line(JudgedRun $case, Item $board, PixelGroup $group): array
+    private function line(JudgedRun $case, Item $board, PixelGroup $group): array
     {
         $entry = new Fields($case->plan->kit[$board->kit]->written);
         $each = $entry->whole('pixelsPerOutput', 1, 100_000);
@@ -70,46 +66,37 @@ final readonly class PixelBoards extends RunCheck
         $place = new FindingPlace('kit', $case->run->id);
         $findings = [];
         if ($pixels > $lines * $each) {
-            $findings[] = new Finding(
-                code: 'pixels-output',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('pixels-output')->stop(
+                place: $place,
                 title: "{$case->run->name()}: {$pixels} pixels, its board supports " . $lines * $each,
                 detail: "{$each} pixels on each of {$lines} " .
                     ($lines === 1 ? 'output' : 'outputs') .
                     '. The other pixels stay dark. Choose a larger board, or split the run.',
-                place: $place,
                 number: (float) $pixels,
                 limit: (float) $lines * $each,
-                source: Rule::LEAFLET,
             );
         } elseif ($pixels > $each) {
             $needed = (int) ceil($pixels / $each);
-            $findings[] = new Finding(
-                code: 'pixels-output',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('pixels-output')->watch(
+                place: $place,
                 title: "{$case->run->name()}: {$pixels} pixels, one output carries {$each}",
                 detail: "Use {$needed} outputs, each with its own data wire to the start of its part, or split the run.",
-                place: $place,
                 number: (float) $pixels,
                 limit: (float) $each,
-                source: Rule::LEAFLET,
             );
         }
         $rate = 1 / max(1e-9, min($pixels, $each) * $group->bits * self::BIT);
         if ($group->dataWires === 1 && $rate < self::RATE) {
-            $findings[] = new Finding(
-                code: 'pixel-rate',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('pixel-rate')->watch(
+                place: $place,
                 title: sprintf('%s: %.0f pictures a second, %.0f wanted', $case->run->name(), $rate, self::RATE),
                 detail: sprintf(
                     '%d pixels of %d bits at 800 kbit/s on one data line: movement jumps. Divide the run over more outputs.',
                     min($pixels, $each),
                     $group->bits,
                 ),
-                place: $place,
                 number: $rate,
                 limit: self::RATE,
-                source: Rule::PRACTICE,
             );
         }
 
@@ -117,7 +104,7 @@ final readonly class PixelBoards extends RunCheck
     }
 
     /** @return list<Finding> about the cable to the pad at which data comes in */
-    private static function cores(JudgedRun $case, PixelGroup $group): array
+    private function cores(JudgedRun $case, PixelGroup $group): array
     {
         $first = $case->plan->feedsOf($case->run)[0] ?? null;
         $laid = $case->plan->cableTo($first->id ?? '');
@@ -134,15 +121,12 @@ final readonly class PixelBoards extends RunCheck
         $name = strtoupper($laid->id);
 
         return [
-            new Finding(
-                code: 'pixel-cores',
-                severity: Severity::Watch,
+            $this->rule('pixel-cores')->watch(
+                place: new FindingPlace('wire', $laid->id),
                 title: "{$name} has {$cable->cores} cores, power and data need {$needs}",
                 detail: 'Choose a cable with a core for each data wire, or lay a separate data wire.',
-                place: new FindingPlace('wire', $laid->id),
                 number: (float) $cable->cores,
                 limit: (float) $needs,
-                source: Rule::PRACTICE,
                 fixes: $more === null
                     ? []
                     : [new Fix("{$name} in {$more->name()}", SetCable::payload(cable: $laid->id, kit: $more->id()))],
@@ -151,7 +135,7 @@ final readonly class PixelBoards extends RunCheck
     }
 
     /** @return list<Finding> */
-    private static function fuse(JudgedRun $case, Item $board): array
+    private function fuse(JudgedRun $case, Item $board): array
     {
         $kit = $case->plan->kit[$board->kit];
         $trial = ($kit->written['trial'] ?? false) === true;
@@ -160,13 +144,10 @@ final readonly class PixelBoards extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'board-fuse',
-                severity: Severity::Watch,
+            $this->rule('board-fuse')->watch(
+                place: new FindingPlace('kit', $case->run->id),
                 title: "{$kit->entry->name()} has no fuse",
                 detail: 'A short in the strip burns its copper. Add a fuse to the cable before it, or choose a board with a fuse.',
-                place: new FindingPlace('kit', $case->run->id),
-                source: Rule::PRACTICE,
             ),
         ];
     }

@@ -8,10 +8,8 @@ use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Kit\ShareKit;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** A repeater copies the end of the part before it: the entire strip is cut there, + and every channel (common practice, no source). */
 final readonly class Repeats extends RunCheck
@@ -40,13 +38,10 @@ final readonly class Repeats extends RunCheck
         $before = $case->plan->repeated($run);
         if ($before === null) {
             return [
-                new Finding(
-                    code: 'repeats-nothing',
-                    severity: Severity::Stop,
+                $this->rule('repeats-nothing')->stop(
+                    place: $place,
                     title: "{$run->name()}: a repeater without a signal",
                     detail: 'It continues a run that a controller leads. Cut the run in two and give the first part a controller.',
-                    place: $place,
-                    source: 'common practice, no source',
                     fixes: $case->takeFittingController(),
                 ),
             ];
@@ -55,28 +50,22 @@ final readonly class Repeats extends RunCheck
         $two = count($case->strip->channels ?? []);
         if ($one !== $two && $one > 0 && $two > 0) {
             return [
-                new Finding(
-                    code: 'repeats-other',
-                    severity: Severity::Stop,
+                $this->rule('repeats-other')->stop(
+                    place: $place,
                     title: "{$run->name()} has {$two} channels, the part before it {$one}",
                     detail: 'A repeater copies channel by channel.',
-                    place: $place,
                     number: $two,
                     limit: $one,
-                    source: 'common practice, no source',
                     fixes: $case->chosenAgain("{$run->name()} of the same strip", (string) $before->strip),
                 ),
             ];
         }
         if ($before->supply === $run->supply && $run->supply !== null) {
             return [
-                new Finding(
-                    code: 'repeats-same',
-                    severity: Severity::Watch,
+                $this->rule('repeats-same')->watch(
+                    place: $place,
                     title: "{$run->name()}: the repeater uses the supply of the part before it",
                     detail: 'It then does not restore the voltage. Give it its own supply.',
-                    place: $place,
-                    source: 'common practice, no source',
                     fixes: [new Fix('Add a separate supply', ShareKit::payload(run: $run->id, with: 'own supply'))],
                 ),
             ];

@@ -10,10 +10,8 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Kit\SetSwitch;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** A controller that learns the kind of light from a switch or a jumper is set to its strip (the controller's instructions). */
 final readonly class SwitchSetting extends RunCheck
@@ -54,12 +52,10 @@ final readonly class SwitchSetting extends RunCheck
         ];
         if ($set === null) {
             return [
-                new Finding(
-                    code: 'setting',
-                    severity: Severity::Open,
+                $this->rule('setting')->open(
+                    place: $place,
                     title: "{$id}: set its {$controller->setBy} to " . Facts::way($wants),
                     detail: "Set it before power is switched on, then enter it here.{$how}",
-                    place: $place,
                     source: 'the controller’s instructions, on the shelf',
                     fixes: $fix,
                 ),
@@ -67,12 +63,10 @@ final readonly class SwitchSetting extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'setting',
-                severity: Severity::Stop,
+            $this->rule('setting')->stop(
+                place: $place,
                 title: sprintf('%s is set to %s, the strip is %s', $id, Facts::way($set), Facts::way($wants)),
                 detail: "Channels stay dark or follow the wrong colour.{$how}",
-                place: $place,
                 source: 'the controller’s instructions, on the shelf',
                 fixes: $fix,
             ),

@@ -11,7 +11,6 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** A controller that switches channels cannot drive pixels, nor a strip whose channels share the side that it switches. */
 final readonly class Switching extends RunCheck
@@ -37,20 +36,17 @@ final readonly class Switching extends RunCheck
     protected function run(JudgedRun $case): array
     {
         if ($case->strip?->switched() === true && $case->controller?->switches === $case->strip->common) {
-            return [self::side($case, $case->strip, $case->controller)];
+            return [$this->side($case, $case->strip, $case->controller)];
         }
         if ($case->strip?->switched() !== false || $case->controller === null) {
             return [];
         }
 
         return [
-            new Finding(
-                code: 'controller-kind',
-                severity: Severity::Stop,
+            $this->rule('controller-kind')->stop(
+                place: new FindingPlace('kit', $case->run->id),
                 title: "{$case->device($case->run->controller)} switches channels, {$case->run->name()} is of pixels",
                 detail: 'Pixels take their colour from a data line and connect straight to the supply; a dimmed supply destroys or confuses them.',
-                place: new FindingPlace('kit', $case->run->id),
-                source: Rule::PRACTICE,
                 fixes: $case->chosenAgain(
                     "Leave {$case->device($case->run->controller)} out",
                     (string) $case->run->strip,
@@ -59,19 +55,16 @@ final readonly class Switching extends RunCheck
         ];
     }
 
-    private static function side(JudgedRun $case, Strip $strip, Controller $controller): Finding
+    private function side(JudgedRun $case, Strip $strip, Controller $controller): Finding
     {
         $other = $strip->common === 'plus' ? 'minus' : 'plus';
 
-        return new Finding(
-            code: 'switch-side',
-            severity: Severity::Stop,
+        return $this->rule('switch-side')->stop(
+            place: new FindingPlace('kit', $case->run->id),
             title: "{$case->device(
                 $case->run->controller,
             )} switches {$controller->switches}, {$case->run->name()} has a common {$strip->common}",
             detail: "Its channels cannot be dimmed apart, or are always on. Choose a controller that switches {$other}.",
-            place: new FindingPlace('kit', $case->run->id),
-            source: Rule::LEAFLET,
             fixes: $case->takeFittingController(),
         );
     }

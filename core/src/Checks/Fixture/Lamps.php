@@ -20,10 +20,9 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Rules of fixtures fed by a low-voltage supply: a cable, enough volts, voltage drop within the limit. */
-final readonly class Lamps implements Check
+final readonly class Lamps extends Check
 {
     public function rules(): array
     {
@@ -43,14 +42,14 @@ final readonly class Lamps implements Check
     {
         $findings = [];
         foreach ($job->plan->fixtures as $id => $fitting) {
-            array_push($findings, ...self::fitting($job, $fitting, $job->fitting($id)));
+            array_push($findings, ...$this->fitting($job, $fitting, $job->fitting($id)));
         }
 
         return $findings;
     }
 
     /** @return list<Finding> */
-    private static function fitting(JudgedJob $job, Fitting $fitting, ?FixtureResult $result): array
+    private function fitting(JudgedJob $job, Fitting $fitting, ?FixtureResult $result): array
     {
         [$plan, $shelf] = [$job->plan, $job->shelf];
         $fixture = $plan->fixture($fitting->kit);
@@ -61,12 +60,10 @@ final readonly class Lamps implements Check
         $place = new FindingPlace('wire', $fitting->id);
         if ($plan->cableTo($fitting->id) === null) {
             return [
-                new Finding(
-                    code: 'lamp-loose',
-                    severity: Severity::Open,
+                $this->rule('lamp-loose')->open(
+                    place: $place,
                     title: "{$name}: {$fitting->count} x {$fixture->name()} not connected to a supply",
                     detail: 'Choose their supply.',
-                    place: $place,
                     fixes: self::hang($plan, $fitting, $fixture, $shelf),
                 ),
             ];
@@ -79,12 +76,10 @@ final readonly class Lamps implements Check
         $limit = $plan->limits->drop * $fixture->volts;
         $lost = array_sum(array_map(static fn($c): float => $c->drop, $result->cables));
         if ($result->volts < $fixture->leastVolts) {
-            $findings[] = new Finding(
-                code: 'lamp-volts',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('lamp-volts')->stop(
+                place: $place,
                 title: sprintf('%s get %.1f V, need %g V', $name, $result->volts, $fixture->leastVolts),
                 detail: 'Their converters give up: they flash or stay dark.',
-                place: $place,
                 number: $result->volts,
                 limit: $fixture->leastVolts,
                 source: 'the fixture’s instructions, on the shelf',
@@ -97,12 +92,10 @@ final readonly class Lamps implements Check
                 ),
             );
         } elseif ($lost > $limit) {
-            $findings[] = new Finding(
-                code: 'lamp-drop',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('lamp-drop')->watch(
+                place: $place,
                 title: sprintf('%.2f V lost before %s', $lost, $name),
                 detail: sprintf('At most %.2f V, %g %% of %g V.', $limit, 100 * $plan->limits->drop, $fixture->volts),
-                place: $place,
                 number: $lost,
                 limit: $limit,
                 source: 'IEC 60364-7-715 (from memory)',

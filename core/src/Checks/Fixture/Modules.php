@@ -16,13 +16,12 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /**
  * Rules of dimming modules: watts of LED load and the least load (phase-cut), the current of the control line (0-10 V),
  * addresses and bus current (DALI: 64 addresses, 250 mA, 2 mA a device; IEC 62386, from memory).
  */
-final readonly class Modules implements Check
+final readonly class Modules extends Check
 {
     private const DALI_MILLIAMPS = 250.0;
 
@@ -65,26 +64,24 @@ final readonly class Modules implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::for($job->plan, $job->shelf);
+        return $this->for($job->plan, $job->shelf);
     }
 
     /** @return list<Finding> */
-    public static function for(Plan $plan, ?ShelfSource $shelf): array
+    public function for(Plan $plan, ?ShelfSource $shelf): array
     {
         $findings = [];
         foreach ($plan->fixtures as $id => $fitting) {
             $fixture = $plan->fixture($fitting->kit);
             $dimmer = $plan->module($fitting->module);
             if ($fixture !== null && $dimmer !== null && $dimmer->dims() !== $fixture->dim) {
-                $findings[] = self::otherKind($plan, $id, $fixture, $dimmer, $shelf);
+                $findings[] = $this->otherKind($plan, $id, $fixture, $dimmer, $shelf);
             }
             if ($fixture !== null && $fitting->module === null && in_array($fixture->dim, Dimmer::DIMS, true)) {
-                $findings[] = new Finding(
-                    code: 'no-module',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('no-module')->open(
+                    place: new FindingPlace('wire', $id),
                     title: strtoupper($id) . ": no dimmer for {$fitting->count} x {$fixture->name()}",
                     detail: 'Choose a module. ' . self::MAINS,
-                    place: new FindingPlace('wire', $id),
                     fixes: self::take($plan, $id, $shelf),
                 );
             }
@@ -92,7 +89,7 @@ final readonly class Modules implements Check
         foreach (array_keys($plan->modules) as $id) {
             $dimmer = $plan->module($id);
             if ($dimmer !== null) {
-                array_push($findings, ...self::module($plan, $id, $dimmer, $shelf));
+                array_push($findings, ...$this->module($plan, $id, $dimmer, $shelf));
             }
         }
 
@@ -100,7 +97,7 @@ final readonly class Modules implements Check
     }
 
     /** @return list<Finding> */
-    private static function module(Plan $plan, string $id, Dimmer $dimmer, ?ShelfSource $shelf): array
+    private function module(Plan $plan, string $id, Dimmer $dimmer, ?ShelfSource $shelf): array
     {
         $on = array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->module === $id);
         $count = array_sum(array_map(static fn(Fitting $f): int => $f->count, $on));
@@ -117,12 +114,10 @@ final readonly class Modules implements Check
             'phasecut' => [
                 [
                     $watts > $dimmer->mostWatts,
-                    new Finding(
-                        code: 'phase-watts',
-                        severity: Severity::Stop,
+                    $this->rule('phase-watts')->stop(
+                        place: $place,
                         title: sprintf('%s dims %g W of LED, carries %g W', $name, $watts, $dimmer->mostWatts),
                         detail: 'LED lamps count in full, whatever its rating for filament lamps. ' . self::MAINS,
-                        place: $place,
                         number: $watts,
                         limit: $dimmer->mostWatts,
                         source: $leaflet,
@@ -131,12 +126,10 @@ final readonly class Modules implements Check
                 ],
                 [
                     $watts < $dimmer->leastWatts,
-                    new Finding(
-                        code: 'phase-least',
-                        severity: Severity::Watch,
+                    $this->rule('phase-least')->watch(
+                        place: $place,
                         title: sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts),
                         detail: 'With less the lamps flicker or glow when off. More lamps, or a module for less.',
-                        place: $place,
                         number: $watts,
                         limit: $dimmer->leastWatts,
                         source: $leaflet,
@@ -147,9 +140,8 @@ final readonly class Modules implements Check
             'analog' => [
                 [
                     $count * self::ANALOG_EACH > $dimmer->milliamps,
-                    new Finding(
-                        code: 'analog-current',
-                        severity: Severity::Stop,
+                    $this->rule('analog-current')->stop(
+                        place: $place,
                         title: sprintf(
                             '%s: %d fixtures push %g mA, it takes %g mA',
                             $name,
@@ -158,57 +150,45 @@ final readonly class Modules implements Check
                             $dimmer->milliamps,
                         ),
                         detail: 'Their light no longer follows the line.',
-                        place: $place,
                         number: $count * self::ANALOG_EACH,
                         limit: $dimmer->milliamps,
-                        source: 'common practice, no source',
                         fixes: $other,
                     ),
                 ],
                 [
                     $dimmer->sinks === false,
-                    new Finding(
-                        code: 'analog-sinks',
-                        severity: Severity::Stop,
+                    $this->rule('analog-sinks')->stop(
+                        place: $place,
                         title: "{$name} sends current into its control line, and so do its fixtures",
                         detail: 'The light does not follow. Choose a module that takes the current of the line (sinks).',
-                        place: $place,
-                        source: 'IEC 60929 annex E, from memory',
                         fixes: $other,
                     ),
                 ],
                 [
                     $dimmer->relayAmps === null,
-                    new Finding(
-                        code: 'analog-off',
-                        severity: Severity::Watch,
+                    $this->rule('analog-off')->watch(
+                        place: $place,
                         title: "{$name} cannot switch its fixtures off",
                         detail: 'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.',
-                        place: $place,
-                        source: 'common practice, no source',
                     ),
                 ],
             ],
             default => [
                 [
                     $count > $dimmer->addresses,
-                    new Finding(
-                        code: 'dali-addresses',
-                        severity: Severity::Stop,
+                    $this->rule('dali-addresses')->stop(
+                        place: $place,
                         title: sprintf('%s has %d fixtures on %d addresses', $name, $count, $dimmer->addresses),
                         detail: 'Part them between two buses.',
-                        place: $place,
                         number: $count,
                         limit: $dimmer->addresses,
-                        source: 'IEC 62386, from memory',
                         fixes: $other,
                     ),
                 ],
                 [
                     $count * self::DALI_EACH > min($dimmer->milliamps, self::DALI_MILLIAMPS),
-                    new Finding(
-                        code: 'dali-current',
-                        severity: Severity::Stop,
+                    $this->rule('dali-current')->stop(
+                        place: $place,
                         title: sprintf(
                             '%s: %d fixtures take %g mA of %g mA',
                             $name,
@@ -217,10 +197,8 @@ final readonly class Modules implements Check
                             min($dimmer->milliamps, self::DALI_MILLIAMPS),
                         ),
                         detail: 'The bus loses its volts and its telegrams.',
-                        place: $place,
                         number: $count * self::DALI_EACH,
                         limit: min($dimmer->milliamps, self::DALI_MILLIAMPS),
-                        source: 'IEC 62386, from memory',
                         fixes: $other,
                     ),
                 ],
@@ -230,22 +208,14 @@ final readonly class Modules implements Check
         return array_column(array_filter($rules, static fn(array $rule): bool => $rule[0]), 1);
     }
 
-    private static function otherKind(
-        Plan $plan,
-        string $id,
-        Fixture $fixture,
-        Dimmer $dimmer,
-        ?ShelfSource $shelf,
-    ): Finding {
+    private function otherKind(Plan $plan, string $id, Fixture $fixture, Dimmer $dimmer, ?ShelfSource $shelf): Finding
+    {
         $dimmed = $fixture->dim === 'none' ? 'cannot be dimmed' : "is dimmed by {$fixture->dim}";
 
-        return new Finding(
-            code: 'module-kind',
-            severity: Severity::Stop,
+        return $this->rule('module-kind')->stop(
+            place: new FindingPlace('wire', $id),
             title: strtoupper($id) . " {$dimmed}, {$dimmer->name()} dims by {$dimmer->dims()}",
             detail: 'It stays dark, flickers or is destroyed. ' . self::MAINS,
-            place: new FindingPlace('wire', $id),
-            source: Rule::LEAFLET,
             fixes: self::take($plan, $id, $shelf),
         );
     }

@@ -7,12 +7,10 @@ namespace EmberDusk\Checks\Join;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Every controller that has its own network to join has joined it. */
-final readonly class NotJoined implements Check
+final readonly class NotJoined extends Check
 {
     public function rules(): array
     {
@@ -24,12 +22,10 @@ final readonly class NotJoined implements Check
         $findings = [];
         foreach (array_keys($job->plan->controllers) as $id) {
             if ($job->plan->controller($id)?->profile !== null && !in_array($id, $job->state->joined, true)) {
-                $findings[] = new Finding(
-                    code: 'not-joined',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('not-joined')->open(
+                    place: new FindingPlace('join', $id),
                     title: strtoupper($id) . ' is not joined yet',
                     detail: 'So far only its own key switches it.',
-                    place: new FindingPlace('join', $id),
                 );
             }
         }

@@ -17,7 +17,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
 
 /** Units that cannot be joined yet, once the job has a control: reported long before the first step on site. */
-final readonly class Unjoinable implements Check
+final readonly class Unjoinable extends Check
 {
     public function rules(): array
     {
@@ -66,15 +66,13 @@ final readonly class Unjoinable implements Check
 
         return array_values(
             array_map(
-                static fn(JoinBlock $b): Finding => new Finding(
-                    code: 'unjoinable',
+                fn(JoinBlock $b): Finding => $this->rule('unjoinable')->finding(
                     severity: in_array($b->code, [JoinBlock::ZONES, JoinBlock::FULL], true)
                         ? Severity::Watch
                         : Severity::Open,
+                    place: $b->place,
                     title: $b->title,
                     detail: $b->detail,
-                    place: $b->place,
-                    source: Rule::LEAFLET,
                     fixes: $b->code === JoinBlock::ZONES ? self::merged($job, $b->unit) : [],
                 ),
                 // A control without lights is reported with the other items.

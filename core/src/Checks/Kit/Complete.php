@@ -13,7 +13,6 @@ use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** A run has all its kit, every cable a core for + and one for each return, the controller a channel for each. */
 final readonly class Complete extends RunCheck
@@ -39,12 +38,10 @@ final readonly class Complete extends RunCheck
         $lacking = WiredRun::lacking($case->plan, $case->run);
         // A ready-made set is all of it.
         if ($lacking !== [] && $case->plan->setOn($case->run) === null) {
-            $findings[] = new Finding(
-                code: 'lacking',
-                severity: Severity::Open,
+            $findings[] = $this->rule('lacking')->open(
+                place: new FindingPlace('kit', $case->run->id),
                 title: $case->run->name() . ' lacks ' . implode(', ', $lacking),
                 detail: 'Choose them from the shelf; until then nothing can be calculated.',
-                place: new FindingPlace('kit', $case->run->id),
             );
         }
         foreach (WiredRun::short($case->plan, $case->run) as $id => [$has, $needs]) {
@@ -72,27 +69,22 @@ final readonly class Complete extends RunCheck
             ];
         }
 
-        return new Finding(
-            code: 'cores',
-            severity: Severity::Stop,
+        return $this->rule('cores')->stop(
+            place: new FindingPlace('wire', $id),
             title: sprintf('%s has %d cores, %d are needed', strtoupper($id), $has, $needs),
             detail: 'One core for + and one for each channel’s return.',
-            place: new FindingPlace('wire', $id),
             number: $has,
             limit: $needs,
-            source: 'common practice, no source',
             fixes: $fixes,
         );
     }
 
     private function channels(JudgedRun $case, string $id, int $has, int $needs): Finding
     {
-        return new Finding(
-            code: 'channels',
-            severity: Severity::Stop,
+        return $this->rule('channels')->stop(
+            place: new FindingPlace('kit', $case->run->id),
             title: strtoupper($id) . ' has too few channels',
             detail: "It has {$has}, the strip needs {$needs}.",
-            place: new FindingPlace('kit', $case->run->id),
             number: $has,
             limit: $needs,
             source: 'the controller’s instructions, on the shelf',

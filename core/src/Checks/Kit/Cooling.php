@@ -7,9 +7,7 @@ namespace EmberDusk\Checks\Kit;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** A strong strip needs metal behind it: bare on wood or plaster it cooks itself (common practice, no source). */
 final readonly class Cooling extends RunCheck
@@ -31,19 +29,16 @@ final readonly class Cooling extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'hot-bare',
-                severity: Severity::Watch,
+            $this->rule('hot-bare')->watch(
+                place: new FindingPlace('kit', $run->id),
                 title: sprintf('%s: %.1f W/m lie bare', $run->name(), $makes),
                 detail: sprintf(
                     'Above %g W/m a strip needs metal behind it: on wood or plaster it gets hot, ages and comes loose. ' .
                         'Put it into a profile, or take a weaker strip.',
                     self::BARE,
                 ),
-                place: new FindingPlace('kit', $run->id),
                 number: $makes,
                 limit: self::BARE,
-                source: Rule::PRACTICE,
                 fixes: [
                     new \EmberDusk\Values\Fix(
                         'Into a profile',

@@ -9,12 +9,10 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Control;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Phones reach a Zigbee controller through a hub; a job without one needs none. */
-final readonly class HubAsked implements Check
+final readonly class HubAsked extends Check
 {
     public function rules(): array
     {
@@ -32,12 +30,11 @@ final readonly class HubAsked implements Check
             $controller = $job->plan->controller($id);
             if ($controller !== null && $controller->family === 'zigbee' && !$controller->repeats) {
                 return [
-                    new Finding(
-                        code: 'no-hub',
-                        severity: Severity::Open,
+                    $this->rule('no-hub')->open(
+                        place: new FindingPlace('kit', 'hub'),
                         title: 'No hub yet',
                         detail: 'Phones reach a Zigbee controller through a hub.',
-                        place: new FindingPlace('kit', 'hub'),
+                        source: '',
                     ),
                 ];
             }

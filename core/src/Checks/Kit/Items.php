@@ -18,10 +18,9 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Other items: whether their run, supply or cable exists, their radio fits, and their ratings are kept. */
-final readonly class Items implements Check
+final readonly class Items extends Check
 {
     public function rules(): array
     {
@@ -55,27 +54,27 @@ final readonly class Items implements Check
             $kit = $job->plan->kit[$item->kit];
             $kind = $kit->kind();
             if (self::lost($job, $item, $kind)) {
-                $findings[] = self::nowhere($item, $kit->entry);
+                $findings[] = $this->nowhere($item, $kit->entry);
 
                 continue;
             }
             array_push(
                 $findings,
                 ...match (true) {
-                    $kit->entry instanceof Control => self::control($job, $item, $kit->entry),
-                    $kind === 'plug', $kind === 'fork' => self::plug(
+                    $kit->entry instanceof Control => $this->control($job, $item, $kit->entry),
+                    $kind === 'plug', $kind === 'fork' => $this->plug(
                         $job,
                         $item,
                         $kit->entry,
                         new Fields($kit->written),
                     ),
-                    $kind === 'set' => self::set($job, $item, $kit->entry),
+                    $kind === 'set' => $this->set($job, $item, $kit->entry),
                     default => [],
                 },
             );
         }
 
-        return [...$findings, ...self::genders($job)];
+        return [...$findings, ...$this->genders($job)];
     }
 
     private static function lost(JudgedJob $job, Item $item, string $kind): bool
@@ -86,15 +85,12 @@ final readonly class Items implements Check
         return $needs && !isset($allowed[$item->on ?? '']);
     }
 
-    private static function nowhere(Item $item, Entry $entry): Finding
+    private function nowhere(Item $item, Entry $entry): Finding
     {
-        return new Finding(
-            code: 'item-on',
-            severity: Severity::Open,
+        return $this->rule('item-on')->open(
+            place: new FindingPlace('kit', $item->id),
             title: $entry->name() . ' belongs to nothing',
             detail: 'Choose what it belongs to, or remove it: a set belongs to a run, modules to a supply, a plug to a cable.',
-            place: new FindingPlace('kit', $item->id),
-            source: Rule::OWN,
             fixes: [
                 new Fix('Remove it', SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $item->id)),
             ],
@@ -102,7 +98,7 @@ final readonly class Items implements Check
     }
 
     /** @return list<Finding> */
-    private static function control(JudgedJob $job, Item $item, Control $control): array
+    private function control(JudgedJob $job, Item $item, Control $control): array
     {
         $findings = [];
         $families = [];
@@ -122,28 +118,22 @@ final readonly class Items implements Check
             $control->kind !== 'phone' &&
             array_intersect_key(array_fill_keys($control->speaks, true), $families) === []
         ) {
-            $findings[] = new Finding(
-                code: 'item-speaks',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('item-speaks')->watch(
+                place: new FindingPlace('kit', $item->id),
                 title: $control->name() . ' cannot control any light here',
                 detail: 'It speaks ' .
                     implode(', ', $control->speaks) .
                     '; the job speaks ' .
                     implode(', ', array_filter(array_keys($families))) .
                     '. Take one of the same kind, or a bridge between them.',
-                place: new FindingPlace('kit', $item->id),
-                source: Rule::LEAFLET,
             );
         }
         $site = TapeNotes::read($job->plan->places[$item->place]->notes ?? '')->site;
         if ($control->mains && $site->outlets === []) {
-            $findings[] = new Finding(
-                code: 'panel-mains',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('panel-mains')->watch(
+                place: new FindingPlace('kit', $item->id),
                 title: $control->name() . ' needs mains, and none is known there',
                 detail: 'A spur for it is laid by a licensed person; add it at Survey, or choose a battery panel.',
-                place: new FindingPlace('kit', $item->id),
-                source: Rule::LEAFLET,
             );
         }
 
@@ -173,7 +163,7 @@ final readonly class Items implements Check
     }
 
     /** @return list<Finding> */
-    private static function plug(JudgedJob $job, Item $item, Entry $entry, Fields $values): array
+    private function plug(JudgedJob $job, Item $item, Entry $entry, Fields $values): array
     {
         $cable = $job->plan->cables[(string) $item->on];
         $name = strtoupper($cable->id);
@@ -184,41 +174,32 @@ final readonly class Items implements Check
         $cores = \EmberDusk\Rates\Joints::cores($job->plan, $cable);
         $findings = [];
         if ($amps > $may) {
-            $findings[] = new Finding(
-                code: 'plug-amps',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('plug-amps')->stop(
+                place: $place,
                 title: sprintf('%s in %s: %.2f A, rated %g A', $entry->name(), $name, $may, $amps),
                 detail: 'The stem of a fork carries the current of all branches. Choose a larger one, or feed the branches separately.',
-                place: $place,
                 number: $amps,
                 limit: $may,
-                source: Rule::LEAFLET,
             );
         }
         if ($pins < $cores) {
-            $findings[] = new Finding(
-                code: 'plug-pins',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('plug-pins')->stop(
+                place: $place,
                 title: "{$entry->name()} in {$name} has {$pins} pins, {$cores} cores are joined",
                 detail: 'One pin for + and one for each return, in the same order on both halves.',
-                place: $place,
                 number: (float) $pins,
                 limit: (float) $cores,
-                source: Rule::LEAFLET,
             );
         }
         $ends = count(array_filter($job->plan->cables, static fn(LaidCable $c): bool => $c->from === $cable->to));
         $ways = $values->wholeOrNull('ways', 2, 20);
         if ($ways !== null && isset($job->plan->splices[$cable->to]) && $ends > $ways) {
-            $findings[] = new Finding(
-                code: 'fork-ways',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('fork-ways')->stop(
+                place: $place,
                 title: "{$entry->name()} in {$name} has {$ways} ends, {$ends} cables go on from it",
                 detail: 'Choose a lead with more ends, or add another one to a branch that carries less.',
-                place: $place,
                 number: (float) $ends,
                 limit: (float) $ways,
-                source: Rule::LEAFLET,
             );
         }
         $damp = array_filter(
@@ -226,13 +207,10 @@ final readonly class Items implements Check
             static fn(string $p): bool => TapeNotes::read($job->plan->places[$p]->notes ?? '')->site->damp === true,
         );
         if ($damp !== [] && $values->has('seal') && $values->string('seal', 10) === 'none') {
-            $findings[] = new Finding(
-                code: 'plug-open',
-                severity: Severity::Watch,
+            $findings[] = $this->rule('plug-open')->watch(
+                place: $place,
                 title: "{$entry->name()} in {$name} is open where it is damp",
                 detail: 'Water between its pins eats them. Take a tight one, or put it in a box.',
-                place: $place,
-                source: Rule::LEAFLET,
             );
         }
 
@@ -240,7 +218,7 @@ final readonly class Items implements Check
     }
 
     /** @return list<Finding> where all halves in one cable are of one gender */
-    private static function genders(JudgedJob $job): array
+    private function genders(JudgedJob $job): array
     {
         $halves = [];
         foreach ($job->plan->items as $item) {
@@ -256,16 +234,13 @@ final readonly class Items implements Check
         $findings = [];
         foreach ($halves as $cable => $genders) {
             if (count($genders) > 1 && count(array_unique($genders)) === 1 && $genders[0] !== 'both') {
-                $findings[] = new Finding(
-                    code: 'plug-gender',
-                    severity: Severity::Stop,
+                $findings[] = $this->rule('plug-gender')->stop(
+                    place: new FindingPlace('wire', $cable),
                     title: strtoupper($cable) .
                         ': two ' .
                         ($genders[0] === 'male' ? 'plugs' : 'sockets') .
                         ' do not go together',
                     detail: 'Choose a plug and a socket. The side that stays live gets the socket.',
-                    place: new FindingPlace('wire', $cable),
-                    source: Rule::LEAFLET,
                 );
             }
         }
@@ -274,7 +249,7 @@ final readonly class Items implements Check
     }
 
     /** @return list<Finding> */
-    private static function set(JudgedJob $job, Item $item, Entry $entry): array
+    private function set(JudgedJob $job, Item $item, Entry $entry): array
     {
         $run = $job->plan->runs[(string) $item->on];
         $metres = $entry instanceof Thing ? $entry->values->number('metres', 0.1, 1000) : 0.0;
@@ -283,15 +258,12 @@ final readonly class Items implements Check
         }
 
         return [
-            new Finding(
-                code: 'set-short',
-                severity: Severity::Stop,
+            $this->rule('set-short')->stop(
+                place: new FindingPlace('kit', $run->id),
                 title: sprintf('%s is %.2f m short for %s', $entry->name(), $run->length() - $metres, $run->name()),
                 detail: 'Sets are not joined end to end: the second one dims. Take a longer one, or single parts.',
-                place: new FindingPlace('kit', $run->id),
                 number: $metres,
                 limit: $run->length(),
-                source: Rule::LEAFLET,
             ),
         ];
     }

@@ -9,11 +9,9 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Device;
 use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\Finding;
-use EmberDusk\Values\Severity;
 
 /** Supplies, converters and controllers where water amounts to them: tight, or in a closed box. */
-final readonly class OpenInDamp implements Check
+final readonly class OpenInDamp extends Check
 {
     public function rules(): array
     {
@@ -36,16 +34,13 @@ final readonly class OpenInDamp implements Check
                 ($kit->written['sealed'] ?? false) === true ||
                 in_array($kit->written['seal'] ?? 'none', ['splash', 'jet'], true);
             if (!$tight && $kit->kind() !== 'battery' && self::wet($job, $unit)) {
-                $findings[] = new Finding(
-                    code: 'open-damp',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('open-damp')->watch(
+                    place: $job->placeOf($id),
                     title: strtoupper($id) . ' is not splash-proof and stands in a damp place',
                     detail: 'Water bridges its terminals' .
                         ($kit->kind() === 'supply' ? '; near mains that can kill' : '') .
                         '. Choose a tight one, put it into a closed box, or move it to a dry place.' .
                         ($kit->kind() === 'supply' ? ' Mains work is for a licensed person; local codes decide.' : ''),
-                    place: $job->placeOf($id),
-                    source: Rule::PRACTICE,
                 );
             }
         }

@@ -7,9 +7,7 @@ namespace EmberDusk\Checks\Kit;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Outdoors a strip is sealed or is in a profile: water on pads lets the copper rot (common practice, no source). */
 final readonly class Sealing extends RunCheck
@@ -39,13 +37,10 @@ final readonly class Sealing extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'unsealed',
-                severity: Severity::Watch,
+            $this->rule('unsealed')->watch(
+                place: new FindingPlace('kit', $run->id),
                 title: "{$run->name()}: open strip in a wet place",
                 detail: 'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.',
-                place: new FindingPlace('kit', $run->id),
-                source: Rule::PRACTICE,
             ),
         ];
     }

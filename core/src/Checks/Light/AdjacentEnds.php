@@ -22,10 +22,9 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Refusal;
-use EmberDusk\Values\Severity;
 
 /** Ends of two runs of the same strip within a metre of each other: a difference above 5 % is visible (common practice, no source). */
-final readonly class AdjacentEnds implements Check, SolvesFixes
+final readonly class AdjacentEnds extends Check implements SolvesFixes
 {
     /** Metres by which two ends may be apart and count as one place, however the runs are (common practice, no source). */
     private const CLOSE = 0.3;
@@ -50,7 +49,7 @@ final readonly class AdjacentEnds implements Check, SolvesFixes
 
     public function check(JudgedJob $job): array
     {
-        return self::for($job->plan, $job->results(), $job->shelf !== null);
+        return $this->for($job->plan, $job->results(), $job->shelf !== null);
     }
 
     public function mend(JudgedJob $job, Finding $finding): array
@@ -68,10 +67,10 @@ final readonly class AdjacentEnds implements Check, SolvesFixes
      * @param  array<string, RunResult>  $results  by run
      * @return list<Finding> the worst place of each two runs
      */
-    public static function for(Plan $plan, array $results, bool $asks = false): array
+    public function for(Plan $plan, array $results, bool $asks = false): array
     {
         return array_map(
-            static fn(array $w): Finding => self::finding($plan, $asks, $w[0], ...$w[1]),
+            fn(array $w): Finding => $this->finding($plan, $asks, $w[0], ...$w[1]),
             self::worst($plan, $results),
         );
     }
@@ -117,7 +116,7 @@ final readonly class AdjacentEnds implements Check, SolvesFixes
         return array_values($worst);
     }
 
-    private static function finding(
+    private function finding(
         Plan $plan,
         bool $asks,
         float $apart,
@@ -126,9 +125,8 @@ final readonly class AdjacentEnds implements Check, SolvesFixes
         float $less,
         float $more,
     ): Finding {
-        return new Finding(
-            code: 'seam-runs',
-            severity: Severity::Watch,
+        return $this->rule('seam-runs')->watch(
+            place: new FindingPlace('wire', $dark->id),
             title: self::title($dark, $bright),
             detail: sprintf(
                 '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Feed them alike.',
@@ -137,10 +135,8 @@ final readonly class AdjacentEnds implements Check, SolvesFixes
                 100 * $apart,
                 100 * $plan->limits->seam,
             ),
-            place: new FindingPlace('wire', $dark->id),
             number: $apart,
             limit: $plan->limits->seam,
-            source: 'common practice, no source',
             asks: $asks,
         );
     }

@@ -10,10 +10,8 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Feed;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Over 3 SDCM steps of one mix along a run are seen: a starved colour strip turns red (common practice, no source). */
 final readonly class ColourShift extends RunCheck
@@ -50,13 +48,11 @@ final readonly class ColourShift extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'colour-shift',
-                severity: Severity::Watch,
+            $this->rule('colour-shift')->watch(
+                place: new FindingPlace('wire', $case->run->id),
                 title: sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
                 detail: 'With every channel full, the place farthest from a feed has another tint than the one nearest: blue ' .
                     'and green need more volts than red. More than 3 steps are visible.',
-                place: new FindingPlace('wire', $case->run->id),
                 number: $shift,
                 limit: self::VISIBLE,
                 source: 'CIE 1976 u’v’, one step 0.0011 (from memory)',

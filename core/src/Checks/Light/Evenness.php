@@ -68,9 +68,9 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
         };
 
         return [
-            new Finding(
-                code: 'evenness',
+            $this->rule('evenness')->finding(
                 severity: $severity,
+                place: new FindingPlace('wire', $case->run->id),
                 title: $title,
                 detail: sprintf(
                     'Darkest %.2f of the brightest, at %.2f m; limit %.2f.%s',
@@ -81,10 +81,8 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
                         ? sprintf(' With rail and supply tolerances: %.2f to %.2f.', $range->low, $range->high)
                         : '',
                 ),
-                place: new FindingPlace('wire', $case->run->id),
                 number: $even,
                 limit: $limit,
-                source: 'common practice, no source',
                 asks: $case->shelf !== null,
             ),
         ];

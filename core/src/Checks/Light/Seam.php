@@ -10,7 +10,6 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
@@ -55,9 +54,9 @@ final readonly class Seam extends RunCheck
             $fed <= 1 ? [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))] : [];
 
         return [
-            new Finding(
-                code: 'seam',
+            $this->rule('seam')->finding(
                 severity: $range->straddles($limit) ? Severity::Watch : Severity::Stop,
+                place: new FindingPlace('wire', $case->run->id),
                 title: $case->run->name() .
                     ' seam: ' .
                     ($seam <= $limit ? 'just even' : 'the ends differ where they meet'),
@@ -68,10 +67,8 @@ final readonly class Seam extends RunCheck
                     100 * $seam,
                     100 * $limit,
                 ) . ($fed > 1 ? ' Use the same cable size and length to both ends.' : ''),
-                place: new FindingPlace('wire', $case->run->id),
                 number: $seam,
                 limit: $limit,
-                source: 'common practice, no source',
                 fixes: $fixes,
             ),
         ];

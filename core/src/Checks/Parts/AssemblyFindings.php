@@ -4,31 +4,39 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Parts;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Parts\FirstForPurpose;
 use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\PiecesToCut;
 use EmberDusk\Plan\Changes\Kit\SetAssembly;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Assemblies that are impossible or do not last: pieces too long, glue in wet places, heat. */
-final readonly class AssemblyFindings
+final readonly class AssemblyFindings extends Check
 {
-    /** @return list<Finding> sections that no length holds, profiles that get too warm or are too many for the shelf */
-    public static function for(JobState $state): array
+    public function rules(): array
     {
+        return [
+            new Rule('too-long', 'part', 'parts without joints are no longer than the stock sold', Rule::LEAFLET),
+            new Rule('glue-damp', 'run', 'no hot glue in damp places', Rule::PRACTICE),
+            new Rule('profile-heat', 'run', 'a profile is rated for the heat of its strip', Rule::LEAFLET),
+        ];
+    }
+
+    public function check(JudgedJob $job): array
+    {
+        $state = $job->state;
         $plan = $state->plan;
         $findings = [];
         $lengths = PiecesToCut::for($plan, $state->shelf);
         foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as [$piece, $kit, $group]) {
-            $findings[] = new Finding(
-                code: 'too-long',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('too-long')->stop(
+                place: new FindingPlace('parts', $piece->run),
                 title: "{$piece->what} is longer than any {$kit->entry->name()}",
                 detail: sprintf(
                     '%s without joints, but stock has %s. Allow a joint, choose another %s, or add a longer offcut.',
@@ -36,9 +44,9 @@ final readonly class AssemblyFindings
                     $plan->terms->say(PiecesToCut::bought($kit)),
                     strtolower($group),
                 ),
-                place: new FindingPlace('parts', $piece->run),
                 number: $piece->mm / 1000,
                 limit: PiecesToCut::bought($kit),
+                source: '',
                 fixes: [
                     new Fix(
                         'Allow joints where needed',
@@ -52,13 +60,10 @@ final readonly class AssemblyFindings
         $uses = new FirstForPurpose($state->shelf);
         foreach ($plan->runs as $run) {
             if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
-                $findings[] = new Finding(
-                    code: 'glue-damp',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('glue-damp')->watch(
+                    place: new FindingPlace('parts', $run->id),
                     title: "{$run->name()} is sealed with hot glue where it is damp",
                     detail: 'Hot glue fails in wet places. Use silicone; it takes a day to cure.',
-                    place: new FindingPlace('parts', $run->id),
-                    source: 'common practice, no source',
                     fixes: [new Fix('Seal it with silicone', SetAssembly::payload(run: $run->id, seal: 'silicone'))],
                 );
             }
@@ -79,9 +84,8 @@ final readonly class AssemblyFindings
                             (!$plan->damp($run) || ($f->written['outdoors'] ?? false) === true),
                     ),
                 );
-                $findings[] = new Finding(
-                    code: 'profile-heat',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('profile-heat')->watch(
+                    place: new FindingPlace('parts', $run->id),
                     title: "{$run->name()} gives off more heat than its profile is rated for",
                     detail: sprintf(
                         '%.1f W/m from the strip, “%s” is rated %.1f W/m. Choose a larger profile or a weaker strip: a hot strip ages fast.',
@@ -89,7 +93,6 @@ final readonly class AssemblyFindings
                         $profile->entry->name(),
                         $takes,
                     ),
-                    place: new FindingPlace('parts', $run->id),
                     number: $makes,
                     limit: $takes,
                     source: 'the shelf',

@@ -14,10 +14,9 @@ use EmberDusk\Plan\Item;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Items that would silently count as 0 in the quote: missing prices or rates, free work, unused kit. */
-final readonly class PriceFindings implements Check
+final readonly class PriceFindings extends Check
 {
     public function rules(): array
     {
@@ -31,11 +30,11 @@ final readonly class PriceFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return [...self::prices($job->state), ...self::work($job->state), ...self::unused($job->state)];
+        return [...$this->prices($job->state), ...$this->work($job->state), ...$this->unused($job->state)];
     }
 
     /** @return list<Finding> */
-    private static function prices(JobState $state): array
+    private function prices(JobState $state): array
     {
         $findings = [];
         $terms = $state->plan->terms;
@@ -43,13 +42,11 @@ final readonly class PriceFindings implements Check
         foreach ($state->plan->kit as $id => $kit) {
             $foreign = $terms->foreign($kit);
             if ($foreign !== null) {
-                $findings[] = new Finding(
-                    code: 'currency',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('currency')->watch(
+                    place: new FindingPlace('parts', $id),
                     title: "{$kit->entry->name()} is priced in {$foreign}",
                     detail: "The job uses {$terms->currency}, so it counts as 0 in every total. Give the job a " .
                         "rate for {$foreign} at the quote, or give the shelf a price in {$terms->currency}.",
-                    place: new FindingPlace('parts', $id),
                 );
             } elseif (
                 $terms->price($kit) === null &&
@@ -57,12 +54,10 @@ final readonly class PriceFindings implements Check
                 !isset($state->plan->owned[$id]) &&
                 !in_array($kit->kind(), Item::CLIENTS_OWN, true)
             ) {
-                $findings[] = new Finding(
-                    code: 'no-price',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('no-price')->watch(
+                    place: new FindingPlace('parts', $id),
                     title: "{$kit->entry->name()} has no price",
                     detail: 'It counts as 0 in every total, and no proposal uses it. Give it a price on the kit shelf and update the job’s copy.',
-                    place: new FindingPlace('parts', $id),
                 );
             }
         }
@@ -71,26 +66,24 @@ final readonly class PriceFindings implements Check
     }
 
     /** @return list<Finding> */
-    private static function work(JobState $state): array
+    private function work(JobState $state): array
     {
         if ($state->plan->terms->hourRate > 0 || $state->plan->runs === []) {
             return [];
         }
 
         return [
-            new Finding(
-                code: 'free-work',
-                severity: Severity::Watch,
+            $this->rule('free-work')->watch(
+                place: new FindingPlace('parts'),
                 title: 'Hourly rate is 0',
                 detail: 'The quote has parts only, and proposals do not distinguish between one joint and ' .
                     'twenty. Set the price of an hour where the quote is.',
-                place: new FindingPlace('parts'),
             ),
         ];
     }
 
     /** @return list<Finding> */
-    private static function unused(JobState $state): array
+    private function unused(JobState $state): array
     {
         $plan = $state->plan;
         $idle = array_diff_key($plan->owned + $plan->spares, $plan->kitInUse());
@@ -110,12 +103,10 @@ final readonly class PriceFindings implements Check
                 $detail =
                     'It saves nothing until the plan uses it. Choose it at Kit, or remove it from the client’s list.';
             }
-            $findings[] = new Finding(
-                code: 'unused',
-                severity: Severity::Open,
+            $findings[] = $this->rule('unused')->open(
+                place: new FindingPlace('parts', $id),
                 title: $owned ? "The client’s {$name} is not used" : "{$name}: spares without use",
                 detail: $detail,
-                place: new FindingPlace('parts', $id),
                 fixes: [
                     $owned
                         ? new Fix('Remove it from the client’s list', SetOwned::payload(kit: $id, count: 0))

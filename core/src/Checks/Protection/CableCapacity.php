@@ -15,10 +15,9 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** The worst current of a cable stays within its ampacity as laid (docs/model.md 7). */
-final readonly class CableCapacity implements Check
+final readonly class CableCapacity extends Check
 {
     private const LAYINGS = ['surface' => 'on a surface', 'conduit' => 'in conduit', 'wall' => 'in an insulated wall'];
 
@@ -49,7 +48,7 @@ final readonly class CableCapacity implements Check
             $laid = $job->plan->cables[$id];
             $cable = $job->plan->cable($laid->kit);
             if ($cable !== null) {
-                array_push($findings, ...self::cable($job, $laid, $cable, $result));
+                array_push($findings, ...$this->cable($job, $laid, $cable, $result));
             }
         }
 
@@ -57,23 +56,21 @@ final readonly class CableCapacity implements Check
     }
 
     /** @return list<Finding> */
-    private static function cable(JudgedJob $job, LaidCable $laid, Cable $cable, CableResult $result): array
+    private function cable(JudgedJob $job, LaidCable $laid, Cable $cable, CableResult $result): array
     {
         $rating = CableRating::for($job->plan, $laid);
         $name = strtoupper($laid->id);
         $place = new FindingPlace('wire', $laid->id);
         $findings = [];
         if ($rating->asks) {
-            $findings[] = new Finding(
-                code: 'laying',
-                severity: Severity::Open,
+            $findings[] = $this->rule('laying')->open(
+                place: $place,
                 title: "{$name}: how is it laid?",
                 detail: sprintf(
                     '%s carries much more on a surface than in an insulated wall. Until the method is set: %s.',
                     $cable->conductor->label(),
                     $rating->amps === null ? 'nothing is known' : sprintf('%g A count', $rating->amps),
                 ),
-                place: $place,
                 source: $rating->source,
                 fixes: array_map(
                     static fn(string $how, string $words): Fix => new Fix(
@@ -87,9 +84,8 @@ final readonly class CableCapacity implements Check
         }
         $amps = round($result->openAmps, 4);
         if ($rating->amps === null || ($rating->hot && $amps <= $rating->amps)) {
-            $findings[] = new Finding(
-                code: 'capacity-unknown',
-                severity: Severity::Open,
+            $findings[] = $this->rule('capacity-unknown')->open(
+                place: $place,
                 title: $rating->hot
                     ? "{$name}: the air is warmer than the tables cover"
                     : "{$name}: no capacity is known for {$cable->conductor->label()}",
@@ -99,15 +95,12 @@ final readonly class CableCapacity implements Check
                         $rating->amps ?? 0.0,
                     )
                     : 'The tables do not cover this size; ask the cable’s maker.',
-                place: $place,
             );
         } elseif ($amps > $rating->amps) {
-            $findings[] = new Finding(
-                code: 'cable-amps',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('cable-amps')->stop(
+                place: $place,
                 title: sprintf('%s: %.1f A, rated %g A', $name, $amps, $rating->amps),
                 detail: self::when($result),
-                place: $place,
                 number: $amps,
                 limit: $rating->amps,
                 source: $rating->source,

@@ -20,7 +20,7 @@ use EmberDusk\Values\Severity;
  * A cable is protected when its fuse <= its capacity and 1.25 x load <= fuse; without a fuse the supply's overload current counts. At a battery's
  * tap there is always a fuse (docs/model.md 7).
  */
-final readonly class Fusing implements Check
+final readonly class Fusing extends Check
 {
     private const BLADES = 'blade fuses ISO 8820; ampacity as in the conductor’s own source';
 
@@ -66,7 +66,7 @@ final readonly class Fusing implements Check
             $cable = $job->plan->cable($laid->kit);
             $rating = CableRating::for($job->plan, $laid);
             if ($cable !== null && $rating->amps !== null) {
-                array_push($findings, ...self::cable($job, $laid, $cable, $rating, round($result->openAmps, 4)));
+                array_push($findings, ...$this->cable($job, $laid, $cable, $rating, round($result->openAmps, 4)));
             }
         }
 
@@ -74,13 +74,8 @@ final readonly class Fusing implements Check
     }
 
     /** @return list<Finding> */
-    private static function cable(
-        JudgedJob $job,
-        LaidCable $laid,
-        Cable $cable,
-        CableRating $rating,
-        float $load,
-    ): array {
+    private function cable(JudgedJob $job, LaidCable $laid, Cable $cable, CableRating $rating, float $load): array
+    {
         $guard = Guard::for($job->plan, $laid);
         $capacity = $rating->amps ?? 0.0;
         $name = strtoupper($laid->id);
@@ -97,23 +92,19 @@ final readonly class Fusing implements Check
         $none = $take === [] && $job->shelf !== null ? ' No fuse on the shelf meets both: choose a thicker cable.' : '';
         if ($bare) {
             return [
-                new Finding(
-                    code: 'tap-fuse',
-                    severity: Severity::Stop,
+                $this->rule('tap-fuse')->stop(
+                    place: $place,
                     title: "{$name} leaves the battery without a fuse",
                     detail: 'A bank can push hundreds of amps into a short. A fuse within 0.18 m of the tap, before anything else is joined.' .
                         $none,
-                    place: $place,
-                    source: 'ABYC E-11, from memory',
                     fixes: $take,
                 ),
             ];
         }
         if ($small) {
             return [
-                new Finding(
-                    code: 'fuse-small',
-                    severity: Severity::Watch,
+                $this->rule('fuse-small')->watch(
+                    place: $place,
                     title: sprintf('%s: a fuse of %g A blows in use', $name, $own),
                     detail: sprintf(
                         '%.2f A flow; a fuse carries them for good from %.2f A.%s',
@@ -121,10 +112,8 @@ final readonly class Fusing implements Check
                         Guard::needs($load),
                         $none,
                     ),
-                    place: $place,
                     number: Guard::needs($load),
                     limit: $own,
-                    source: Rule::PRACTICE,
                     fixes: $take,
                 ),
             ];
@@ -132,12 +121,10 @@ final readonly class Fusing implements Check
         $thicker = CableCapacity::thicker($job, $laid, $cable, $guard->amps);
         if ($guard->fusedAt !== null) {
             return [
-                new Finding(
-                    code: 'fuse-large',
-                    severity: Severity::Stop,
+                $this->rule('fuse-large')->stop(
+                    place: $place,
                     title: sprintf('%s: fuse %g A, cable rated %g A', $name, $guard->amps, $capacity),
                     detail: "The fuse protects the cable: it must blow first.{$none}",
-                    place: $place,
                     number: $guard->amps,
                     limit: $capacity,
                     source: self::BLADES,
@@ -148,9 +135,9 @@ final readonly class Fusing implements Check
         $sure = $guard->stated || $guard->rated > $capacity;
 
         return [
-            new Finding(
-                code: 'cable-protection',
+            $this->rule('cable-protection')->finding(
                 severity: $sure ? Severity::Stop : Severity::Watch,
+                place: $place,
                 title: sprintf('%s is not protected by %s', $name, strtoupper((string) $guard->supply)),
                 detail: sprintf(
                     'Overload current of the supply: %.1f A%s; %s is rated %g A there. A thicker cable, or a fuse of at most %g A at its start.%s',
@@ -161,7 +148,6 @@ final readonly class Fusing implements Check
                     $capacity,
                     $none,
                 ),
-                place: $place,
                 number: $guard->amps,
                 limit: $capacity,
                 source: $rating->source,

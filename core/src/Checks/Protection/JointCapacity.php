@@ -9,13 +9,11 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\Changes\Wires\SetCable;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** A joint is rated for its current, also with another feed open: clip-on strip connectors 3 A (common practice, no source; on the shelf). */
-final readonly class JointCapacity implements Check
+final readonly class JointCapacity extends Check
 {
     public function rules(): array
     {
@@ -44,12 +42,10 @@ final readonly class JointCapacity implements Check
                 static fn(Connector $c): bool => $c->amps >= $result->openAmps,
                 static fn(Connector $c): float => $c->minutes ?? 60.0,
             );
-            $findings[] = new Finding(
-                code: 'joint-amps',
-                severity: Severity::Stop,
+            $findings[] = $this->rule('joint-amps')->stop(
+                place: new FindingPlace('wire', $id),
                 title: sprintf('%s carries %.1f A, its %s %g A', $name, $result->openAmps, $joint->joint, $joint->amps),
                 detail: 'The contact gets hot.',
-                place: new FindingPlace('wire', $id),
                 number: $result->openAmps,
                 limit: $joint->amps,
                 source: 'common practice, no source; on the shelf',

@@ -12,12 +12,10 @@ use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Existing legs that feed a strip: none of them may still be connected to mains. */
-final readonly class LegMains implements Check
+final readonly class LegMains extends Check
 {
     public function rules(): array
     {
@@ -38,14 +36,11 @@ final readonly class LegMains implements Check
             $outlet = $cable->leg === '' ? null : self::outlet($job, $cable);
             if ($outlet !== null) {
                 $name = strtoupper($id);
-                $findings[] = new Finding(
-                    code: 'leg-mains',
-                    severity: Severity::Stop,
+                $findings[] = $this->rule('leg-mains')->stop(
+                    place: new FindingPlace('wire', $id),
                     title: "{$name} is leg {$cable->leg}, which is connected to mains at {$outlet}",
                     detail: 'Mains would be on the strip: it destroys it and can kill. ' .
                         'Prove the leg dead, disconnect it at both ends, then correct the notes. Mains work is for a licensed person; local codes decide.',
-                    place: new FindingPlace('wire', $id),
-                    source: Rule::PRACTICE,
                 );
             }
         }

@@ -11,7 +11,6 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Feed;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
@@ -55,14 +54,13 @@ final readonly class RailCapacity extends RunCheck
                 : [];
 
         return [
-            new Finding(
-                code: 'rail-amps',
+            $this->rule('rail-amps')->finding(
                 severity: $stated === null ? Severity::Watch : Severity::Stop,
+                place: new FindingPlace('wire', $case->run->id),
                 title: sprintf('%.1f A into one end of %s, rail rating %g A', $amps, $case->run->name(), $limit),
                 detail: ($stated === null
                     ? 'The entry has no rail rating; for a strip of 8 to 12 mm that is a lot. '
                     : '') . 'The copper at the feed gets hot and browns. Feed it at more points, or cut it into parts.',
-                place: new FindingPlace('wire', $case->run->id),
                 number: $amps,
                 limit: $limit,
                 source: $stated === null ? Rule::PRACTICE : Rule::LEAFLET,

@@ -9,13 +9,11 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Plan\Changes\Wires\SetCable;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** A switch in a lead is rated for the current and the d.c. volts: otherwise its contacts weld. */
-final readonly class SwitchRating implements Check
+final readonly class SwitchRating extends Check
 {
     public function rules(): array
     {
@@ -52,22 +50,18 @@ final readonly class SwitchRating implements Check
                     : [];
             $name = strtoupper($id);
             if ($amps > $switch->amps) {
-                $findings[] = new Finding(
-                    code: 'switch-amps',
-                    severity: Severity::Stop,
+                $findings[] = $this->rule('switch-amps')->stop(
+                    place: new FindingPlace('wire', $id),
                     title: sprintf('The switch in %s breaks %g A, %.2f A flow', $name, $switch->amps, $amps),
                     detail: 'A d.c. arc does not go out: too small a switch welds or burns. Choose one rated for this current at d.c.',
-                    place: new FindingPlace('wire', $id),
                     number: $amps,
                     limit: $switch->amps,
-                    source: Rule::LEAFLET,
                     fixes: $fixes,
                 );
             }
             if ($volts > $switch->volts) {
-                $findings[] = new Finding(
-                    code: 'switch-volts',
-                    severity: Severity::Stop,
+                $findings[] = $this->rule('switch-volts')->stop(
+                    place: new FindingPlace('wire', $id),
                     title: sprintf(
                         'The switch in %s is rated for %g V d.c., %.1f V are there',
                         $name,
@@ -75,10 +69,8 @@ final readonly class SwitchRating implements Check
                         $volts,
                     ),
                     detail: 'Its a.c. rating does not count: a d.c. arc does not go out.',
-                    place: new FindingPlace('wire', $id),
                     number: $volts,
                     limit: $switch->volts,
-                    source: Rule::LEAFLET,
                     fixes: $fixes,
                 );
             }

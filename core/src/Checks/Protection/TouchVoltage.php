@@ -7,9 +7,7 @@ namespace EmberDusk\Checks\Protection;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Touchable d.c.: 60 V where it is dry, 30 V where it is damp (IEC 60364-4-41, from memory), at the highest volts of a supply, its bank on charge included. */
 final readonly class TouchVoltage extends RunCheck
@@ -47,9 +45,8 @@ final readonly class TouchVoltage extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'touch',
-                severity: Severity::Stop,
+            $this->rule('touch')->stop(
+                place: new FindingPlace('kit', $case->run->id),
                 title: sprintf(
                     '%s: %.1f V where people can touch it',
                     // The volts of a bank before a converter are not on the strip.
@@ -61,10 +58,8 @@ final readonly class TouchVoltage extends RunCheck
                     $damp ? 'damp' : 'dry',
                     $limit,
                 ),
-                place: new FindingPlace('kit', $case->run->id),
                 number: $volts,
                 limit: $limit,
-                source: 'IEC 60364-4-41, from memory',
             ),
         ];
     }

@@ -20,7 +20,7 @@ use EmberDusk\Values\Severity;
  * Compares every rating of every entry in the plan with its actual value. A rating with its own check (`code` in core/data/kinds.json) is left to
  * that check.
  */
-final readonly class Ratings implements Check
+final readonly class Ratings extends Check
 {
     /** Times an assumed limit beyond which a finding stops the job. */
     private const FAR = 1.2;
@@ -56,7 +56,7 @@ final readonly class Ratings implements Check
         $missing = [];
         foreach (KitUse::all($job) as $part) {
             foreach (Kinds::get($part->kit->kind())->rated ?? [] as $field) {
-                $found = self::field($job, $part, $field, $field->rates);
+                $found = $this->field($job, $part, $field, $field->rates);
                 if ($found instanceof Finding) {
                     $findings[] = $found;
                 } elseif ($found === false) {
@@ -67,12 +67,12 @@ final readonly class Ratings implements Check
 
         return [
             ...$findings,
-            ...array_map(static fn(array $fields): Finding => self::missing($job, $fields), array_values($missing)),
+            ...array_map(fn(array $fields): Finding => $this->missing($job, $fields), array_values($missing)),
         ];
     }
 
     /** @return Finding|false|null a finding; false where the limit is missing and has to be entered */
-    private static function field(JudgedJob $job, KitUse $part, KindField $field, ?Rating $rating): Finding|false|null
+    private function field(JudgedJob $job, KitUse $part, KindField $field, ?Rating $rating): Finding|false|null
     {
         $quantity = self::quantities()[$rating->quantity ?? ''] ?? null;
         if ($rating === null || $quantity === null) {
@@ -95,9 +95,9 @@ final readonly class Ratings implements Check
         }
         $far = $most && $number > self::FAR * $limit;
 
-        return new Finding(
-            code: $quantity->code(),
+        return $this->rule($quantity->code())->finding(
             severity: $stated === null && !$far ? Severity::Watch : $rating->severity,
+            place: $part->place,
             title: "{$part->label}: {$quantity->words($number, $limit, $most)}",
             detail: $quantity->advice() .
                 ($stated === null
@@ -107,7 +107,6 @@ final readonly class Ratings implements Check
                         $quantity->unit(),
                     )
                     : ''),
-            place: $part->place,
             number: $number,
             limit: $limit,
             source: $stated === null ? Rule::PRACTICE : $rating->source,
@@ -115,18 +114,15 @@ final readonly class Ratings implements Check
     }
 
     /** @param  non-empty-list<array{KitUse, KindField}>  $fields  of one unit */
-    private static function missing(JudgedJob $job, array $fields): Finding
+    private function missing(JudgedJob $job, array $fields): Finding
     {
         [$part] = $fields[0];
         $names = array_map(static fn(array $f): string => mb_strtolower($f[1]->label), $fields);
 
-        return new Finding(
-            code: 'no-rating',
-            severity: Severity::Open,
+        return $this->rule('no-rating')->open(
+            place: $part->place,
             title: "{$part->label}: " . implode(', ', $names) . ' not entered',
             detail: "Read it in the instructions of {$part->kit->entry->name()}, enter it on the shelf and update the job’s copy.",
-            place: $part->place,
-            source: Rule::OWN,
             fixes: self::known($job, $part, $fields)
                 ? [new Fix('Update from the shelf', RefreshKit::payload($part->kit->entry->id()))]
                 : [],

@@ -16,10 +16,9 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Refusal;
-use EmberDusk\Values\Severity;
 
 /** Scenes: runs that are uneven in a scene but even at full, peaks above a supply's limit, and unsolved scenes. */
-final readonly class SceneFindings implements Check
+final readonly class SceneFindings extends Check
 {
     public function rules(): array
     {
@@ -31,7 +30,7 @@ final readonly class SceneFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::for($job->state);
+        return $this->for($job->state);
     }
 
     /** Extra load of a single channel compared with all together: at most its label. */
@@ -75,18 +74,17 @@ final readonly class SceneFindings implements Check
     }
 
     /** @return list<Finding> */
-    public static function for(JobState $state): array
+    public function for(JobState $state): array
     {
         $findings = [];
         foreach ($state->plan->scenes as $id => $scene) {
             foreach ($state->scenes[$id] ?? [] as $run => $result) {
                 if ($result instanceof Refusal) {
-                    $findings[] = new Finding(
-                        code: 'scene-unsolved',
-                        severity: Severity::Stop,
+                    $findings[] = $this->rule('scene-unsolved')->stop(
+                        place: new FindingPlace('wire', $run),
                         title: "“{$scene->name}” has no solution",
                         detail: $result->getMessage(),
-                        place: new FindingPlace('wire', $run),
+                        source: '',
                     );
                     break;
                 }
@@ -96,9 +94,8 @@ final readonly class SceneFindings implements Check
                 }
                 $limit = $state->plan->limits->evenness;
                 if ($result->evenness() < $limit && $full->evenness() >= $limit) {
-                    $findings[] = new Finding(
-                        code: 'scene-evenness',
-                        severity: Severity::Watch,
+                    $findings[] = $this->rule('scene-evenness')->watch(
+                        place: new FindingPlace('wire', $run),
                         title: "{$state->plan->run($run)->name()} is uneven in “{$scene->name}”",
                         detail: sprintf(
                             'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not make a strip more even: ' .
@@ -107,10 +104,8 @@ final readonly class SceneFindings implements Check
                             $full->evenness(),
                             $limit,
                         ),
-                        place: new FindingPlace('wire', $run),
                         number: $result->evenness(),
                         limit: $limit,
-                        source: 'common practice, no source',
                     );
                 }
             }

@@ -7,13 +7,10 @@ namespace EmberDusk\Checks\Schedule;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Job\JobState;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Problems of the plan of work: circular waits, work outside the visits. */
-final readonly class ScheduleFindings implements Check
+final readonly class ScheduleFindings extends Check
 {
     public function rules(): array
     {
@@ -25,12 +22,7 @@ final readonly class ScheduleFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::for($job->state);
-    }
-
-    /** @return list<Finding> */
-    public static function for(JobState $state): array
-    {
+        $state = $job->state;
         if ($state->arrangement->visits === [] && $state->arrangement->waits === []) {
             return [];
         }
@@ -40,12 +32,10 @@ final readonly class ScheduleFindings implements Check
             $findings = [];
         } else {
             $findings = [
-                new Finding(
-                    code: 'circle',
-                    severity: Severity::Stop,
+                $this->rule('circle')->stop(
+                    place: new FindingPlace('build'),
                     title: 'Steps wait for each other',
                     detail: "{$schedule->circle()} Until then the added waits are ignored.",
-                    place: new FindingPlace('build'),
                 ),
             ];
         }
@@ -56,9 +46,8 @@ final readonly class ScheduleFindings implements Check
             ),
         );
         if ($outside !== []) {
-            $findings[] = new Finding(
-                code: 'visits',
-                severity: Severity::Open,
+            $findings[] = $this->rule('visits')->open(
+                place: new FindingPlace('build'),
                 title: 'The work does not fit into the visits',
                 detail: sprintf(
                     '%s needs another %s, currently from %s. Add a visit, or make one longer.',
@@ -66,7 +55,6 @@ final readonly class ScheduleFindings implements Check
                     count($outside) === 1 ? 'day' : count($outside) . ' days',
                     $outside[0],
                 ),
-                place: new FindingPlace('build'),
             );
         }
 

@@ -4,11 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Site;
 
+use EmberDusk\Checks\PlaceCheck;
 use EmberDusk\Checks\Rule;
+use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Bank;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\ShelfSource;
-use EmberDusk\Plan\Place as Room;
+use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\Site\Site;
@@ -16,15 +18,13 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Input;
-use EmberDusk\Values\Severity;
 
 /** Batteries: a tap at the wanted volts or a converter from the shelf, the effect of a tap on the bank, the usual caution. */
-final readonly class BankFindings
+final readonly class BankFindings extends PlaceCheck
 {
     public const CAUTION = 'A bank can short and burn: fuse within 0.18 m of the tap, cover the posts, no soldering on a battery.';
 
-    /** @return list<Rule> */
-    public static function rules(): array
+    public function rules(): array
     {
         return [
             new Rule('bank-wants', 'place', 'the voltage needed from a battery is known', Rule::OWN),
@@ -34,49 +34,41 @@ final readonly class BankFindings
         ];
     }
 
-    /** @return list<Finding> */
-    public static function for(Plan $plan, Room $place, Site $site, ShelfSource $shelf): array
+    protected function place(JobState $state, Place $place, Site $site): array
     {
+        $plan = $state->plan;
         $findings = [];
         foreach ($site->batteries as $battery) {
             $bank = new Bank($battery);
             $at = new FindingPlace('survey', "{$place->id}:{$battery->spot->word->line}");
             $name = $battery->spot->name;
             if ($battery->mixed) {
-                $findings[] = new Finding(
-                    code: 'bank-mixed',
-                    severity: Severity::Stop,
+                $findings[] = $this->rule('bank-mixed')->stop(
+                    place: $at,
                     title: "Blocks of different volts in one row of {$name}",
                     detail: 'They are charged and drained unequally; the weakest fails and may vent. ' .
                         'Build the row from equal blocks of one age before you connect anything. ' .
                         self::CAUTION,
-                    place: $at,
-                    source: Rule::PRACTICE,
                 );
             }
             if (self::converted($plan, $place, $name)) {
                 continue;
             }
             if ($battery->wants === null) {
-                $findings[] = new Finding(
-                    code: 'bank-wants',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('bank-wants')->open(
+                    place: $at,
                     title: "Choose the supply voltage for the lights on {$name}",
                     detail: 'Add it after the blocks, such as “, want 12 V”.',
-                    place: $at,
                 );
             } elseif ($bank->tap === null) {
-                $findings[] = self::converter($bank, $name, $at, $shelf);
+                $findings[] = $this->converter($bank, $name, $at, $state->shelf);
             } elseif ($bank->unbalances()) {
-                $findings[] = new Finding(
-                    code: 'unbalanced',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('unbalanced')->watch(
+                    place: $at,
                     title: "A tap across {$bank->tap} of {$battery->blocks} blocks unbalances {$name}",
                     detail: 'The tapped blocks are drained more and charged no better. Take the light from the whole bank ' .
                         'through a converter, or move the tap round at each charge. ' .
                         BankFindings::CAUTION,
-                    place: $at,
-                    source: 'common practice, no source',
                 );
             }
         }
@@ -85,7 +77,7 @@ final readonly class BankFindings
     }
 
     /** Whether the plan takes the light from the bank of that name through a converter. */
-    private static function converted(Plan $plan, Room $place, string $name): bool
+    private static function converted(Plan $plan, Place $place, string $name): bool
     {
         foreach ($plan->supplies as $unit) {
             $bank = $plan->supplies[$unit->bank ?? ''] ?? null;
@@ -135,7 +127,7 @@ final readonly class BankFindings
         return $figures;
     }
 
-    private static function converter(Bank $bank, string $name, FindingPlace $at, ShelfSource $shelf): Finding
+    private function converter(Bank $bank, string $name, FindingPlace $at, ShelfSource $shelf): Finding
     {
         $battery = $bank->battery;
         [$lowest, , $charging] = $bank->volts();
@@ -156,9 +148,8 @@ final readonly class BankFindings
             $found = 'The shelf has none that takes it; add one.';
         }
 
-        return new Finding(
-            code: 'no-tap',
-            severity: Severity::Watch,
+        return $this->rule('no-tap')->watch(
+            place: $at,
             title: sprintf('%s has no tap at %g V', $name, $battery->wants ?? 0),
             detail: sprintf(
                 '%d blocks of %g V give %s V, never %g V. A converter must take %.1f to %.1f V. %s A plain series ' .
@@ -177,8 +168,6 @@ final readonly class BankFindings
                 $charging,
                 $found,
             ),
-            place: $at,
-            source: 'common practice, no source',
         );
     }
 }

@@ -4,21 +4,21 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Site;
 
+use EmberDusk\Checks\PlaceCheck;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Plan\Place as Room;
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Power sources and legs of a site, and their problems. */
-final readonly class PowerFindings
+final readonly class PowerFindings extends PlaceCheck
 {
-    /** @return list<Rule> */
-    public static function rules(): array
+    public function rules(): array
     {
         return [
             new Rule('no-power', 'place', 'a place with lights has power', Rule::OWN),
@@ -36,42 +36,42 @@ final readonly class PowerFindings
         ];
     }
 
+    protected function place(JobState $state, Place $place, Site $site): array
+    {
+        $runs = array_filter($state->plan->runs, static fn(Run $r): bool => $r->place === $place->id);
+
+        return [...$this->power($state->plan, $place, $site, $runs), ...$this->legs($place, $site)];
+    }
+
     /**
      * @param  array<string, Run>  $runs
      * @return list<Finding>
      */
-    public static function power(Plan $plan, Room $place, Site $site, array $runs): array
+    private function power(Plan $plan, Place $place, Site $site, array $runs): array
     {
         $findings = [];
         $here = array_filter($runs, static fn(Run $r): bool => !self::fedFromElsewhere($plan, $r));
         if ($here !== [] && $site->outlets === [] && $site->batteries === [] && $site->legs === []) {
-            $findings[] = new Finding(
-                code: 'no-power',
-                severity: Severity::Open,
+            $findings[] = $this->rule('no-power')->open(
+                place: new FindingPlace('survey', $place->id),
                 title: "Where is power in {$place->name}?",
                 detail: 'Type an outlet, a spur, a battery or a leg from one, such as “outlet P1 dais, circuit C2”.',
-                place: new FindingPlace('survey', $place->id),
             );
         }
         foreach ($site->outlets as $outlet) {
             if ($outlet->keyed) {
-                $findings[] = new Finding(
-                    code: 'keyed',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('keyed')->watch(
+                    place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
                     title: "{$outlet->spot->name} is live with the key only",
                     detail: 'Its loads lose power when the key is turned: hubs drop out, and a controller starts at its power-on state each time.',
-                    place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
-                    source: 'common practice, no source',
                 );
             }
             if ($outlet->damp || $site->damp === true) {
-                $findings[] = new Finding(
-                    code: 'damp-outlet',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('damp-outlet')->watch(
+                    place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
                     title: "{$outlet->spot->name} is in a damp place",
                     detail: 'Work on mains is for a licensed person; residual-current protection and the tightness of the box ' .
                         'are theirs to judge by local rules.',
-                    place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
                     source: 'local rules decide',
                 );
             }
@@ -93,19 +93,16 @@ final readonly class PowerFindings
     }
 
     /** @return list<Finding> */
-    public static function legs(Room $place, Site $site): array
+    private function legs(Place $place, Site $site): array
     {
         $untraced = array_filter($site->legs, static fn(CableLeg $l): bool => !$l->traced && !$l->open);
         $findings = [];
         if ($untraced !== []) {
             $names = implode(', ', array_map(static fn(CableLeg $l): string => $l->name, $untraced));
-            $findings[] = new Finding(
-                code: 'untraced',
-                severity: Severity::Open,
+            $findings[] = $this->rule('untraced')->open(
+                place: new FindingPlace('survey', "{$place->id}:trace"),
                 title: count($untraced) === 1 ? "Leg {$names} is not traced" : "Legs {$names} are not traced",
                 detail: 'Disconnect every leg, prove it dead, then trace it before you use it for light.',
-                place: new FindingPlace('survey', "{$place->id}:trace"),
-                source: 'common practice, no source',
             );
         }
         foreach ($site->legs as $leg) {
@@ -116,30 +113,24 @@ final readonly class PowerFindings
                 } else {
                     $title = "Leg {$leg->name}: core " . implode(' and ', $leg->broken) . ' is broken';
                 }
-                $findings[] = new Finding(
-                    code: 'broken',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('broken')->watch(
+                    place: $at,
                     title: $title,
                     detail: 'Do not use it until it is repaired or replaced.',
-                    place: $at,
                 );
             }
             if ($leg->joined !== null) {
-                $findings[] = new Finding(
-                    code: 'joined',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('joined')->watch(
+                    place: $at,
                     title: "Legs {$leg->name} and {$leg->joined} are joined on the way",
                     detail: 'A hidden box connects them. Find it and separate them before you use either.',
-                    place: $at,
                 );
             }
             if ($leg->to === null) {
-                $findings[] = new Finding(
-                    code: 'loose-end',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('loose-end')->open(
+                    place: $at,
                     title: "Leg {$leg->name}: far end unknown",
                     detail: 'Its far end is unknown. Replace the “?” in the notes once it is found.',
-                    place: $at,
                 );
             }
         }

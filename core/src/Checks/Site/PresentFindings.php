@@ -14,10 +14,9 @@ use EmberDusk\Survey\Site\Present;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Existing installation: lights to remove or keep, the client's hub, spare capacity, reserves. */
-final readonly class PresentFindings implements Check
+final readonly class PresentFindings extends Check
 {
     public function rules(): array
     {
@@ -40,10 +39,10 @@ final readonly class PresentFindings implements Check
         foreach ($job->plan->places as $place) {
             foreach (TapeNotes::read($place->notes)->site->present as $present) {
                 $found = match ($present->kind) {
-                    'now' => self::now($place, $present),
-                    'listed' => self::listed($job, $place, $present),
-                    'spare' => self::spare($job, $place, $present),
-                    'later' => self::later($job, $place, $present),
+                    'now' => $this->now($place, $present),
+                    'listed' => $this->listed($job, $place, $present),
+                    'spare' => $this->spare($job, $place, $present),
+                    'later' => $this->later($job, $place, $present),
                     default => null,
                 };
                 if ($found !== null) {
@@ -55,13 +54,13 @@ final readonly class PresentFindings implements Check
         return $findings;
     }
 
-    private static function now(Room $place, Present $present): ?Finding
+    private function now(Room $place, Present $present): ?Finding
     {
         if ($present->out !== null) {
             return null;
         }
 
-        return self::open(
+        return $this->open(
             'now-open',
             $place,
             $present,
@@ -82,7 +81,7 @@ final readonly class PresentFindings implements Check
         return false;
     }
 
-    private static function listed(JudgedJob $job, Room $place, Present $present): ?Finding
+    private function listed(JudgedJob $job, Room $place, Present $present): ?Finding
     {
         $new = false;
         foreach ($job->plan->runs as $run) {
@@ -96,7 +95,7 @@ final readonly class PresentFindings implements Check
             return null;
         }
 
-        return self::open(
+        return $this->open(
             'listed',
             $place,
             $present,
@@ -105,7 +104,7 @@ final readonly class PresentFindings implements Check
         );
     }
 
-    private static function spare(JudgedJob $job, Room $place, Present $present): ?Finding
+    private function spare(JudgedJob $job, Room $place, Present $present): ?Finding
     {
         foreach ($job->plan->runs as $run) {
             $strip = $job->plan->strip($run->strip);
@@ -115,7 +114,7 @@ final readonly class PresentFindings implements Check
             }
             $amps = ($strip->wattsPerMetre() * $metres) / $strip->volts;
             if (count($strip->channels) <= $present->channels && $amps <= $present->count) {
-                return self::open(
+                return $this->open(
                     'spare',
                     $place,
                     $present,
@@ -135,7 +134,7 @@ final readonly class PresentFindings implements Check
         return null;
     }
 
-    private static function later(JudgedJob $job, Room $place, Present $present): ?Finding
+    private function later(JudgedJob $job, Room $place, Present $present): ?Finding
     {
         $most = null;
         foreach ($job->plan->runs as $run) {
@@ -151,26 +150,21 @@ final readonly class PresentFindings implements Check
             return null;
         }
 
-        return new Finding(
-            code: 'later',
-            severity: Severity::Watch,
+        return $this->rule('later')->watch(
+            place: self::at($place, $present),
             title: sprintf('%g A reserved for later, %.2f A left', $present->count, max(0.0, $most)),
             detail: 'Choose a larger supply now, or lay a spare core and leave room for another: ' . $present->what,
-            place: self::at($place, $present),
             number: $most,
             limit: $present->count,
-            source: Rule::OWN,
         );
     }
 
-    private static function open(string $code, Room $place, Present $present, string $title, string $detail): Finding
+    private function open(string $code, Room $place, Present $present, string $title, string $detail): Finding
     {
-        return new Finding(
-            code: $code,
-            severity: Severity::Open,
+        return $this->rule($code)->open(
+            place: self::at($place, $present),
             title: $title,
             detail: $detail,
-            place: self::at($place, $present),
             source: Rule::PRACTICE,
         );
     }

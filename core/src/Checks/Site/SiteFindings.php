@@ -8,7 +8,6 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Protection\TouchVoltage;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Changes\Runs\NoteRun;
 use EmberDusk\Plan\Device;
@@ -24,10 +23,9 @@ use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Open questions and problems of the survey: damp, mounting, legs, boxes, power, radio channels. */
-final readonly class SiteFindings implements Check
+final readonly class SiteFindings extends Check
 {
     public function rules(): array
     {
@@ -38,8 +36,6 @@ final readonly class SiteFindings implements Check
             new Rule('run-unmeasured', 'run', 'described lengths are measured', Rule::OWN),
             new Rule('sealed-box', 'place', 'a box with a supply has ventilation', Rule::PRACTICE),
             new Rule('box-open', 'place', 'size, air and access of a box are known', Rule::OWN),
-            ...PowerFindings::rules(),
-            ...BankFindings::rules(),
             new Rule(
                 'channel',
                 'place',
@@ -51,12 +47,7 @@ final readonly class SiteFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::for($job->state);
-    }
-
-    /** @return list<Finding> */
-    public static function for(JobState $state): array
-    {
+        $state = $job->state;
         $findings = [];
         $radios = [];
         foreach ($state->plan->places as $id => $place) {
@@ -68,21 +59,18 @@ final readonly class SiteFindings implements Check
             $runs = array_filter($state->plan->runs, static fn(Run $r): bool => $r->place === $id);
             array_push(
                 $findings,
-                ...self::damp($place, $site),
-                ...self::mounting($state->plan, $runs, $site),
-                ...PowerFindings::power($state->plan, $place, $site, $runs),
-                ...PowerFindings::legs($place, $site),
-                ...self::boxes($state->plan, $place, $site),
-                ...BankFindings::for($state->plan, $place, $site, $state->shelf),
+                ...$this->damp($place, $site),
+                ...$this->mounting($state->plan, $runs, $site),
+                ...$this->boxes($state->plan, $place, $site),
             );
             array_push($radios, ...array_map(static fn(Radio $r): array => [$id, $r], $site->radios));
         }
 
-        return [...$findings, ...self::channels($radios)];
+        return [...$findings, ...$this->channels($radios)];
     }
 
     /** @return list<Finding> */
-    private static function damp(Room $place, Site $site): array
+    private function damp(Room $place, Site $site): array
     {
         if ($site->damp !== null) {
             return [];
@@ -93,12 +81,10 @@ final readonly class SiteFindings implements Check
         );
 
         return [
-            new Finding(
-                code: 'damp',
-                severity: Severity::Open,
+            $this->rule('damp')->open(
+                place: new FindingPlace('survey', $place->id),
                 title: "Is {$place->name} dry or damp?",
                 detail: 'It decides the touch voltage limit and the sealing.',
-                place: new FindingPlace('survey', $place->id),
                 source: sprintf(
                     'IEC 60364-4-41 (from memory): %g V d.c. dry, %g V damp',
                     TouchVoltage::limit(false),
@@ -113,7 +99,7 @@ final readonly class SiteFindings implements Check
      * @param  array<string, Run>  $runs
      * @return list<Finding>
      */
-    private static function mounting(Plan $plan, array $runs, Site $site): array
+    private function mounting(Plan $plan, array $runs, Site $site): array
     {
         $findings = [];
         foreach ($runs as $id => $run) {
@@ -123,12 +109,10 @@ final readonly class SiteFindings implements Check
                 NoteRun::payload(run: $id, word: $how, on: true),
             );
             if ($run->mounting === []) {
-                $findings[] = new Finding(
-                    code: 'mounting',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('mounting')->open(
+                    place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
                     title: "How is {$run->name()} mounted?",
                     detail: 'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
-                    place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
                     fixes: array_map($fix, ['profile', 'bare']),
                 );
             }
@@ -138,27 +122,22 @@ final readonly class SiteFindings implements Check
                 array_intersect($run->mounting, ['profile', 'outdoors']) === [] &&
                 !$plan->sealed($run)
             ) {
-                $findings[] = new Finding(
-                    code: 'damp-run',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('damp-run')->watch(
+                    place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
                     title: "{$run->name()} is bare in a damp place",
                     detail: 'Water on pads corrodes the copper. Use a gasketed profile or a splash-proof strip.',
-                    place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
-                    source: 'common practice, no source',
                     fixes: [new Fix('Into a profile', NoteRun::payload(run: $id, word: 'profile', on: true))],
                 );
             }
         }
         foreach (array_diff_key($site->runs, array_column($runs, null, 'word')) as $word => $note) {
-            $findings[] = new Finding(
-                code: 'run-unmeasured',
-                severity: Severity::Open,
-                title: ucfirst($word) . ' is described but not measured',
-                detail: 'Add its name to the wall that it follows, such as “5.20 ' . $word . '”.',
+            $findings[] = $this->rule('run-unmeasured')->open(
                 place: new FindingPlace(
                     'survey',
                     array_key_first($runs) === null ? '' : reset($runs)->place . ':' . $note->span->line,
                 ),
+                title: ucfirst($word) . ' is described but not measured',
+                detail: 'Add its name to the wall that it follows, such as “5.20 ' . $word . '”.',
             );
         }
 
@@ -166,7 +145,7 @@ final readonly class SiteFindings implements Check
     }
 
     /** @return list<Finding> */
-    private static function boxes(Plan $plan, Room $place, Site $site): array
+    private function boxes(Plan $plan, Room $place, Site $site): array
     {
         $findings = [];
         foreach ($site->boxes as $box) {
@@ -178,13 +157,10 @@ final readonly class SiteFindings implements Check
                     $d->stands->spot === $box->spot->name,
             );
             if ($box->air === 'sealed' && $held === []) {
-                $findings[] = new Finding(
-                    code: 'sealed-box',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('sealed-box')->watch(
+                    place: $at,
                     title: "{$box->spot->name} has no ventilation",
                     detail: 'A supply in a sealed box gets hot and derates. Vent it, or put the supply elsewhere.',
-                    place: $at,
-                    source: 'common practice, no source',
                 );
             }
             if ($box->air === '' || $box->access === '' || $box->size === null) {
@@ -195,12 +171,10 @@ final readonly class SiteFindings implements Check
                         'access (' . implode(', ', Box::ACCESS) . ')' => $box->access === '',
                     ]),
                 );
-                $findings[] = new Finding(
-                    code: 'box-open',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('box-open')->open(
+                    place: $at,
                     title: "{$box->spot->name} lacks " . implode(', ', $missing),
                     detail: 'It decides what kit fits there.',
-                    place: $at,
                 );
             }
         }
@@ -212,7 +186,7 @@ final readonly class SiteFindings implements Check
      * @param  list<array{string, Radio}>  $radios  with their places
      * @return list<Finding>
      */
-    private static function channels(array $radios): array
+    private function channels(array $radios): array
     {
         $wifi = array_values(
             array_unique(
@@ -232,9 +206,8 @@ final readonly class SiteFindings implements Check
             $over = array_filter($wifi, static fn(int $w): bool => Channels::overlap($radio->channel, $w));
             if ($over !== []) {
                 $free = Channels::free($wifi);
-                $findings[] = new Finding(
-                    code: 'channel',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('channel')->watch(
+                    place: new FindingPlace('survey', $place),
                     title: "Zigbee channel {$radio->channel} overlaps Wi-Fi channel " . implode(' and ', $over),
                     detail: sprintf(
                         '%d MHz is less than 11 MHz from %d MHz. %s',
@@ -246,7 +219,6 @@ final readonly class SiteFindings implements Check
                                 implode(', ', array_slice($free, 0, 4)) .
                                 '. A hub that changes channel keeps its lights only if its app says so.',
                     ),
-                    place: new FindingPlace('survey', $place),
                     number: $radio->channel,
                     source: 'IEEE 802.15.4 and IEEE 802.11 channel plans',
                 );

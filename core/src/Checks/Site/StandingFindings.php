@@ -16,10 +16,9 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Problems of unit positions: a box that is gone or too small, no mains for a supply. */
-final readonly class StandingFindings implements Check
+final readonly class StandingFindings extends Check
 {
     public function rules(): array
     {
@@ -38,16 +37,16 @@ final readonly class StandingFindings implements Check
     public function check(JudgedJob $job): array
     {
         $plan = $job->plan;
-        $findings = self::boxes($plan);
+        $findings = $this->boxes($plan);
         foreach ($plan->devices() as $device) {
-            $findings = [...$findings, ...self::device($plan, $device)];
+            $findings = [...$findings, ...$this->device($plan, $device)];
         }
 
         return $findings;
     }
 
     /** @return list<Finding> */
-    private static function device(Plan $plan, Device $device): array
+    private function device(Plan $plan, Device $device): array
     {
         $stands = $device->stands;
         $place = $plan->places[$stands->place ?? ''] ?? null;
@@ -63,14 +62,12 @@ final readonly class StandingFindings implements Check
         }
         if ($gone) {
             return [
-                new Finding(
-                    code: 'stands-lost',
-                    severity: Severity::Watch,
+                $this->rule('stands-lost')->watch(
+                    place: new FindingPlace('survey', $place->id),
                     title: "{$name} stands at {$stands->words(
                         $plan->terms->length,
                     )}, which {$place->name} does not have",
                     detail: 'The notes were changed since. Place it again, or restore the box, outlet or wall in the notes.',
-                    place: new FindingPlace('survey', $place->id),
                     fixes: [new Fix("Remove the position of {$name}", PlaceDevice::payload($device->id, null))],
                 ),
             ];
@@ -82,20 +79,17 @@ final readonly class StandingFindings implements Check
         }
 
         return [
-            new Finding(
-                code: 'mains-reach',
-                severity: Severity::Stop,
+            $this->rule('mains-reach')->stop(
+                place: new FindingPlace('survey', $place->id),
                 title: "{$name} needs mains, and {$place->name} has none",
                 detail: 'Add the existing outlet or spur to the notes, place the supply where mains is, ' .
                     'or feed this place from a battery. Mains is for a licensed person.',
-                place: new FindingPlace('survey', $place->id),
-                source: Rule::PRACTICE,
             ),
         ];
     }
 
     /** @return list<Finding> */
-    private static function boxes(Plan $plan): array
+    private function boxes(Plan $plan): array
     {
         $findings = [];
         foreach ($plan->places as $place) {
@@ -111,9 +105,8 @@ final readonly class StandingFindings implements Check
                 } else {
                     $title = strtoupper(implode(', ', $out)) . " does not go into {$box->spot->name}";
                 }
-                $findings[] = new Finding(
-                    code: 'box-full',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('box-full')->watch(
+                    place: new FindingPlace('survey', "{$place->id}:{$box->spot->word->line}"),
                     title: $title,
                     detail: sprintf(
                         '%s take %.0f %% of its room; %.0f %% is for air, bends and joints. Place one elsewhere, or choose a larger box.',
@@ -121,10 +114,8 @@ final readonly class StandingFindings implements Check
                         100 * ($share ?? 0.0),
                         100 * (1 - BoxRoom::FULL),
                     ),
-                    place: new FindingPlace('survey', "{$place->id}:{$box->spot->word->line}"),
                     number: $share,
                     limit: BoxRoom::FULL,
-                    source: Rule::PRACTICE,
                 );
             }
         }

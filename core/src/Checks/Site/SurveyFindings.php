@@ -7,7 +7,6 @@ namespace EmberDusk\Checks\Site;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Changes\Runs\DropRun;
 use EmberDusk\Plan\Run;
@@ -16,10 +15,9 @@ use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Open points of the tape notes: lines that are not understood, places without measurements, runs that are gone. */
-final readonly class SurveyFindings implements Check
+final readonly class SurveyFindings extends Check
 {
     public function rules(): array
     {
@@ -33,12 +31,7 @@ final readonly class SurveyFindings implements Check
 
     public function check(JudgedJob $job): array
     {
-        return self::for($job->state);
-    }
-
-    /** @return list<Finding> */
-    public static function for(JobState $state): array
-    {
+        $state = $job->state;
         $findings = [];
         $words = [];
         foreach ($state->plan->places as $id => $place) {
@@ -47,13 +40,11 @@ final readonly class SurveyFindings implements Check
                 $words[$id][$word] = true;
             }
             if ($sheet->site->said) {
-                $findings[] = new Finding(
-                    code: 'said',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('said')->open(
+                    place: new FindingPlace('survey', $id),
                     title: "{$place->name}: lengths are not measured",
                     detail: 'Good enough to plan. Measure before you order or cut: type the measured length ' .
                         'instead, and remove the line “said”. Decisions stay.',
-                    place: new FindingPlace('survey', $id),
                 );
             }
             foreach ($sheet->slips as $slip) {
@@ -66,25 +57,21 @@ final readonly class SurveyFindings implements Check
                         ),
                     ];
                 }
-                $findings[] = new Finding(
-                    code: 'slip',
-                    severity: Severity::Stop,
+                $findings[] = $this->rule('slip')->stop(
+                    place: new FindingPlace('survey', "{$id}:{$slip->line}"),
                     title: "Line {$slip->line} is not understood",
                     detail: $slip->message,
-                    place: new FindingPlace('survey', "{$id}:{$slip->line}"),
                     fixes: $fixes,
                 );
             }
             if ($sheet->slips === []) {
-                array_push($findings, ...self::lost($state->plan->runs, $id, $words[$id] ?? []));
+                array_push($findings, ...$this->lost($state->plan->runs, $id, $words[$id] ?? []));
             }
             if (trim($place->notes) === '') {
-                $findings[] = new Finding(
-                    code: 'no-notes',
-                    severity: Severity::Open,
+                $findings[] = $this->rule('no-notes')->open(
+                    place: new FindingPlace('survey', $id),
                     title: $place->name . ' is not measured yet',
                     detail: 'Type the first line of tape notes, such as “start door”.',
-                    place: new FindingPlace('survey', $id),
                 );
             }
         }
@@ -97,21 +84,19 @@ final readonly class SurveyFindings implements Check
      * @param  array<string, true>  $words
      * @return list<Finding>
      */
-    private static function lost(array $runs, string $place, array $words): array
+    private function lost(array $runs, string $place, array $words): array
     {
         $lost = array_filter($runs, static fn(Run $r): bool => $r->place === $place && !isset($words[$r->word]));
 
         return array_values(
             array_map(
-                static fn(Run $r): Finding => new Finding(
-                    code: 'run-lost',
-                    severity: Severity::Open,
+                fn(Run $r): Finding => $this->rule('run-lost')->open(
+                    place: new FindingPlace('survey', $place),
                     title: "{$r->name()} is no longer in the notes",
                     detail: sprintf(
                         'Its %.2f m, kit and feeds are kept. Type its name on a wall again, or delete it.',
                         $r->length(),
                     ),
-                    place: new FindingPlace('survey', $place),
                     fixes: [new Fix("Drop {$r->name()}", DropRun::payload(run: $r->id))],
                 ),
                 $lost,

@@ -10,10 +10,9 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\NoSolution;
-use EmberDusk\Values\Severity;
 
 /** Every island of the circuit has a solution; an overloaded supply that gives out is left to its own finding. */
-final readonly class SolutionExists implements Check
+final readonly class SolutionExists extends Check
 {
     public function rules(): array
     {
@@ -44,11 +43,11 @@ final readonly class SolutionExists implements Check
             static fn(array $of): bool => self::overloaded($job, array_column($of, 0)) === null,
         );
 
-        return array_values(array_map(static fn(array $of): Finding => self::finding($job, $of), $islands));
+        return array_values(array_map(fn(array $of): Finding => $this->finding($job, $of), $islands));
     }
 
     /** @param  non-empty-list<array{string, NoSolution}>  $of  loads of the island */
-    private static function finding(JudgedJob $job, array $of): Finding
+    private function finding(JudgedJob $job, array $of): Finding
     {
         $fixtures = array_values(
             array_filter(array_column($of, 0), static fn(string $id): bool => isset($job->plan->fixtures[$id])),
@@ -60,12 +59,11 @@ final readonly class SolutionExists implements Check
             $title = implode(', ', array_map(strtoupper(...), $fixtures)) . ': voltage collapse';
         }
 
-        return new Finding(
-            code: $fixtures === [] ? 'unsolved' : 'collapse',
-            severity: Severity::Stop,
+        return $this->rule($fixtures === [] ? 'unsolved' : 'collapse')->stop(
+            place: new FindingPlace('wire', $id),
             title: $title,
             detail: $of[0][1]->getMessage(),
-            place: new FindingPlace('wire', $id),
+            source: '',
         );
     }
 

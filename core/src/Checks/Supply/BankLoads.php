@@ -13,7 +13,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Severity;
 
 /** Banks: the current taken from them, straight and through converters, and lithium cells in series. */
-final readonly class BankLoads implements Check
+final readonly class BankLoads extends Check
 {
     public function rules(): array
     {
@@ -34,7 +34,7 @@ final readonly class BankLoads implements Check
         foreach ($job->plan->supplies as $id => $unit) {
             $block = $job->plan->block($id);
             if ($block !== null) {
-                array_push($findings, ...self::amps($job, $unit), ...self::cells($job, $unit, $block));
+                array_push($findings, ...$this->amps($job, $unit), ...$this->cells($job, $unit, $block));
             }
         }
 
@@ -42,7 +42,7 @@ final readonly class BankLoads implements Check
     }
 
     /** @return list<Finding> */
-    private static function amps(JudgedJob $job, Device $unit): array
+    private function amps(JudgedJob $job, Device $unit): array
     {
         $bank = $job->plan->supply($unit->id);
         $amps = round($job->bankAmps($unit->id), 4);
@@ -51,9 +51,9 @@ final readonly class BankLoads implements Check
         }
 
         return [
-            new Finding(
-                code: 'bank-amps',
+            $this->rule('bank-amps')->finding(
                 severity: $amps > ($bank->ampHours ?? INF) ? Severity::Stop : Severity::Watch,
+                place: $job->placeOf($unit->id),
                 title: sprintf(
                     '%s: %.1f A drawn, rated %.1f A continuous',
                     strtoupper($unit->id),
@@ -65,25 +65,22 @@ final readonly class BankLoads implements Check
                         'Choose a larger bank, or less light.',
                     $bank->ampHours ?? 0.0,
                 ),
-                place: $job->placeOf($unit->id),
                 number: $amps,
                 limit: $bank->ratedAmps,
-                source: Rule::PRACTICE,
             ),
         ];
     }
 
     /** @return list<Finding> */
-    private static function cells(JudgedJob $job, Device $unit, BatteryBlock $block): array
+    private function cells(JudgedJob $job, Device $unit, BatteryBlock $block): array
     {
         if ($block->lead || $unit->series < 2 || $block->protected) {
             return [];
         }
 
         return [
-            new Finding(
-                code: 'cells-series',
-                severity: Severity::Stop,
+            $this->rule('cells-series')->stop(
+                place: $job->placeOf($unit->id),
                 title: sprintf(
                     '%s: %d lithium cells in series without a protection board',
                     strtoupper($unit->id),
@@ -91,10 +88,8 @@ final readonly class BankLoads implements Check
                 ),
                 detail: 'The weakest cell is charged too far or emptied too deep; it can catch fire. ' .
                     'Use a pack with a protection board that monitors each cell.',
-                place: $job->placeOf($unit->id),
                 number: (float) $unit->series,
                 limit: 1.0,
-                source: Rule::PRACTICE,
             ),
         ];
     }

@@ -18,10 +18,9 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Converters on their banks: whether there is one, its volts empty and on charge, the least load; blocks that are alike. */
-final readonly class Banks implements Check
+final readonly class Banks extends Check
 {
     public function rules(): array
     {
@@ -50,11 +49,11 @@ final readonly class Banks implements Check
         foreach ($job->plan->supplies as $id => $unit) {
             $converter = $job->plan->converter($id);
             if ($converter !== null) {
-                array_push($findings, ...self::converter($job, $unit, $converter));
+                array_push($findings, ...$this->converter($job, $unit, $converter));
             }
             $block = $job->plan->block($id);
             if ($block !== null) {
-                array_push($findings, ...self::other($job, $unit, $block), ...self::tapped($job, $unit, $block));
+                array_push($findings, ...$this->other($job, $unit, $block), ...$this->tapped($job, $unit, $block));
             }
         }
 
@@ -62,32 +61,29 @@ final readonly class Banks implements Check
     }
 
     /** @return list<Finding> */
-    private static function converter(JudgedJob $job, Device $unit, Converter $converter): array
+    private function converter(JudgedJob $job, Device $unit, Converter $converter): array
     {
         $name = strtoupper($unit->id);
         $bank = $job->plan->supply($unit->bank);
         if ($bank === null) {
             return [
-                new Finding(
-                    code: 'no-bank',
-                    severity: Severity::Open,
+                $this->rule('no-bank')->open(
+                    place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                     title: "{$name}, a converter, is not connected to a bank",
                     detail: sprintf(
                         'Choose the blocks of its bank at Kit: it takes %g to %g V.',
                         $converter->inputLeast,
                         $converter->inputMost,
                     ),
-                    place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
-                    source: Rule::OWN,
                 ),
             ];
         }
 
-        return [...self::input($job, $unit, $converter, $bank), ...self::least($job, $unit, $converter)];
+        return [...$this->input($job, $unit, $converter, $bank), ...$this->least($job, $unit, $converter)];
     }
 
     /** @return list<Finding> */
-    private static function input(JudgedJob $job, Device $unit, Converter $converter, Supply $bank): array
+    private function input(JudgedJob $job, Device $unit, Converter $converter, Supply $bank): array
     {
         $draw = BankDraw::for($job->plan, $unit->id, $job->supply($unit->id)->watts());
         $empty = $bank->lowest ?? $bank->emf;
@@ -122,9 +118,8 @@ final readonly class Banks implements Check
                 : [];
 
         return [
-            new Finding(
-                code: 'converter-input',
-                severity: Severity::Stop,
+            $this->rule('converter-input')->stop(
+                place: new FindingPlace('kit', $run->id ?? ''),
                 title: $title,
                 detail: sprintf(
                     '%s takes %g to %g V. %s',
@@ -133,17 +128,15 @@ final readonly class Banks implements Check
                     $converter->inputMost,
                     $over ? 'It fails for good.' : 'Below that it switches off, or on and off without end.',
                 ),
-                place: new FindingPlace('kit', $run->id ?? ''),
                 number: $over ? $high : $low,
                 limit: $over ? $converter->inputMost : $converter->inputLeast,
-                source: Rule::LEAFLET,
                 fixes: $fixes,
             ),
         ];
     }
 
     /** @return list<Finding> */
-    private static function least(JudgedJob $job, Device $unit, Converter $converter): array
+    private function least(JudgedJob $job, Device $unit, Converter $converter): array
     {
         $least = $job->leastAmps($unit->id);
         if ($least === null || $least >= $converter->leastAmps) {
@@ -166,9 +159,8 @@ final readonly class Banks implements Check
                 : [];
 
         return [
-            new Finding(
-                code: 'converter-least',
-                severity: Severity::Stop,
+            $this->rule('converter-least')->stop(
+                place: new FindingPlace('kit', $run->id ?? ''),
                 title: sprintf('%s delivers %.2f A, less than its minimum load', strtoupper($unit->id), $least),
                 detail: sprintf(
                     '%s regulates from %g A on: below that its volts rise and harm the strip. Take one without a least ' .
@@ -176,17 +168,15 @@ final readonly class Banks implements Check
                     $converter->name(),
                     $converter->leastAmps,
                 ),
-                place: new FindingPlace('kit', $run->id ?? ''),
                 number: $least,
                 limit: $converter->leastAmps,
-                source: Rule::LEAFLET,
                 fixes: $fixes,
             ),
         ];
     }
 
     /** @return list<Finding> */
-    private static function other(JudgedJob $job, Device $unit, BatteryBlock $block): array
+    private function other(JudgedJob $job, Device $unit, BatteryBlock $block): array
     {
         $place = $unit->stands->place ?? (self::run($job, $unit->id)->place ?? '');
         $batteries = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site->batteries;
@@ -196,9 +186,8 @@ final readonly class Banks implements Check
         }
 
         return [
-            new Finding(
-                code: 'bank-other',
-                severity: Severity::Stop,
+            $this->rule('bank-other')->stop(
+                place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                 title: sprintf(
                     '%s has blocks of %g V, surveyed were %g V',
                     strtoupper($unit->id),
@@ -207,16 +196,14 @@ final readonly class Banks implements Check
                 ),
                 detail: 'Blocks of different volts in one row are charged and drained unequally; the weakest ' .
                     'fails and may vent. Take blocks alike, or correct the notes.',
-                place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                 number: $block->volts,
                 limit: $volts[0],
-                source: Rule::PRACTICE,
             ),
         ];
     }
 
     /** @return list<Finding> where fewer blocks are used than the bank has; the volts wanted in the notes are reported at Survey */
-    private static function tapped(JudgedJob $job, Device $unit, BatteryBlock $block): array
+    private function tapped(JudgedJob $job, Device $unit, BatteryBlock $block): array
     {
         foreach (
             TapeNotes::read($job->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->batteries
@@ -229,9 +216,8 @@ final readonly class Banks implements Check
                 $unit->series < $battery->blocks
             ) {
                 return [
-                    new Finding(
-                        code: 'bank-tapped',
-                        severity: Severity::Watch,
+                    $this->rule('bank-tapped')->watch(
+                        place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                         title: sprintf(
                             '%s taps %d of %d blocks: that unbalances the bank',
                             strtoupper($unit->id),
@@ -240,10 +226,8 @@ final readonly class Banks implements Check
                         ),
                         detail: 'The tapped blocks are drained more and charged no better. ' .
                             'Take the light from the whole bank through a converter, or move the tap round at each charge.',
-                        place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                         number: (float) $unit->series,
                         limit: (float) $battery->blocks,
-                        source: Rule::PRACTICE,
                     ),
                 ];
             }

@@ -8,10 +8,8 @@ use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Runs\SetCap;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** A supply sized for part of full load is only large enough once the limit is really set: a step and a check (common practice, no source). */
 final readonly class Cap extends RunCheck
@@ -30,9 +28,8 @@ final readonly class Cap extends RunCheck
         $amps = ($case->watts() * $run->cap) / $case->strip->volts;
 
         return [
-            new Finding(
-                code: 'cap',
-                severity: Severity::Open,
+            $this->rule('cap')->open(
+                place: new FindingPlace('join', $run->controller ?? $run->id),
                 title: sprintf(
                     'Set the limit of %s to %.0f %%, then check it',
                     $case->device($run->controller),
@@ -45,9 +42,7 @@ final readonly class Cap extends RunCheck
                     100 * $run->cap,
                     $amps,
                 ),
-                place: new FindingPlace('join', $run->controller ?? $run->id),
                 number: $run->cap,
-                source: 'common practice, no source',
                 fixes: [
                     new Fix('It is set and checked', SetCap::payload(run: $run->id, cap: $run->cap, checked: true)),
                 ],

@@ -20,7 +20,7 @@ use EmberDusk\Values\Fix;
 use EmberDusk\Values\Severity;
 
 /** Part of a supply's rating stays unused: rating x (1 - headroom) >= nominal load (common practice: 100 W needs 125 W; 144 W asks for 180 W). */
-final readonly class Headroom implements Check
+final readonly class Headroom extends Check
 {
     /** Below this a limit leaves too little light to be worth a strip. */
     private const LEAST_CAP = 0.3;
@@ -49,7 +49,7 @@ final readonly class Headroom implements Check
                 !$supply->battery() &&
                 round($load->share(), 4) > round($job->plan->limits->usable(), 4)
             ) {
-                $findings[] = self::finding($job, $load, $supply);
+                $findings[] = $this->finding($job, $load, $supply);
             }
         }
 
@@ -62,7 +62,7 @@ final readonly class Headroom implements Check
         return round($watts / $supply->ratedWatts(), 4) <= round($plan->limits->usable(), 4);
     }
 
-    private static function finding(JudgedJob $job, SupplyLoad $load, Supply $supply): Finding
+    private function finding(JudgedJob $job, SupplyLoad $load, Supply $supply): Finding
     {
         $plan = $job->plan;
         $asks = $plan->limits->rating($load->watts());
@@ -80,9 +80,9 @@ final readonly class Headroom implements Check
         );
         $only = count($runs) === 1 && $plan->suppliesOf($runs[0]->run) === [$load->id] ? $runs[0] : null;
 
-        return new Finding(
-            code: 'headroom',
+        return $this->rule('headroom')->finding(
             severity: $load->share() > 1 + 1e-9 ? Severity::Stop : Severity::Watch,
+            place: self::place($job, $load->id, $runs),
             title: sprintf('%s load %.0f %%', strtoupper($load->id), 100 * $load->share()),
             detail: sprintf(
                 '%.1f W of %.1f W with %s. %.0f %% headroom needs %.0f W.%s',
@@ -95,10 +95,8 @@ final readonly class Headroom implements Check
                     ? ' No supply on the shelf is large enough: shorten the run or take a strip with less W/m.'
                     : '',
             ),
-            place: self::place($job, $load->id, $runs),
             number: $load->watts(),
             limit: $supply->ratedWatts() * $plan->limits->usable(),
-            source: Rule::PRACTICE,
             fixes: [
                 ...$larger === null || $runs === [] || $runs[0]->run->supply !== $load->id
                     ? []

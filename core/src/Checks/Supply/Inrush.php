@@ -10,11 +10,9 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Device;
 use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\Finding;
-use EmberDusk\Values\Severity;
 
 /** Inrush of several supplies on one mains circuit against its breaker. */
-final readonly class Inrush implements Check
+final readonly class Inrush extends Check
 {
     /** Amps at which a 16 A breaker of type C may trip immediately: 5 times its rating (IEC 60898-1, from memory). */
     private const TRIPS = 80.0;
@@ -44,9 +42,8 @@ final readonly class Inrush implements Check
         foreach ($circuits as $amps) {
             $sum = round(array_sum($amps), 4);
             if (count($amps) > 1 && $sum > self::TRIPS) {
-                $findings[] = new Finding(
-                    code: 'inrush',
-                    severity: Severity::Watch,
+                $findings[] = $this->rule('inrush')->watch(
+                    place: $job->placeOf((string) array_key_first($amps)),
                     title: sprintf(
                         '%s: %g A inrush on one circuit, a breaker may trip from %g A',
                         strtoupper(implode(', ', array_keys($amps))),
@@ -55,10 +52,8 @@ final readonly class Inrush implements Check
                     ),
                     detail: 'Counted for a 16 A breaker of type C. Divide the supplies between circuits or switch ' .
                         'them on in turn. A licensed person decides about the breaker.',
-                    place: $job->placeOf((string) array_key_first($amps)),
                     number: $sum,
                     limit: self::TRIPS,
-                    source: 'IEC 60898-1, from memory',
                 );
             }
         }

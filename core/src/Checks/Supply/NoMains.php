@@ -10,9 +10,7 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** In a place with batteries and no mains, the supply is a converter on the bank, or the bank (common practice, no source). */
 final readonly class NoMains extends RunCheck
@@ -37,13 +35,10 @@ final readonly class NoMains extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'no-mains',
-                severity: Severity::Watch,
+            $this->rule('no-mains')->watch(
+                place: new FindingPlace('kit', $case->run->id),
                 title: "{$case->run->name()}: no mains here, use a converter on the bank",
                 detail: 'A strip straight on a bank draws far more while it charges, at 14.4 V instead of 12 V: use a regulator.',
-                place: new FindingPlace('kit', $case->run->id),
-                source: Rule::PRACTICE,
             ),
         ];
     }

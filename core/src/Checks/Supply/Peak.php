@@ -7,12 +7,10 @@ namespace EmberDusk\Checks\Supply;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
-use EmberDusk\Values\Severity;
 
 /** Dimming switches the full current: where a limit is counted on, the peak still has to be given (docs/model.md 3). */
-final readonly class Peak implements Check
+final readonly class Peak extends Check
 {
     /** Share of its limit from which a supply gives way: the knee is soft (docs/model.md 4). */
     private const KNEE = 0.99;
@@ -44,19 +42,16 @@ final readonly class Peak implements Check
             ) {
                 continue;
             }
-            $findings[$id] = new Finding(
-                code: 'peak',
-                severity: Severity::Watch,
+            $findings[$id] = $this->rule('peak')->watch(
+                place: new FindingPlace('kit', $case->run->id),
                 title: sprintf('%s peak %.1f A', strtoupper($id), $peak),
                 detail: sprintf(
                     'Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. ' .
                         'A limit by amps, or a supply for everything at full, is safer.',
                     $supply->limitAmps,
                 ),
-                place: new FindingPlace('kit', $case->run->id),
                 number: $peak,
                 limit: self::KNEE * $supply->limitAmps,
-                source: Rule::PRACTICE,
             );
         }
 

@@ -15,7 +15,6 @@ use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** The supply's volts must be the strip's: most small controllers pass them straight through (common practice, no source). */
 final readonly class SupplyVolts extends RunCheck
@@ -43,11 +42,11 @@ final readonly class SupplyVolts extends RunCheck
 
     public function check(JudgedJob $job): array
     {
-        return [...parent::check($job), ...self::modules($job)];
+        return [...parent::check($job), ...$this->modules($job)];
     }
 
     /** @return list<Finding> about modules that the client rearranges, on a supply of other volts */
-    private static function modules(JudgedJob $job): array
+    private function modules(JudgedJob $job): array
     {
         $findings = [];
         foreach ($job->plan->items as $id => $item) {
@@ -58,17 +57,14 @@ final readonly class SupplyVolts extends RunCheck
             }
             $volts = (new Fields($kit->written))->number('volts');
             if (abs($supply->volts - $volts) >= self::WITHIN) {
-                $findings[] = new Finding(
-                    code: 'supply-volts',
-                    severity: Severity::Stop,
+                $findings[] = $this->rule('supply-volts')->stop(
+                    place: new FindingPlace('kit', $id),
                     title: sprintf('%s: %g V on %g V modules', $kit->entry->name(), $supply->volts, $volts),
                     detail: $supply->volts > $volts
                         ? 'They overheat and fail. Do not switch it on. Choose a supply of their volts.'
                         : 'They stay dark or dim. Choose a supply of their volts.',
-                    place: new FindingPlace('kit', $id),
                     number: $supply->volts,
                     limit: $volts,
-                    source: Rule::PRACTICE,
                 );
             }
         }
@@ -83,9 +79,9 @@ final readonly class SupplyVolts extends RunCheck
         foreach ($supplies as $id) {
             $supply = $case->plan->supply($id);
             if ($case->strip !== null && $supply !== null && self::dims($supply, $case->strip)) {
-                $findings[] = self::dim($case, $case->strip, $supply);
+                $findings[] = $this->dim($case, $case->strip, $supply);
             } elseif ($case->strip !== null && $supply !== null && !self::suits($supply, $case->strip)) {
-                $findings[] = self::finding($case, $case->strip, $id, $supply, several: count($supplies) > 1);
+                $findings[] = $this->finding($case, $case->strip, $id, $supply, several: count($supplies) > 1);
             }
         }
 
@@ -107,13 +103,12 @@ final readonly class SupplyVolts extends RunCheck
             $supply->lowest > $strip->pixels->turnOn;
     }
 
-    private static function dim(JudgedRun $case, Strip $strip, Supply $supply): Finding
+    private function dim(JudgedRun $case, Strip $strip, Supply $supply): Finding
     {
         $at = array_map(static fn(array $light): float => min($light ?: [0.0]), $case->result->spread ?? [[], []]);
 
-        return new Finding(
-            code: 'cell-dim',
-            severity: Severity::Watch,
+        return $this->rule('cell-dim')->watch(
+            place: new FindingPlace('kit', $case->run->id),
             title: sprintf(
                 '%s: dim on %g to %g V',
                 $case->run->name(),
@@ -131,14 +126,12 @@ final readonly class SupplyVolts extends RunCheck
                         $at[0],
                     ),
             ),
-            place: new FindingPlace('kit', $case->run->id),
             number: $supply->charging,
             limit: $strip->volts,
-            source: Rule::PRACTICE,
         );
     }
 
-    private static function finding(JudgedRun $case, Strip $strip, string $id, Supply $supply, bool $several): Finding
+    private function finding(JudgedRun $case, Strip $strip, string $id, Supply $supply, bool $several): Finding
     {
         $right = $case->smallest(
             Supply::class,
@@ -155,9 +148,8 @@ final readonly class SupplyVolts extends RunCheck
                 ? [new Fix('Take ' . $right->name(), ChooseKit::payload(run: $case->run->id, kit: $right->id()))]
                 : [];
 
-        return new Finding(
-            code: 'supply-volts',
-            severity: Severity::Stop,
+        return $this->rule('supply-volts')->stop(
+            place: new FindingPlace('kit', $case->run->id),
             title: sprintf(
                 '%s: %g V%s on a %g V strip',
                 $case->run->name(),
@@ -166,10 +158,8 @@ final readonly class SupplyVolts extends RunCheck
                 $strip->volts,
             ),
             detail: $detail,
-            place: new FindingPlace('kit', $case->run->id),
             number: $supply->volts,
             limit: $strip->volts,
-            source: Rule::PRACTICE,
             fixes: $fixes,
         );
     }

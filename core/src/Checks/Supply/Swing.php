@@ -9,10 +9,8 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** On a battery resistor-limited strip takes far more on charge than its label says; a regulator holds the volts (docs/model.md 4). */
 final readonly class Swing extends RunCheck
@@ -55,9 +53,8 @@ final readonly class Swing extends RunCheck
         }
 
         return [
-            new Finding(
-                code: 'swing',
-                severity: Severity::Watch,
+            $this->rule('swing')->watch(
+                place: new FindingPlace('kit', $case->run->id),
                 title: sprintf('%s draws %.0f %% on charge', $case->run->name(), 100 * $most),
                 detail: sprintf(
                     '%.1f V empty, %.1f V nominal, %.1f V on charge: the strip runs hot and ages. Use a regulator for %g V.',
@@ -66,10 +63,8 @@ final readonly class Swing extends RunCheck
                     $supply->charging ?? $named,
                     $named,
                 ),
-                place: new FindingPlace('kit', $case->run->id),
                 number: $most,
                 limit: self::MOST,
-                source: 'common practice, no source',
                 fixes: $fixes,
             ),
         ];

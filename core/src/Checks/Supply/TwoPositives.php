@@ -8,10 +8,8 @@ use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Runs\SetZones;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
-use EmberDusk\Values\Severity;
 
 /** Two supplies never feed one + rail: it is cut between their zones, the minus stays common (common practice, no source). */
 final readonly class TwoPositives extends RunCheck
@@ -52,13 +50,10 @@ final readonly class TwoPositives extends RunCheck
         [$one, $other, $pad] = $cuts[0];
 
         return [
-            new Finding(
-                code: 'two-positives',
-                severity: Severity::Stop,
+            $this->rule('two-positives')->stop(
+                place: new FindingPlace('wire', $case->run->id),
                 title: strtoupper($one) . ' and ' . strtoupper($other) . " feed one + of {$case->run->name()}",
                 detail: 'The one with more volts pushes its current into the other. Cut the + rail between them and leave the minus whole.',
-                place: new FindingPlace('wire', $case->run->id),
-                source: 'common practice, no source',
                 fixes: [
                     new Fix(
                         sprintf('Cut the + at %.2f m', $marks->position($pad)),

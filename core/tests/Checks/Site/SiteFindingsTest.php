@@ -4,6 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Checks\Site;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Site\BankFindings;
+use EmberDusk\Checks\Site\PowerFindings;
 use EmberDusk\Checks\Site\SiteFindings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
@@ -41,7 +45,12 @@ final class SiteFindingsTest extends TestCase
     /** @return list<Finding> */
     private static function findings(Plan $plan): array
     {
-        return SiteFindings::for(new JobState($plan, [], Demo::shelf(), []));
+        return array_merge(
+            ...array_map(
+                static fn(Check $c): array => $c->check(JudgedJob::for(new JobState($plan, [], Demo::shelf(), []))),
+                [new SiteFindings(), new PowerFindings(), new BankFindings()],
+            ),
+        );
     }
 
     public function test_a_complete_survey_has_no_findings(): void
