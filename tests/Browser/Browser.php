@@ -125,6 +125,7 @@ final class Browser
     }
 
     /** Takes the connection away, or gives it back. */
+    /** Cuts the page off from the server, or connects it. A page that is cut off is so when this returns: the network hears of it later. */
     public function offline(bool $is): void
     {
         $tools = new ChromeDevToolsDriver($this->driver);
@@ -135,6 +136,20 @@ final class Browser
             'downloadThroughput' => -1,
             'uploadThroughput' => -1,
         ]);
+        $until = hrtime(true) + 30e9;
+        while ($is && $this->reaches()) {
+            if (hrtime(true) > $until) {
+                throw new RuntimeException('The page is not cut off.');
+            }
+            usleep(50_000);
+        }
+    }
+
+    private function reaches(): bool
+    {
+        return $this->driver->executeAsyncScript(
+            'fetch("/time", { cache: "no-store" }).then(() => arguments[0](true), () => arguments[0](false))',
+        ) === true;
     }
 
     public function stop(): void
