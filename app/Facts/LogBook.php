@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace App\Facts;
 
 use App\Models\Job;
-use App\Models\LogEntry;
-use EmberDusk\Bench\Log\LogEntry as Fact;
+use App\Models\JobLogEntry;
+use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Bench\Log\LogWords;
 use EmberDusk\Plan\Plan;
 use Illuminate\Database\Query\Builder;
@@ -28,7 +28,7 @@ final readonly class LogBook
         'join' => 'joins',
     ];
 
-    /** @return list<Fact> facts of the bench, by time */
+    /** @return list<LogEntry> facts of the bench, by time */
     public static function entries(Job $job, ?int $practice = null): array
     {
         return array_values(
@@ -39,13 +39,13 @@ final readonly class LogBook
                 ->orderBy('at')
                 ->orderBy('id')
                 ->get()
-                ->map(static fn(LogEntry $e): Fact => $e->fact())
+                ->map(static fn(JobLogEntry $e): LogEntry => $e->fact())
                 ->all(),
         );
     }
 
     /** Keeps an entry with its words as the plan has them now; one that comes twice is one. Whether it is new. */
-    public static function keep(Job $job, Plan $plan, Fact $entry, ?int $user, ?int $practice): bool
+    public static function keep(Job $job, Plan $plan, LogEntry $entry, ?int $user, ?int $practice): bool
     {
         return $job->logEntries()->firstOrCreate(
             ['uuid' => $entry->uuid],
@@ -73,7 +73,7 @@ final readonly class LogBook
             ->logEntries()
             ->where('practice_id', $practice)
             ->where('uuid', $uuid)
-            ->where('kind', '!=', Fact::STRIKE)
+            ->where('kind', '!=', LogEntry::STRIKE)
             ->exists();
     }
 
@@ -84,12 +84,12 @@ final readonly class LogBook
             $job
                 ->logEntries()
                 ->whereNull('practice_id')
-                ->where('kind', Fact::STRIKE)
+                ->where('kind', LogEntry::STRIKE)
                 ->orderByDesc('at')
                 ->orderByDesc('id')
                 ->get()
                 ->map(
-                    static fn(LogEntry $e): array => [
+                    static fn(JobLogEntry $e): array => [
                         'at' => $e->at,
                         'who' => $e->who,
                         'kind' => $e->kind,
@@ -115,7 +115,7 @@ final readonly class LogBook
             ->leftJoinSub(self::firstStrikes($job), 'strikes', 'strikes.command', '=', 'log_entries.uuid')
             ->where('job_id', $job->id)
             ->whereNull('practice_id')
-            ->where('kind', '!=', Fact::STRIKE)
+            ->where('kind', '!=', LogEntry::STRIKE)
             ->selectRaw(
                 "'e' || log_entries.id as id, at, who, kind, place, case when instr(place, '@') > 0 then substr(place, 1, instr(place, '@') - 1) " .
                     "when instr(place, ':') > 0 then substr(place, 1, instr(place, ':') - 1) else place end as part, " .
@@ -179,7 +179,7 @@ final readonly class LogBook
         return DB::table('log_entries')
             ->where('job_id', $job->id)
             ->whereNull('practice_id')
-            ->where('kind', Fact::STRIKE)
+            ->where('kind', LogEntry::STRIKE)
             ->groupBy('command')
             ->selectRaw('command, min(id) as first, who as struck_by, at as struck_at, text as struck_for');
     }

@@ -4,17 +4,17 @@ declare(strict_types=1);
 
 namespace App\Facts;
 
+use App\Models\CrewOffcut;
 use App\Models\Job;
-use App\Models\Offcut;
 use EmberDusk\Parts\Bar;
-use EmberDusk\Parts\Offcut as InVan;
+use EmberDusk\Parts\Offcut;
 use EmberDusk\Parts\StockCut;
 use Illuminate\Database\Eloquent\Builder;
 
 /** Offcuts in a crew's van available to a job: without those packed for other jobs and those from this one. */
 final readonly class Offcuts
 {
-    /** @return list<InVan> */
+    /** @return list<Offcut> */
     public static function for(Job $job): array
     {
         return array_values(
@@ -22,15 +22,22 @@ final readonly class Offcuts
                 ->orderBy('kit')
                 ->orderBy('mm')
                 ->get()
-                ->map(static fn(Offcut $o): InVan => new InVan($o->id, $o->kit, $o->mm / 1000, $o->kept_for !== null))
+                ->map(
+                    static fn(CrewOffcut $o): Offcut => new Offcut(
+                        $o->id,
+                        $o->kit,
+                        $o->mm / 1000,
+                        $o->kept_for !== null,
+                    ),
+                )
                 ->all(),
         );
     }
 
-    /** @return Builder<Offcut> */
+    /** @return Builder<CrewOffcut> */
     public static function free(Job $job): Builder
     {
-        return Offcut::query()
+        return CrewOffcut::query()
             ->where('crew_id', $job->crew_id)
             ->where(static fn(Builder $q) => $q->whereNull('kept_for')->orWhere('kept_for', $job->id))
             ->where(static fn(Builder $q) => $q->whereNull('left_by')->orWhere('left_by', '!=', $job->id));
@@ -39,7 +46,7 @@ final readonly class Offcuts
     /** Keeps the offcuts that a cut list uses for a job when packed; releases them when unpacked. */
     public static function pack(Job $job, StockCut $cut, bool $packed): void
     {
-        Offcut::query()
+        CrewOffcut::query()
             ->where('kept_for', $job->id)
             ->where('kit', $cut->kit)
             ->update(['kept_for' => null]);
@@ -67,7 +74,7 @@ final readonly class Offcuts
     /** Adds the offcuts of a cut list to the van, replacing earlier ones of this job. */
     public static function leave(Job $job, StockCut $cut): void
     {
-        Offcut::query()->where('left_by', $job->id)->where('kit', $cut->kit)->whereNull('kept_for')->delete();
+        CrewOffcut::query()->where('left_by', $job->id)->where('kit', $cut->kit)->whereNull('kept_for')->delete();
         foreach ($cut->kept() as $mm) {
             $job->crew->offcuts()->create(['kit' => $cut->kit, 'mm' => $mm, 'left_by' => $job->id]);
         }

@@ -5,29 +5,29 @@ declare(strict_types=1);
 namespace App\Facts;
 
 use App\Models\Job;
-use App\Models\Tick;
+use App\Models\StepTick;
 use App\Time\Clock;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Press;
 use EmberDusk\Schedule\TestTicks;
-use EmberDusk\Schedule\Tick as Done;
+use EmberDusk\Schedule\Tick;
 use Illuminate\Database\Eloquent\Builder;
 
 /** State of the ticks: finished steps and tests of a job, and the crew's pace. */
 final readonly class Ticks
 {
-    /** @return array<string, Done> by step and by test */
+    /** @return array<string, Tick> by step and by test */
     public static function for(Job $job, Plan $plan): array
     {
-        $presses = Tick::query()
+        $presses = StepTick::query()
             ->where('job_id', $job->id)
             ->orderBy('at')
             ->orderBy('id')
             ->get()
             ->map(
-                static fn(Tick $t): Press => new Press(
+                static fn(StepTick $t): Press => new Press(
                     $t->step,
                     $t->done,
                     $t->minutes,
@@ -49,7 +49,10 @@ final readonly class Ticks
         $others = Job::query()->where('crew_id', $job->crew_id)->whereKeyNot($job->id)->select('id');
         $timed = [];
         // A test is part of a step: only full steps are held against the table.
-        foreach (self::standing(Tick::query()->whereIn('job_id', $others)->where('step', 'not like', '%/%')) as $tick) {
+        foreach (
+            self::standing(StepTick::query()->whereIn('job_id', $others)->where('step', 'not like', '%/%'))
+            as $tick
+        ) {
             $timed[] = ['kind' => $tick->kind, 'table' => $tick->table_minutes, 'taken' => $tick->minutes];
         }
 
@@ -59,8 +62,8 @@ final readonly class Ticks
     /**
      * The last press on each step, where it says done.
      *
-     * @param  Builder<Tick>  $query
-     * @return list<Tick>
+     * @param  Builder<StepTick>  $query
+     * @return list<StepTick>
      */
     private static function standing(Builder $query): array
     {
@@ -69,6 +72,6 @@ final readonly class Ticks
             $last["{$tick->job_id} {$tick->step}"] = $tick;
         }
 
-        return array_values(array_filter($last, static fn(Tick $t): bool => $t->done));
+        return array_values(array_filter($last, static fn(StepTick $t): bool => $t->done));
     }
 }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Jobs;
 
 use App\Facts\Bases;
-use App\Models\Proposal;
+use App\Models\JobProposal;
 use EmberDusk\Formats\Json;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\PlannerProgress;
@@ -33,7 +33,7 @@ final class Propose implements ShouldQueue
 
     public function handle(): void
     {
-        $proposal = Proposal::query()->findOrFail($this->proposal);
+        $proposal = JobProposal::query()->findOrFail($this->proposal);
         self::keep($proposal, ['state' => 'running']);
         $plan = $proposal->job->newest()->plan();
         $basis = Bases::for($proposal->job);
@@ -72,7 +72,7 @@ final class Propose implements ShouldQueue
 
     public function failed(?Throwable $why): void
     {
-        $proposal = Proposal::query()->findOrFail($this->proposal);
+        $proposal = JobProposal::query()->findOrFail($this->proposal);
         self::keep($proposal, [
             'state' => 'failed',
             'answer' => 'The planner stopped with an error. The job is unchanged; try fewer runs at once.',
@@ -80,7 +80,7 @@ final class Propose implements ShouldQueue
     }
 
     /** @param  array<string, mixed>  $what */
-    private static function keep(Proposal $proposal, array $what): void
+    private static function keep(JobProposal $proposal, array $what): void
     {
         // A sign of life too, where nothing else has changed.
         DB::transaction(static fn(): bool => $proposal->fill($what)->touch());

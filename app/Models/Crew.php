@@ -29,10 +29,10 @@ final class Crew extends Model
         return $this->hasMany(KitEntry::class);
     }
 
-    /** @return HasMany<Offcut, $this> */
+    /** @return HasMany<CrewOffcut, $this> */
     public function offcuts(): HasMany
     {
-        return $this->hasMany(Offcut::class);
+        return $this->hasMany(CrewOffcut::class);
     }
 
     /** @return HasMany<KitNote, $this> */

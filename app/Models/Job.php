@@ -61,16 +61,16 @@ final class Job extends Model
         return $this->hasMany(Trace::class);
     }
 
-    /** @return HasMany<Tick, $this> */
+    /** @return HasMany<StepTick, $this> */
     public function ticks(): HasMany
     {
-        return $this->hasMany(Tick::class);
+        return $this->hasMany(StepTick::class);
     }
 
-    /** @return HasMany<LogEntry, $this> */
+    /** @return HasMany<JobLogEntry, $this> */
     public function logEntries(): HasMany
     {
-        return $this->hasMany(LogEntry::class);
+        return $this->hasMany(JobLogEntry::class);
     }
 
     /** @return HasMany<BenchPractice, $this> */
@@ -79,16 +79,16 @@ final class Job extends Model
         return $this->hasMany(BenchPractice::class);
     }
 
-    /** @return HasOne<Arrangement, $this> */
+    /** @return HasOne<JobArrangement, $this> */
     public function arrangement(): HasOne
     {
-        return $this->hasOne(Arrangement::class);
+        return $this->hasOne(JobArrangement::class);
     }
 
-    /** @return HasMany<Quote, $this> */
+    /** @return HasMany<GivenQuote, $this> */
     public function quotes(): HasMany
     {
-        return $this->hasMany(Quote::class);
+        return $this->hasMany(GivenQuote::class);
     }
 
     /** @return HasMany<PartMark, $this> */
@@ -97,10 +97,10 @@ final class Job extends Model
         return $this->hasMany(PartMark::class);
     }
 
-    /** @return HasMany<Proposal, $this> */
+    /** @return HasMany<JobProposal, $this> */
     public function proposals(): HasMany
     {
-        return $this->hasMany(Proposal::class);
+        return $this->hasMany(JobProposal::class);
     }
 
     /** @return HasMany<ClientLink, $this> */

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Results;
 
 use App\Models\Crew;
+use App\Models\CrewOffcut;
 use App\Models\Job;
 use App\Models\JoinEvent;
-use App\Models\Offcut;
 use App\Models\PartMark;
-use App\Models\Tick;
+use App\Models\StepTick;
 use App\Screens\Home\JobNext;
 use App\Screens\Home\JobSummary;
 use App\Screens\Home\Waiting;
@@ -104,7 +104,7 @@ final readonly class Summaries
             $of('revisions', 'max(id)'),
             $of((new PartMark())->getTable(), "group_concat(part || '=' || state || coalesce(arrives, ''), ' ')"),
             $of('arrangements', 'max(document)'),
-            $of((new Tick())->getTable(), "count(*) || '-' || max(id)"),
+            $of((new StepTick())->getTable(), "count(*) || '-' || max(id)"),
             JoinEvent::query()
                 ->join('join_runs', 'join_runs.id', '=', 'join_run_id')
                 ->whereIn('job_id', $jobs)
@@ -120,7 +120,7 @@ final readonly class Summaries
             (string) DB::table('crews')->where('id', $crew->id)->value('shelf_version'),
             Clock::day(),
             substr(Clock::hour(), 0, 2),
-            Offcut::query()
+            CrewOffcut::query()
                 ->where('crew_id', $crew->id)
                 ->orderBy('id')
                 ->toBase()

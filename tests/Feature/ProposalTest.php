@@ -6,7 +6,7 @@ namespace Tests\Feature;
 
 use App\Jobs\Propose;
 use App\Models\Job;
-use App\Models\Proposal;
+use App\Models\JobProposal;
 use EmberDusk\Tests\Responses;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Facades\Queue;
@@ -116,7 +116,7 @@ final class ProposalTest extends TestCase
         $this->postJson("/jobs/{$this->job->id}/proposals/{$told['id']}/stop")->assertOk();
         self::assertSame(
             [true],
-            Proposal::query()->whereKey($told['id'])->get()->map(static fn(Proposal $p): bool => $p->stop)->all(),
+            JobProposal::query()->whereKey($told['id'])->get()->map(static fn(JobProposal $p): bool => $p->stop)->all(),
         );
         (new Propose($told['id']))->failed(null);
         self::assertStringContainsString(

@@ -7,8 +7,8 @@ namespace App\Http\Controllers;
 use App\Facts\Offcuts;
 use App\Http\Requests\LeaveOffcutsRequest;
 use App\Http\Requests\NewOffcutRequest;
+use App\Models\CrewOffcut;
 use App\Models\Job;
-use App\Models\Offcut;
 use App\Models\User;
 use App\Results\JobLoader;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -51,7 +51,7 @@ final readonly class OffcutController
     public function destroy(Job $job, int $offcut, #[CurrentUser] User $user): JsonResponse
     {
         DB::transaction(
-            static fn(): ?bool => Offcut::query()->where('crew_id', $job->crew_id)->findOrFail($offcut)->delete(),
+            static fn(): ?bool => CrewOffcut::query()->where('crew_id', $job->crew_id)->findOrFail($offcut)->delete(),
         );
 
         return $this->answer($job, $user);

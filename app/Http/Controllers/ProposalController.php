@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\ProposalRequest;
 use App\Jobs\Propose;
 use App\Models\Job;
-use App\Models\Proposal;
+use App\Models\JobProposal;
 use App\Screens\Wire\ProposalState;
 use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
@@ -24,7 +24,7 @@ final readonly class ProposalController
         foreach ($runs as $run) {
             $plan->run($run);
         }
-        $proposal = DB::transaction(static function () use ($request, $job, $runs): Proposal {
+        $proposal = DB::transaction(static function () use ($request, $job, $runs): JobProposal {
             $proposal = $job->proposals()->create([
                 'user_id' => $request->user()?->getAuthIdentifier(),
                 'runs' => $runs,
@@ -39,19 +39,19 @@ final readonly class ProposalController
         return $this->told($proposal->refresh(), 201);
     }
 
-    public function show(Job $job, Proposal $proposal): JsonResponse
+    public function show(Job $job, JobProposal $proposal): JsonResponse
     {
         return $this->told($proposal);
     }
 
-    public function stop(Job $job, Proposal $proposal): JsonResponse
+    public function stop(Job $job, JobProposal $proposal): JsonResponse
     {
         DB::transaction(static fn(): bool => $proposal->update(['stop' => true]));
 
         return $this->told($proposal);
     }
 
-    private function told(Proposal $proposal, int $status = 200): JsonResponse
+    private function told(JobProposal $proposal, int $status = 200): JsonResponse
     {
         $done = $proposal->state === 'done' && $proposal->answer !== null;
 

@@ -19,7 +19,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property string $words title of the step or test at that time
  * @property string $at when it was pressed, YYYY-MM-DDTHH:MM:SS.sssZ
  */
-final class Tick extends Model
+final class StepTick extends Model
 {
     protected $table = 'ticks';
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
-use EmberDusk\Bench\Log\LogEntry as Fact;
+use EmberDusk\Bench\Log\LogEntry;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -25,7 +25,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property bool $sure
  * @property string $at YYYY-MM-DDTHH:MM:SS.sssZ
  */
-final class LogEntry extends Model
+final class JobLogEntry extends Model
 {
     protected $table = 'log_entries';
 
@@ -49,9 +49,9 @@ final class LogEntry extends Model
 
     protected $casts = ['value' => 'float', 'sure' => 'boolean'];
 
-    public function fact(): Fact
+    public function fact(): LogEntry
     {
-        return new Fact(
+        return new LogEntry(
             uuid: $this->uuid,
             kind: $this->kind,
             place: $this->place,

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Schedule\Arrangement as Arranged;
+use EmberDusk\Schedule\Arrangement;
 use Illuminate\Database\Eloquent\Model;
 
 /**
@@ -14,7 +14,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $job_id
  * @property array<string, mixed> $document as EmberDusk\Schedule\Arrangement writes it
  */
-final class Arrangement extends Model
+final class JobArrangement extends Model
 {
     protected $table = 'arrangements';
 
@@ -22,8 +22,8 @@ final class Arrangement extends Model
 
     protected $casts = ['document' => 'array'];
 
-    public function read(): Arranged
+    public function read(): Arrangement
     {
-        return Arranged::read(new Fields($this->document));
+        return Arrangement::read(new Fields($this->document));
     }
 }

@@ -16,7 +16,7 @@ use Illuminate\Support\Carbon;
  * @property array<string, array{what: string, count: string, cents: int}> $lines
  * @property Carbon $created_at
  */
-final class Quote extends Model
+final class GivenQuote extends Model
 {
     protected $table = 'quotes';
 

@@ -24,7 +24,7 @@ use Illuminate\Support\Carbon;
  * @property Carbon $updated_at
  * @property-read Job $job
  */
-final class Proposal extends Model
+final class JobProposal extends Model
 {
     protected $table = 'proposals';
 

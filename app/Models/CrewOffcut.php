@@ -16,7 +16,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int|null $kept_for the job that has packed it
  * @property int|null $left_by the job that it is left over from
  */
-final class Offcut extends Model
+final class CrewOffcut extends Model
 {
     protected $table = 'offcuts';
 
