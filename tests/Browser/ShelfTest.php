@@ -34,7 +34,7 @@ final class ShelfTest extends BrowserTestCase
         $this->press(Key::TAB);
         $this->click(fn() => $this->find('section li button'));
         $this->see('Jobs that use it');
-        $this->see('holds it as it is');
+        $this->see('has this entry');
         $this->assertAccessible('shelf with an entry open');
         $field = $this->find('input[name=channelAmps]');
         $field->clear();
@@ -44,11 +44,11 @@ final class ShelfTest extends BrowserTestCase
         $field = $this->find('input[name=channelAmps]');
         $field->clear();
         $field->sendKeys(['3', Key::ENTER]);
-        $this->see('holds an older copy');
+        $this->see('has an older copy');
         $this->click(fn() => $this->button('Preview the changes'));
         $this->see('C1 carries');
         $this->click(fn() => $this->find('section[aria-labelledby=uses] button.act'));
-        $this->see('holds it as it is');
+        $this->see('has this entry');
         $this->open('/jobs/1/kit');
         $carries = fn(string $metres): bool => str_contains(
             $this->find('[data-figure="C1 carries"]')->getText(),

@@ -46,7 +46,7 @@ final readonly class Facts
             $e instanceof Cable => [
                 $e->conductor->label(),
                 "{$e->cores} cores",
-                sprintf('%.1f mohm/m', 1000 * $e->conductor->ohmsPerMetre),
+                sprintf('%.1f mΩ/m', 1000 * $e->conductor->ohmsPerMetre),
                 $e->conductor->capacity === null ? 'capacity not known' : sprintf('%g A', $e->conductor->capacity),
             ],
             $e instanceof Hub => [

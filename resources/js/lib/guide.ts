@@ -21,6 +21,9 @@ export function isDull(finding: { code: string; severity: string } | null | unde
     return finding?.code === 'evenness' && finding.severity === 'stop';
 }
 
+/** Moves the keyboard to the guide's card. */
+export const GUIDE_KEY = { key: '.', what: 'To the guide' };
+
 export const SKIP = 'Skip this step';
 
 export const STEPS: readonly GuideStep[] = [

@@ -2,7 +2,20 @@
 import { Link } from '@inertiajs/vue3';
 import { useElementBounding, useMutationObserver, useWindowSize } from '@vueuse/core';
 import { computed, nextTick, onMounted, shallowRef, watch } from 'vue';
-import { goToStep, guide, guidePage, guideStep, isDull, marksOf, pauseGuide, SKIP, stepDone, STEPS } from '@/lib/guide';
+import {
+    goToStep,
+    guide,
+    GUIDE_KEY,
+    guidePage,
+    guideStep,
+    isDull,
+    marksOf,
+    pauseGuide,
+    SKIP,
+    stepDone,
+    STEPS,
+} from '@/lib/guide';
+import { useKeys } from '@/lib/keys';
 import type { Finding } from '@/types/generated/responses';
 
 /** Current step of the guide, beside the marked part of the page. */
@@ -19,6 +32,13 @@ const elsewhere = computed(
         (guideStep.value.page !== props.page || (props.job !== undefined && props.job !== guide.value.job)),
 );
 const target = shallowRef<HTMLElement | null>(null);
+const card = shallowRef<HTMLElement>();
+// The card is the last thing of the page for the Tab key.
+useKeys(() =>
+    guideStep.value
+        ? [{ ...GUIDE_KEY, act: () => card.value?.querySelector<HTMLElement>('.press, .quiet')?.focus() }]
+        : [],
+);
 function find(): void {
     const marks = guideStep.value ? marksOf(guideStep.value) : [];
     target.value = marks.map((mark) => document.querySelector<HTMLElement>(mark)).find((found) => found) ?? null;
@@ -96,6 +116,7 @@ watch(
                 :style="ring"
             />
             <section
+                ref="card"
                 aria-labelledby="guide-title"
                 class="panel no-print fixed z-20 border-l-4 !border-l-ember p-4"
                 :style="place"
@@ -103,6 +124,7 @@ watch(
                 <p class="text-[13px] text-ink2">
                     First steps, <span class="fig">{{ guide.step + 1 }}</span> of
                     <span class="fig">{{ STEPS.length }}</span>
+                    <kbd class="ml-2" title="Moves the keyboard here">.</kbd>
                 </p>
                 <div aria-live="polite">
                     <h2 id="guide-title" class="text-base font-semibold">{{ guideStep.title }}</h2>

@@ -2,7 +2,7 @@
 import { Head, Link, router } from '@inertiajs/vue3';
 import { computed, onMounted, ref, watch } from 'vue';
 import { face, turnFace } from '@/lib/face';
-import { guide, isDull, resumeGuide, startGuide } from '@/lib/guide';
+import { guide, GUIDE_KEY, guideStep, isDull, resumeGuide, startGuide } from '@/lib/guide';
 import { said } from '@/lib/clock';
 import { terms } from '@/lib/glossary';
 import { useKeys, type Shortcut } from '@/lib/keys';
@@ -59,6 +59,8 @@ const frameKeys = computed<Shortcut[]>(() => [
     { key: 'd', what: 'Day or night', act: turnFace },
     { key: 'j', what: 'All jobs', act: () => router.visit('/') },
 ]);
+/** Key of the guide's card, for the list of keys. */
+const guideKeys = computed<Omit<Shortcut, 'act'>[]>(() => (guideStep.value ? [GUIDE_KEY] : []));
 useKeys(() => [...props.shortcuts, ...frameKeys.value]);
 
 /** The guide, where this job has the problem that it fixes or has been begun with it. */
@@ -194,7 +196,7 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
     <HistoryBox :open="shown === 'history'" @close="shown = ''" />
     <DialogBox :open="shown === 'keys'" title="Keys" reading @close="shown = ''">
         <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
-            <template v-for="key in [...shortcuts, ...frameKeys]" :key="key.what">
+            <template v-for="key in [...shortcuts, ...frameKeys, ...guideKeys]" :key="key.what">
                 <dt>
                     <kbd
                         >{{ key.ctrl ? 'Ctrl ' : '' }}{{ key.shift ? 'Shift ' : ''

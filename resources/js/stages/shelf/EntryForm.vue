@@ -151,7 +151,7 @@ const update = (use: Use) =>
         <div v-for="use in uses.jobs" :key="use.job" class="border-b border-rule2 py-2">
             <p class="flex justify-between gap-3">
                 <a :href="`/jobs/${use.job}/kit`" class="font-semibold hover:underline">{{ use.name }}</a>{{ ' '
-                }}<span class="text-ink2">{{ use.moved ? 'holds an older copy' : 'holds it as it is' }}</span>
+                }}<span class="text-ink2">{{ use.moved ? 'has an older copy' : 'has this entry' }}</span>
             </p>
             <p v-if="use.moved && !shifts[use.job]">
                 <button type="button" class="act mt-1" :disabled="busy" @click="look(use)">Preview the changes</button>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { Head, Link } from '@inertiajs/vue3';
-import { computed, ref, watch } from 'vue';
+import { useMediaQuery } from '@vueuse/core';
+import { computed, nextTick, ref, watch } from 'vue';
 import ConnectionNote from '@/ui/ConnectionNote.vue';
 import EmberMark from '@/ui/EmberMark.vue';
 import EntryForm from './EntryForm.vue';
@@ -24,6 +25,16 @@ const message = ref('');
 const said = ref('');
 const picker = ref<HTMLInputElement>();
 const field = ref<HTMLInputElement>();
+const list = ref<HTMLElement>();
+const form = ref<HTMLElement>();
+/** Where the three parts are below each other, what was asked for comes into view. */
+const stacked = useMediaQuery('(max-width: 1023px)');
+
+function bring(part: HTMLElement | undefined): void {
+    if (stacked.value) {
+        void nextTick(() => part?.scrollIntoView());
+    }
+}
 const GROUPS = [
     { group: 'light', name: 'Lights' },
     { group: 'power', name: 'Power' },
@@ -67,17 +78,20 @@ watch([kind, page], () => void look());
 function choose(of: string): void {
     kind.value = kind.value === of ? '' : of;
     page.value = 1;
+    bring(list.value);
 }
 
 function show(id: string): void {
     fresh.value = '';
     open.value = id;
+    bring(form.value);
 }
 
 function begin(): void {
     open.value = '';
     prepared.value = {};
     fresh.value = kind.value || 'strip';
+    bring(form.value);
 }
 
 async function take(): Promise<void> {
@@ -131,7 +145,7 @@ useKeys(() => [
     <div class="flex h-full flex-col px-6 max-lg:h-auto">
         <header class="flex h-[52px] shrink-0 items-center gap-4">
             <Link href="/" aria-label="All jobs"><EmberMark /></Link>
-            <h1 class="text-xl font-semibold">Kit shelf</h1>
+            <h1 class="whitespace-nowrap text-xl font-semibold">Kit shelf</h1>
             <label class="ml-2 flex w-72 items-center gap-2 border-b border-ink3 text-ink2"
                 ><span class="sr-only">Search the shelf</span>
                 <input
@@ -168,7 +182,7 @@ useKeys(() => [
                     </button>
                 </div>
             </nav>
-            <section aria-labelledby="entries" class="flex min-h-0 flex-col py-4">
+            <section ref="list" aria-labelledby="entries" class="flex min-h-0 flex-col py-4">
                 <div class="flex flex-wrap items-baseline gap-4 border-b border-rule pb-1">
                     <h2 id="entries" class="font-semibold">
                         {{ kind ? plural[kind] : 'Everything' }}
@@ -201,13 +215,20 @@ useKeys(() => [
                     No shelf entry matches all these words. Remove a word, or add an entry.
                 </p>
                 <p v-if="found.pages > 1" class="flex gap-4 pt-2 text-ink2">
-                    <button type="button" class="act" :disabled="page === 1" @click="page--">before</button>{{ ' '
-                    }}<span class="fig">{{ page }} of {{ found.pages }}</span
+                    <button type="button" class="act" :disabled="page === 1" @click="page--">Previous page</button
+                    >{{ ' ' }}<span class="fig">{{ page }} of {{ found.pages }}</span
                     >{{ ' '
-                    }}<button type="button" class="act" :disabled="page === found.pages" @click="page++">next</button>
+                    }}<button type="button" class="act" :disabled="page === found.pages" @click="page++">
+                        Next page
+                    </button>
                 </p>
             </section>
-            <section aria-label="Entry" class="relative min-h-0 overflow-y-auto py-4" tabindex="-1">
+            <section
+                ref="form"
+                aria-label="Entry"
+                class="max-lg:min-h-screen relative min-h-0 overflow-y-auto py-4"
+                tabindex="-1"
+            >
                 <EntryForm
                     :prepared="prepared"
                     v-if="open || fresh"

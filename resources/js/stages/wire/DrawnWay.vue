@@ -38,7 +38,7 @@ const emit = defineEmits<{ repair: [change: object] }>();
             </thead>
             <tbody>
                 <tr v-for="line in drawn.lines" :key="line.what" class="border-b border-rule2">
-                    <th scope="row" class="text-left font-normal">{{ line.what }}</th>
+                    <th scope="row" class="text-left font-normal first-letter:uppercase">{{ line.what }}</th>
                     <td class="fig text-right">{{ line.now }}</td>
                     <td class="fig text-right">{{ line.then }}</td>
                     <td class="fig text-right">{{ line.difference }}</td>

@@ -138,18 +138,18 @@ async function take(payload: object): Promise<void> {
                     </p>
                 </section>
                 <section v-if="proposal.alternatives.length">
-                    <h3 class="font-semibold">Or</h3>
+                    <h3 class="font-semibold">Alternatives</h3>
                     <div
                         v-for="other in proposal.alternatives"
                         :key="other.name"
                         class="border-b border-rule2 py-1 text-[13px]"
                     >
-                        <b class="font-semibold">{{ other.name }}</b>
+                        <b class="inline-block font-semibold first-letter:uppercase">{{ other.name }}</b>
                         <template v-if="other.same">: the same</template>
                         <template v-else
                             ><ProposedWay :way="other.way" short />{{ ' '
                             }}<button type="button" class="act" @click="take(other.way.take)">
-                                Take the {{ other.name }}
+                                Use {{ other.name }}
                             </button></template
                         >
                     </div>

@@ -64,15 +64,16 @@ async function take(payload: object): Promise<void> {
         </label>
         <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
         <p v-else-if="!found" role="status">Calculating each split …</p>
-        <div v-if="found" class="overflow-x-auto">
-            <table class="w-full text-left">
-                <thead>
-                    <tr class="border-b border-rule align-bottom text-[13px]">
-                        <th scope="col" class="py-1 pr-4 font-normal text-ink2">Way</th>
+        <div v-if="found">
+            <table class="ways w-full text-left" role="table">
+                <thead role="rowgroup">
+                    <tr class="border-b border-rule align-bottom text-[13px]" role="row">
+                        <th scope="col" role="columnheader" class="py-1 pr-4 font-normal text-ink2">Way</th>
                         <th
                             v-for="column in COLUMNS"
                             :key="column.id"
                             scope="col"
+                            role="columnheader"
                             class="py-1 pr-4 font-normal text-ink2"
                         >
                             {{ column.name }}
@@ -80,26 +81,29 @@ async function take(payload: object): Promise<void> {
                         <td></td>
                     </tr>
                 </thead>
-                <tbody>
+                <tbody role="rowgroup">
                     <tr
                         v-for="way in found.ways"
                         :key="way.how"
+                        role="row"
                         class="border-b border-rule2 align-top"
                         :class="way.how === how ? 'bg-rule2' : ''"
                         :data-split="way.how"
                     >
-                        <th scope="row" class="py-2 pr-4 font-normal">
+                        <th scope="row" role="rowheader" class="py-2 pr-4 font-normal">
                             <span :class="way.how === 'now' ? '' : 'font-semibold'">{{ way.label }}</span>
                             <SplitSketch v-if="!way.refused" :parts="way.sketch" />
                             <p v-for="stop in way.stops" :key="stop" class="text-[13px] text-stop">Stops: {{ stop }}</p>
                         </th>
-                        <td v-if="way.refused" :colspan="COLUMNS.length + 1" class="py-2 text-ink2">
+                        <td v-if="way.refused" role="cell" :colspan="COLUMNS.length + 1" class="py-2 text-ink2">
                             {{ way.refused }}
                         </td>
                         <template v-else>
                             <td
                                 v-for="column in COLUMNS"
                                 :key="column.id"
+                                role="cell"
+                                :data-label="column.name"
                                 class="py-2 pr-4"
                                 :class="differs(way, column.id) ? 'font-semibold' : ''"
                             >
@@ -111,7 +115,7 @@ async function take(payload: object): Promise<void> {
                                 />
                                 <template v-else>–</template>
                             </td>
-                            <td class="whitespace-nowrap py-2 text-right">
+                            <td role="cell" class="whitespace-nowrap py-2 text-right">
                                 <template v-if="way.take">
                                     <button type="button" class="press" @click="take(way.take)">Use it</button>
                                     <button
@@ -130,3 +134,32 @@ async function take(payload: object): Promise<void> {
         </div>
     </DialogBox>
 </template>
+
+<style scoped>
+/* On a phone each way is a block of lines, each with its name. */
+@media (max-width: 639px) {
+    .ways thead {
+        position: absolute;
+        clip-path: inset(50%);
+    }
+    .ways tr,
+    .ways th,
+    .ways td {
+        display: block;
+        padding: 2px 0;
+        text-align: left;
+    }
+    .ways tr {
+        padding-bottom: 8px;
+    }
+    .ways td[data-label] {
+        display: flex;
+        justify-content: space-between;
+    }
+    .ways td[data-label]::before {
+        content: attr(data-label);
+        font-weight: normal;
+        color: var(--ink-2);
+    }
+}
+</style>
