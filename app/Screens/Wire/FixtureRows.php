@@ -103,7 +103,7 @@ final readonly class FixtureRows
             as $snapshot
         ) {
             $choices[] = new Fix(
-                'Take ' . $snapshot->entry->name(),
+                'Use ' . $snapshot->entry->name(),
                 ChooseModule::payload(fixture: $fitting, kit: $snapshot->entry->id()),
             );
         }

@@ -104,7 +104,7 @@ final readonly class JudgedRun
             return [];
         }
 
-        return [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $this->run->id, kit: $other->id()))];
+        return [new Fix('Use ' . $other->name(), ChooseKit::payload(run: $this->run->id, kit: $other->id()))];
     }
 
     /** @return list<Fix> that chooses kit of the job for the run again; none where the shelf no longer has it */

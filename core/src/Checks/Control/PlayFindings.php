@@ -99,14 +99,14 @@ final readonly class PlayFindings extends Check
         return [
             $this->rule('road-light')->watch(
                 place: new FindingPlace('scenes'),
-                title: 'Light of a vehicle on the road',
+                title: 'Lights of a vehicle that uses the road',
                 detail: 'Lamps that are seen from outside keep the legal colours of their side and do not flash or run on public roads. ' .
                     ($moves === []
                         ? ''
                         : 'Keep ' .
                             implode(', ', array_map(static fn(Show $s): string => "“{$s->name}”", $moves)) .
                             ' for use while parked, off the road. ') .
-                    'Local rules decide; what is required of a vehicle’s own lamps is never driven from here.',
+                    'Local rules decide; the vehicle’s own required lamps are never controlled from here.',
             ),
         ];
     }

@@ -76,7 +76,7 @@ final readonly class ControllerAmps extends Check
                 ),
             detail: sprintf(
                 '%.2f A of %g A on the highest channel, %.2f A of %g A in all, of all connected loads. ' .
-                    'Fewer metres, a second controller, or a larger one.',
+                    'Use fewer metres, a second controller, or a larger one.',
                 $load->fullest(),
                 $controller->channelAmps,
                 $load->amps,

@@ -79,7 +79,7 @@ final readonly class Lamps extends Check
             $findings[] = $this->rule('lamp-volts')->stop(
                 place: $place,
                 title: sprintf('%s get %.1f V, need %g V', $name, $result->volts, $fixture->leastVolts),
-                detail: 'Their converters give up: they flash or stay dark.',
+                detail: 'Their drivers shut down: the lamps flash or stay dark.',
                 number: $result->volts,
                 limit: $fixture->leastVolts,
                 source: 'the fixture’s instructions, on the shelf',

@@ -129,7 +129,7 @@ final readonly class Modules extends Check
                     $this->rule('phase-least')->watch(
                         place: $place,
                         title: sprintf('%s has %g W, needs %g W', $name, $watts, $dimmer->leastWatts),
-                        detail: 'With less the lamps flicker or glow when off. More lamps, or a module for less.',
+                        detail: 'With less the lamps flicker or glow when off. Add lamps, or choose a module with a lower minimum.',
                         number: $watts,
                         limit: $dimmer->leastWatts,
                         source: $leaflet,
@@ -143,7 +143,7 @@ final readonly class Modules extends Check
                     $this->rule('analog-current')->stop(
                         place: $place,
                         title: sprintf(
-                            '%s: %d fixtures push %g mA, it takes %g mA',
+                            '%s: %d fixtures send %g mA, it takes %g mA',
                             $name,
                             $count,
                             $count * self::ANALOG_EACH,
@@ -169,7 +169,7 @@ final readonly class Modules extends Check
                     $this->rule('analog-off')->watch(
                         place: $place,
                         title: "{$name} cannot switch its fixtures off",
-                        detail: 'At 0 V a 0-10 V fixture stays at its least light. A relay in the module, or a switch before the fixtures.',
+                        detail: 'At 0 V a 0-10 V fixture stays at its minimum light. Use a module with a relay, or a switch before the fixtures.',
                     ),
                 ],
             ],
@@ -179,7 +179,7 @@ final readonly class Modules extends Check
                     $this->rule('dali-addresses')->stop(
                         place: $place,
                         title: sprintf('%s has %d fixtures on %d addresses', $name, $count, $dimmer->addresses),
-                        detail: 'Part them between two buses.',
+                        detail: 'Divide them between two buses.',
                         number: $count,
                         limit: $dimmer->addresses,
                         fixes: $other,
@@ -196,7 +196,7 @@ final readonly class Modules extends Check
                             $count * self::DALI_EACH,
                             min($dimmer->milliamps, self::DALI_MILLIAMPS),
                         ),
-                        detail: 'The bus loses its volts and its telegrams.',
+                        detail: 'The bus voltage falls and commands are lost.',
                         number: $count * self::DALI_EACH,
                         limit: min($dimmer->milliamps, self::DALI_MILLIAMPS),
                         fixes: $other,
@@ -244,7 +244,7 @@ final readonly class Modules extends Check
                 };
             if ($fits && ($plan->modules[$fitting->module ?? '']->kit ?? null) !== $dimmer->id()) {
                 $fixes[] = new Fix(
-                    'Take ' . $dimmer->name(),
+                    'Use ' . $dimmer->name(),
                     ChooseModule::payload(fixture: $fixture, kit: $dimmer->id()),
                 );
             }

@@ -31,17 +31,17 @@ final readonly class Cooling extends RunCheck
         return [
             $this->rule('hot-bare')->watch(
                 place: new FindingPlace('kit', $run->id),
-                title: sprintf('%s: %.1f W/m lie bare', $run->name(), $makes),
+                title: sprintf('%s: %.1f W/m without a profile', $run->name(), $makes),
                 detail: sprintf(
                     'Above %g W/m a strip needs metal behind it: on wood or plaster it gets hot, ages and comes loose. ' .
-                        'Put it into a profile, or take a weaker strip.',
+                        'Put it into a profile, or choose a weaker strip.',
                     self::BARE,
                 ),
                 number: $makes,
                 limit: self::BARE,
                 fixes: [
                     new \EmberDusk\Values\Fix(
-                        'Into a profile',
+                        'Use a profile',
                         \EmberDusk\Plan\Changes\Runs\NoteRun::payload(run: $run->id, word: 'profile', on: true),
                     ),
                 ],

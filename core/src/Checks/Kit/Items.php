@@ -89,7 +89,7 @@ final readonly class Items extends Check
     {
         return $this->rule('item-on')->open(
             place: new FindingPlace('kit', $item->id),
-            title: $entry->name() . ' belongs to nothing',
+            title: $entry->name() . ' is assigned to nothing',
             detail: 'Choose what it belongs to, or remove it: a set belongs to a run, modules to a supply, a plug to a cable.',
             fixes: [
                 new Fix('Remove it', SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $item->id)),
@@ -125,7 +125,7 @@ final readonly class Items extends Check
                     implode(', ', $control->speaks) .
                     '; the job speaks ' .
                     implode(', ', array_filter(array_keys($families))) .
-                    '. Take one of the same kind, or a bridge between them.',
+                    '. Choose one of the same kind, or add a bridge.',
             );
         }
         $site = TapeNotes::read($job->plan->places[$item->place]->notes ?? '')->site;
@@ -196,7 +196,7 @@ final readonly class Items extends Check
         if ($ways !== null && isset($job->plan->splices[$cable->to]) && $ends > $ways) {
             $findings[] = $this->rule('fork-ways')->stop(
                 place: $place,
-                title: "{$entry->name()} in {$name} has {$ways} ends, {$ends} cables go on from it",
+                title: "{$entry->name()} in {$name} has {$ways} ends, {$ends} cables connect to it",
                 detail: 'Choose a lead with more ends, or add another one to a branch that carries less.',
                 number: (float) $ends,
                 limit: (float) $ways,
@@ -210,7 +210,7 @@ final readonly class Items extends Check
             $findings[] = $this->rule('plug-open')->watch(
                 place: $place,
                 title: "{$entry->name()} in {$name} is open where it is damp",
-                detail: 'Water between its pins eats them. Take a tight one, or put it in a box.',
+                detail: 'Water corrodes its pins. Choose a sealed one, or put it into a box.',
             );
         }
 
@@ -261,7 +261,7 @@ final readonly class Items extends Check
             $this->rule('set-short')->stop(
                 place: new FindingPlace('kit', $run->id),
                 title: sprintf('%s is %.2f m short for %s', $entry->name(), $run->length() - $metres, $run->name()),
-                detail: 'Sets are not joined end to end: the second one dims. Take a longer one, or single parts.',
+                detail: 'Sets are not joined end to end: the second one dims. Choose a longer one, or single parts.',
                 number: $metres,
                 limit: $run->length(),
             ),

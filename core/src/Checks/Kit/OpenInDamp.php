@@ -39,7 +39,7 @@ final readonly class OpenInDamp extends Check
                     title: strtoupper($id) . ' is not splash-proof and stands in a damp place',
                     detail: 'Water bridges its terminals' .
                         ($kit->kind() === 'supply' ? '; near mains that can kill' : '') .
-                        '. Choose a tight one, put it into a closed box, or move it to a dry place.' .
+                        '. Choose a sealed one, put it into a closed box, or move it to a dry place.' .
                         ($kit->kind() === 'supply' ? ' Mains work is for a licensed person; local codes decide.' : ''),
                 );
             }

@@ -107,7 +107,7 @@ final readonly class Fusing extends Check
                     place: $place,
                     title: sprintf('%s: a fuse of %g A blows in use', $name, $own),
                     detail: sprintf(
-                        '%.2f A flow; a fuse carries them for good from %.2f A.%s',
+                        '%.2f A flow; a fuse carries that continuously from %.2f A on.%s',
                         $load,
                         Guard::needs($load),
                         $none,

@@ -60,7 +60,8 @@ final readonly class RailCapacity extends RunCheck
                 title: sprintf('%.1f A into one end of %s, rail rating %g A', $amps, $case->run->name(), $limit),
                 detail: ($stated === null
                     ? 'The entry has no rail rating; for a strip of 8 to 12 mm that is a lot. '
-                    : '') . 'The copper at the feed gets hot and browns. Feed it at more points, or cut it into parts.',
+                    : '') .
+                    'The copper at the feed gets hot and discolours. Feed it at more points, or cut it into parts.',
                 number: $amps,
                 limit: $limit,
                 source: $stated === null ? Rule::PRACTICE : Rule::LEAFLET,

@@ -46,7 +46,7 @@ final readonly class SwitchRating extends Check
             );
             $fixes =
                 $right !== null
-                    ? [new Fix('Take ' . $right->name(), SetCable::payload(cable: $id, switch: $right->id()))]
+                    ? [new Fix('Use ' . $right->name(), SetCable::payload(cable: $id, switch: $right->id()))]
                     : [];
             $name = strtoupper($id);
             if ($amps > $switch->amps) {

@@ -70,8 +70,8 @@ final readonly class PowerFindings extends PlaceCheck
                 $findings[] = $this->rule('damp-outlet')->watch(
                     place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
                     title: "{$outlet->spot->name} is in a damp place",
-                    detail: 'Work on mains is for a licensed person; residual-current protection and the tightness of the box ' .
-                        'are theirs to judge by local rules.',
+                    detail: 'Work on mains is for a licensed person, who judges residual-current protection and the rating of the ' .
+                        'box by local rules.',
                     source: 'local rules decide',
                 );
             }

@@ -126,7 +126,7 @@ final readonly class SiteFindings extends Check
                     place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
                     title: "{$run->name()} is bare in a damp place",
                     detail: 'Water on pads corrodes the copper. Use a gasketed profile or a splash-proof strip.',
-                    fixes: [new Fix('Into a profile', NoteRun::payload(run: $id, word: 'profile', on: true))],
+                    fixes: [new Fix('Use a profile', NoteRun::payload(run: $id, word: 'profile', on: true))],
                 );
             }
         }

@@ -97,7 +97,7 @@ final readonly class SurveyFindings extends Check
                         'Its %.2f m, kit and feeds are kept. Type its name on a wall again, or delete it.',
                         $r->length(),
                     ),
-                    fixes: [new Fix("Drop {$r->name()}", DropRun::payload(run: $r->id))],
+                    fixes: [new Fix("Delete {$r->name()}", DropRun::payload(run: $r->id))],
                 ),
                 $lost,
             ),

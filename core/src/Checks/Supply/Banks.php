@@ -114,7 +114,7 @@ final readonly class Banks extends Check
         }
         $fixes =
             $other !== null && $run !== null
-                ? [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))]
+                ? [new Fix('Use ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))]
                 : [];
 
         return [
@@ -155,7 +155,7 @@ final readonly class Banks extends Check
 
         $fixes =
             $other !== null && $run !== null
-                ? [new Fix('Take ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))]
+                ? [new Fix('Use ' . $other->name(), ChooseKit::payload(run: $run->id, kit: $other->id()))]
                 : [];
 
         return [
@@ -163,8 +163,8 @@ final readonly class Banks extends Check
                 place: new FindingPlace('kit', $run->id ?? ''),
                 title: sprintf('%s delivers %.2f A, less than its minimum load', strtoupper($unit->id), $least),
                 detail: sprintf(
-                    '%s regulates from %g A on: below that its volts rise and harm the strip. Take one without a least ' .
-                        'load, or add a load that is always on.',
+                    '%s regulates from %g A on: below that its output voltage rises and harms the strip. Choose one without a ' .
+                        'minimum load, or add a load that is always on.',
                     $converter->name(),
                     $converter->leastAmps,
                 ),
@@ -189,13 +189,13 @@ final readonly class Banks extends Check
             $this->rule('bank-other')->stop(
                 place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
                 title: sprintf(
-                    '%s has blocks of %g V, surveyed were %g V',
+                    '%s has blocks of %g V, the survey has %g V',
                     strtoupper($unit->id),
                     $block->volts,
                     $volts[0],
                 ),
                 detail: 'Blocks of different volts in one row are charged and drained unequally; the weakest ' .
-                    'fails and may vent. Take blocks alike, or correct the notes.',
+                    'fails and may vent. Use equal blocks, or correct the notes.',
                 number: $block->volts,
                 limit: $volts[0],
             ),

@@ -92,7 +92,7 @@ final readonly class Headroom extends Check
                 100 * $plan->limits->headroom,
                 $asks,
                 $larger === null
-                    ? ' No supply on the shelf is large enough: shorten the run or take a strip with less W/m.'
+                    ? ' No supply on the shelf is large enough: shorten the run or choose a strip with less W/m.'
                     : '',
             ),
             number: $load->watts(),
@@ -102,7 +102,7 @@ final readonly class Headroom extends Check
                     ? []
                     : [
                         new Fix(
-                            'Take ' . $larger->name(),
+                            'Use ' . $larger->name(),
                             ChooseKit::payload(run: $runs[0]->run->id, kit: $larger->id()),
                         ),
                     ],

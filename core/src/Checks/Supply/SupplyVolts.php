@@ -145,7 +145,7 @@ final readonly class SupplyVolts extends RunCheck
                 : 'The strip stays dark or dim. Take a supply of the strip’s volts.';
         $fixes =
             $right !== null && $id === $case->run->supply
-                ? [new Fix('Take ' . $right->name(), ChooseKit::payload(run: $case->run->id, kit: $right->id()))]
+                ? [new Fix('Use ' . $right->name(), ChooseKit::payload(run: $case->run->id, kit: $right->id()))]
                 : [];
 
         return $this->rule('supply-volts')->stop(

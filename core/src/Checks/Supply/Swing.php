@@ -48,7 +48,7 @@ final readonly class Swing extends RunCheck
         $fixes = [];
         if ($regulator !== null) {
             $fixes = [
-                new Fix('Take ' . $regulator->name(), ChooseKit::payload(run: $case->run->id, kit: $regulator->id())),
+                new Fix('Use ' . $regulator->name(), ChooseKit::payload(run: $case->run->id, kit: $regulator->id())),
             ];
         }
 

@@ -53,7 +53,7 @@ final readonly class TwoPositives extends RunCheck
             $this->rule('two-positives')->stop(
                 place: new FindingPlace('wire', $case->run->id),
                 title: strtoupper($one) . ' and ' . strtoupper($other) . " feed one + of {$case->run->name()}",
-                detail: 'The one with more volts pushes its current into the other. Cut the + rail between them and leave the minus whole.',
+                detail: 'The one with more volts drives current into the other. Cut the + rail between them and keep the minus connected.',
                 fixes: [
                     new Fix(
                         sprintf('Cut the + at %.2f m', $marks->position($pad)),
