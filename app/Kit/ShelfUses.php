@@ -8,10 +8,10 @@ use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
 use App\Results\JobLoader;
+use App\Screens\Shelf\EntryUses;
+use App\Screens\Shelf\JobUse;
 use App\Screens\Shelf\Shift;
 use App\Screens\Shelf\ShiftView;
-use App\Screens\Shelf\Uses;
-use App\Screens\Shelf\UseView;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\RefreshKit;
@@ -25,7 +25,7 @@ final readonly class ShelfUses
 
     public function __construct(private JobLoader $loader) {}
 
-    public function for(Crew $crew, string $entry, ?KitSnapshot $now): Uses
+    public function for(Crew $crew, string $entry, ?KitSnapshot $now): EntryUses
     {
         $held = static fn(): Builder => Job::query()
             ->where('crew_id', $crew->id)
@@ -41,12 +41,12 @@ final readonly class ShelfUses
             ])
             ->get();
 
-        return new Uses(
+        return new EntryUses(
             total: $held()->count(),
             jobs: array_values(
                 $jobs
                     ->map(
-                        static fn(Job $job): UseView => new UseView(
+                        static fn(Job $job): JobUse => new JobUse(
                             job: $job->id,
                             name: $job->name,
                             revision: (int) $job->revision,

@@ -111,7 +111,10 @@ final class LeftTest extends TestCase
         $job = $this->job($this->crew());
         $this->actingAs($this->user($job->crew));
         $at = "/jobs/{$job->id}";
-        $mixed = $this->answer($this->postJson("{$at}/mix", ['of' => 'c1', 'level' => 0.5, 'kelvin' => 4000]), 'mixed');
+        $mixed = $this->answer(
+            $this->postJson("{$at}/mix", ['of' => 'c1', 'level' => 0.5, 'kelvin' => 4000]),
+            'mixedColour',
+        );
         self::assertCount(2, (array) $mixed['duties']);
         $this->postJson("{$at}/mix", ['of' => 'c1', 'level' => 0.5, 'kelvin' => 100])->assertUnprocessable();
         $this->postJson("{$at}/mix", ['of' => 'c1', 'level' => 2])->assertUnprocessable();

@@ -24,12 +24,12 @@ final class ShelfTest extends TestCase
 
     public function test_it_is_searched_by_words_and_kind(): void
     {
-        $all = $this->answer($this->getJson('/shelf/entries'), 'found');
+        $all = $this->answer($this->getJson('/shelf/entries'), 'shelfResults');
         self::assertSame([147, 3], [$all['total'], $all['pages']]);
         self::assertCount(60, $all['entries']);
         $found = $this->answer(
             $this->getJson('/shelf/entries?find=' . urlencode('24 V TUNABLE') . '&kind=strip'),
-            'found',
+            'shelfResults',
         );
         self::assertSame(
             ['strip-tunable-24', 'strip-tunable-24-mood', 'strip-rgbcct-24'],
@@ -39,7 +39,7 @@ final class ShelfTest extends TestCase
         self::assertGreaterThan(1, count($found['counts']));
         self::assertSame(
             0,
-            $this->answer($this->getJson('/shelf/entries?find=' . urlencode('100%_')), 'found')['total'],
+            $this->answer($this->getJson('/shelf/entries?find=' . urlencode('100%_')), 'shelfResults')['total'],
         );
         $this->getJson('/shelf/entries?kind=lamp')->assertStatus(422);
         $this->get('/shelf')->assertOk();
@@ -123,16 +123,16 @@ final class ShelfTest extends TestCase
         $send = fn(string $text) => $this->postJson('/shelf/import', [
             'file' => UploadedFile::fake()->createWithContent('shelf.csv', $text),
         ]);
-        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 9], $this->answer($send($csv), 'taken'));
+        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 9], $this->answer($send($csv), 'importCounts'));
         self::assertSame(
             ['new' => 1, 'changed' => 1, 'same' => 8],
             $this->answer(
                 $send(str_replace('Blade fuse 5 A', 'Fuse 5 A', $csv) . "fuse,own,Own,5,blade,,,,,\r\n"),
-                'taken',
+                'importCounts',
             ),
         );
         $json = (string) $this->get('/shelf/export.json')->assertOk()->getContent();
-        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 148], $this->answer($send($json), 'taken'));
+        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 148], $this->answer($send($json), 'importCounts'));
         $count = $this->crew->kitEntries()->count();
         foreach (
             [

@@ -90,7 +90,7 @@ final class SurveyTest extends TestCase
             'caption' => 'Cupboard',
             'photo' => UploadedFile::fake()->createWithContent('a.jpg', $bytes),
         ]);
-        $photos = $this->answer($send(self::jpeg(1700, 100)), 'photos')['photos'];
+        $photos = $this->answer($send(self::jpeg(1700, 100)), 'placePhotos')['photos'];
         self::assertSame(['Cupboard', 1600], [$photos[0]['caption'], $photos[0]['width']]);
         $this->get($photos[0]['url'])->assertOk()->assertHeader('Content-Type', 'image/jpeg');
         $send('no photo')
@@ -107,7 +107,7 @@ final class SurveyTest extends TestCase
             [],
             $this->answer(
                 $this->deleteJson($this->job->exists ? "/jobs/{$this->job->id}/photos/{$photos[0]['id']}" : ''),
-                'photos',
+                'placePhotos',
             )['photos'],
         );
     }

@@ -11,9 +11,9 @@ use App\Models\Job;
 use App\Models\User;
 use App\Papers\Download;
 use App\Results\JobLoader;
+use App\Screens\Bench\LogImportCounts;
 use App\Screens\Bench\LogPage;
 use App\Screens\Bench\LogPageView;
-use App\Screens\Bench\LogTaken;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\LogCsv;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -67,7 +67,7 @@ final readonly class LogController
         });
 
         return new JsonResponse(
-            new LogTaken(new: $new, same: count($read['entries']) - $new, elsewhere: $read['elsewhere']),
+            new LogImportCounts(new: $new, same: count($read['entries']) - $new, elsewhere: $read['elsewhere']),
         );
     }
 

@@ -10,8 +10,8 @@ use App\Models\Photo;
 use App\Models\User;
 use App\Photos\Shrink;
 use App\Screens\Survey\PhotoLimits;
-use App\Screens\Survey\Photos;
 use App\Screens\Survey\PhotoView;
+use App\Screens\Survey\PlacePhotos;
 use App\Time\Clock;
 use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -27,7 +27,7 @@ final class PhotoController
     public function index(Job $job, string $place): JsonResponse
     {
         return new JsonResponse(
-            new Photos(
+            new PlacePhotos(
                 limits: new PhotoLimits(
                     megapixels: intdiv(Shrink::MOST_PIXELS, 1_000_000),
                     megabytes: intdiv(PhotoRequest::MOST, 1000),

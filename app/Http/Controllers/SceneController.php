@@ -6,7 +6,7 @@ namespace App\Http\Controllers;
 
 use App\Http\Requests\MixRequest;
 use App\Models\Job;
-use App\Screens\Scenes\MixedView;
+use App\Screens\Scenes\MixedColour;
 use App\Screens\Scenes\ShowFrames;
 use EmberDusk\Circuit\Colour;
 use EmberDusk\Control\Mixing;
@@ -32,7 +32,7 @@ final readonly class SceneController
         };
 
         return new JsonResponse(
-            new MixedView(duties: $mixed->duties, level: $level, colour: $mixed->seen->hex(), note: $mixed->note),
+            new MixedColour(duties: $mixed->duties, level: $level, colour: $mixed->seen->hex(), note: $mixed->note),
         );
     }
 

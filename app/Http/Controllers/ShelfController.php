@@ -15,12 +15,12 @@ use App\Models\KitEntry;
 use App\Models\User;
 use App\Papers\Download;
 use App\Screens\Shelf\EntryAnswer;
-use App\Screens\Shelf\Found;
+use App\Screens\Shelf\ImportCounts;
 use App\Screens\Shelf\KindCount;
 use App\Screens\Shelf\KindView;
 use App\Screens\Shelf\ShelfEntry;
 use App\Screens\Shelf\ShelfPage;
-use App\Screens\Shelf\Taken;
+use App\Screens\Shelf\ShelfResults;
 use EmberDusk\Kit\EntryCells;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
@@ -126,7 +126,7 @@ final readonly class ShelfController
         );
 
         return new JsonResponse(
-            new Taken(new: count($entries) - $before->count(), changed: $before->count() - $same, same: $same),
+            new ImportCounts(new: count($entries) - $before->count(), changed: $before->count() - $same, same: $same),
         );
     }
 
@@ -150,7 +150,7 @@ final readonly class ShelfController
         );
     }
 
-    private static function found(ShelfSearchRequest $request, Crew $crew): Found
+    private static function found(ShelfSearchRequest $request, Crew $crew): ShelfResults
     {
         $matching = $crew->kitEntries();
         foreach (preg_split('/\s+/u', Str::lower($request->find()), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
@@ -165,7 +165,7 @@ final readonly class ShelfController
         $shown = $matching->when($request->kind() !== '', static fn($q) => $q->where('kind', $request->kind()));
         $total = $request->kind() === '' ? array_sum($counts) : $counts[$request->kind()] ?? 0;
 
-        return new Found(
+        return new ShelfResults(
             total: $total,
             page: $request->page(),
             pages: max(1, (int) ceil($total / self::PAGE)),

@@ -16,7 +16,7 @@ final readonly class BenchColours implements View
     /**
      * @param  list<string>  $names
      * @param  list<string>  $css
-     * @param  list<BenchAsked>  $asked
+     * @param  list<AskedColour>  $asked
      * @param  list<string>  $moves
      * @param  list<BenchLead>  $leads
      */
@@ -24,7 +24,7 @@ final readonly class BenchColours implements View
         public bool $pixels,
         #[Field(of: Field::TEXTS)] public array $names,
         #[Field(of: Field::TEXTS)] public array $css,
-        #[Field(of: BenchAsked::class)] public array $asked,
+        #[Field(of: AskedColour::class)] public array $asked,
         public ?int $next,
         public int $left,
         public bool $found,

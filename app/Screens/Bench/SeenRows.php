@@ -49,7 +49,7 @@ final readonly class SeenRows
             names: $seen->colours,
             css: array_slice($css, 0, count($seen->colours)),
             asked: array_map(
-                static fn(int $c, int $set): BenchAsked => new BenchAsked(
+                static fn(int $c, int $set): AskedColour => new AskedColour(
                     colour: $c,
                     seen: $set,
                     words: $words->seen($set),

@@ -22,7 +22,7 @@ final readonly class BuildPicture implements View
      * @param  list<BuildWait>  $waits
      * @param  list<Visit>  $visits
      * @param  list<Pin>  $pins
-     * @param  list<Added>  $added
+     * @param  list<AddedWait>  $added
      * @param  list<string>  $order
      */
     public function __construct(
@@ -35,7 +35,7 @@ final readonly class BuildPicture implements View
         #[Field(of: Visit::class)] public array $visits,
         public bool $weekends,
         #[Field(of: Pin::class)] public array $pins,
-        #[Field(of: Added::class)] public array $added,
+        #[Field(of: AddedWait::class)] public array $added,
         public string $end,
         public string $next,
         #[Field(of: Field::TEXTS)] public array $order,

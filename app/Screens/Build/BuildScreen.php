@@ -50,7 +50,10 @@ final readonly class BuildScreen
             visits: $schedule->arrangement()->visits,
             weekends: $arrangement->weekends,
             pins: array_values($arrangement->pins),
-            added: array_map(static fn(array $w): Added => new Added(step: $w[0], after: $w[1]), $arrangement->waits),
+            added: array_map(
+                static fn(array $w): AddedWait => new AddedWait(step: $w[0], after: $w[1]),
+                $arrangement->waits,
+            ),
             next: $remaining->days->date(
                 $remaining->days->on(
                     $remaining->timetable->worked() === []

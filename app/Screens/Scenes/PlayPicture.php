@@ -159,12 +159,12 @@ final readonly class PlayPicture
 
     /**
      * @param  array<string, string>  $words
-     * @return list<Worded>
+     * @return list<KeyedWords>
      */
     public static function options(array $words): array
     {
         return array_map(
-            static fn(string $key, string $says): Worded => new Worded(key: $key, says: $says),
+            static fn(string $key, string $says): KeyedWords => new KeyedWords(key: $key, says: $says),
             array_keys($words),
             array_values($words),
         );

@@ -14,13 +14,13 @@ final readonly class PowerPicture implements View
     use WrittenRecord;
 
     /**
-     * @param  list<Worded>  $curves
-     * @param  list<Worded>  $states
+     * @param  list<KeyedWords>  $curves
+     * @param  list<KeyedWords>  $states
      * @param  list<PowerLight>  $lights
      */
     public function __construct(
-        #[Field(of: Worded::class)] public array $curves,
-        #[Field(of: Worded::class)] public array $states,
+        #[Field(of: KeyedWords::class)] public array $curves,
+        #[Field(of: KeyedWords::class)] public array $states,
         #[Field(of: PowerLight::class)] public array $lights,
     ) {}
 }

@@ -22,8 +22,8 @@ final readonly class ScenesPicture implements View
      * @param  list<ReachPictureView>  $reach
      * @param  list<SceneDim>  $dims
      * @param  list<ShowPicture>  $shows
-     * @param  list<Worded>  $showKinds
-     * @param  list<Worded>  $ways
+     * @param  list<KeyedWords>  $showKinds
+     * @param  list<KeyedWords>  $ways
      */
     public function __construct(
         #[Field(of: BoardLight::class)] public array $lights,
@@ -35,8 +35,8 @@ final readonly class ScenesPicture implements View
         #[Field(of: SceneDim::class)] public array $dims,
         public PresetPicture $presets,
         #[Field(of: ShowPicture::class)] public array $shows,
-        #[Field(of: Worded::class)] public array $showKinds,
-        #[Field(of: Worded::class)] public array $ways,
+        #[Field(of: KeyedWords::class)] public array $showKinds,
+        #[Field(of: KeyedWords::class)] public array $ways,
         public StartsPicture $starts,
         public PowerPicture $power,
         public string $wifi,

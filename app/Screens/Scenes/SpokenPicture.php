@@ -9,9 +9,9 @@ use EmberDusk\Control\CommandResult;
 /** Result of a voice command on the screen. */
 final readonly class SpokenPicture
 {
-    public static function for(CommandResult $spoken): Spoken
+    public static function for(CommandResult $spoken): SpokenCommand
     {
-        return new Spoken(
+        return new SpokenCommand(
             words: $spoken->words,
             understood: $spoken->heard->trouble === '',
             answers: $spoken->answers,

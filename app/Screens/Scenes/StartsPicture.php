@@ -15,14 +15,14 @@ final readonly class StartsPicture implements View
     use WrittenRecord;
 
     /**
-     * @param  list<Worded>  $kinds
+     * @param  list<KeyedWords>  $kinds
      * @param  list<TriggerPicture>  $triggers
      * @param  list<AgendaLine>  $agenda
      * @param  list<string>  $not
      * @param  list<TruthRow>  $table
      */
     public function __construct(
-        #[Field(of: Worded::class)] public array $kinds,
+        #[Field(of: KeyedWords::class)] public array $kinds,
         #[Field(of: TriggerPicture::class)] public array $triggers,
         public string $day,
         public string $sun,

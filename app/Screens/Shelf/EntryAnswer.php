@@ -14,5 +14,5 @@ final readonly class EntryAnswer implements View
     use WrittenRecord;
 
     /** @param  array<string, string>  $cells  by field of the kind */
-    public function __construct(#[Field(of: Field::TEXTS, map: true)] public array $cells, public Uses $uses) {}
+    public function __construct(#[Field(of: Field::TEXTS, map: true)] public array $cells, public EntryUses $uses) {}
 }

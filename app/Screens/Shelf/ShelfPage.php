@@ -14,5 +14,5 @@ final readonly class ShelfPage implements View
     use WrittenRecord;
 
     /** @param  list<KindView>  $kinds */
-    public function __construct(#[Field(of: KindView::class)] public array $kinds, public Found $found) {}
+    public function __construct(#[Field(of: KindView::class)] public array $kinds, public ShelfResults $found) {}
 }

@@ -7,7 +7,7 @@ import { ask, inWords } from '@/lib/http';
 import { onlyNewest } from '@/lib/newest';
 import { useOutbox } from '@/lib/outbox';
 import { provideScreen } from '@/lib/screen';
-import type { Answer, LogLine, LogPage, LogTaken } from '@/types/generated/responses';
+import type { Answer, LogLine, LogPage, LogImportCounts } from '@/types/generated/responses';
 import StrikeOut from './StrikeOut.vue';
 
 /** Everything that was done, read, seen and remarked, newest first, under its visits. */
@@ -90,7 +90,7 @@ async function take(): Promise<void> {
     const form = new FormData();
     form.append('file', file);
     try {
-        const taken = await ask<LogTaken>('POST', url('log/import'), form);
+        const taken = await ask<LogImportCounts>('POST', url('log/import'), form);
         said.value = `${taken.new} new, ${taken.same} known already${taken.elsewhere ? `, ${taken.elsewhere} ticks, photos or joins left out` : ''}.`;
         message.value = '';
         await look();

@@ -2,11 +2,11 @@
 import { ref, watch } from 'vue';
 import { ask, inWords } from '@/lib/http';
 import { useScreen } from '@/lib/screen';
-import type { Mixed, SceneDim, SceneLight } from '@/types/generated/responses';
+import type { MixedColour, SceneDim, SceneLight } from '@/types/generated/responses';
 
 /** One light of a scene: how bright, and a white or a colour where its channels can. What its channels do for it the core says. */
 const props = defineProps<{ dim: SceneDim; light: SceneLight | undefined }>();
-const emit = defineEmits<{ mixed: [of: string, mixed: Mixed] }>();
+const emit = defineEmits<{ mixed: [of: string, mixed: MixedColour] }>();
 const { answer } = useScreen();
 const level = ref(Math.round(100 * (props.light?.level ?? 0)));
 const fresh = props.dim.white ? 'white' : 'plain';
@@ -32,7 +32,7 @@ async function mix(): Promise<void> {
     }
     asking = true;
     try {
-        const mixed = await ask<Mixed>('POST', `/jobs/${answer.value.job}/mix`, {
+        const mixed = await ask<MixedColour>('POST', `/jobs/${answer.value.job}/mix`, {
             of: props.dim.id,
             level: level.value / 100,
             kelvin: way.value === 'white' ? kelvin.value : null,

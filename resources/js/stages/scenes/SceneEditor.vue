@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { reactive, ref, computed } from 'vue';
 import { useScreen } from '@/lib/screen';
-import type { Mixed, SceneDim, ScenePicture } from '@/types/generated/responses';
+import type { MixedColour, SceneDim, ScenePicture } from '@/types/generated/responses';
 import LightSetting from './LightSetting.vue';
 import EditFrame from './EditFrame.vue';
 
@@ -24,7 +24,7 @@ const payload = (none = false) => ({
     levels: none ? [] : Object.entries(duties).map(([of, d]) => ({ of, duties: d })),
 });
 
-function mixed(of: string, said: Mixed): void {
+function mixed(of: string, said: MixedColour): void {
     duties[of] = said.duties;
     refused.value = '';
     preview(payload());

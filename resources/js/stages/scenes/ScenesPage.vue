@@ -5,7 +5,7 @@ import JobFrame from '@/ui/JobFrame.vue';
 import { ask, inWords } from '@/lib/http';
 import type { Shortcut } from '@/lib/keys';
 import { provideScreen } from '@/lib/screen';
-import type { Answer, ScenesPicture, Spoken } from '@/types/generated/responses';
+import type { Answer, ScenesPicture, SpokenCommand } from '@/types/generated/responses';
 import AnswerBoard from './AnswerBoard.vue';
 import ReachMap from './ReachMap.vue';
 import PowerBox from './PowerBox.vue';
@@ -18,7 +18,7 @@ const { desk, answer, change } = provideScreen(props.answer);
 const scenes = computed(() => desk.value.scenes as ScenesPicture);
 const said = ref('');
 const field = ref<HTMLInputElement>();
-const spoken = ref<Spoken | null>(null);
+const spoken = ref<SpokenCommand | null>(null);
 const message = ref('');
 /** Levels of the simulated lights after the voice command, by light. */
 const levels = computed(() => Object.fromEntries((spoken.value?.answers ?? []).map((a) => [a.light, a])));
@@ -28,7 +28,7 @@ async function say(): Promise<void> {
         return;
     }
     try {
-        spoken.value = await ask<Spoken>('POST', `/jobs/${answer.value.job}/say`, { said: said.value });
+        spoken.value = await ask<SpokenCommand>('POST', `/jobs/${answer.value.job}/say`, { said: said.value });
         message.value = '';
     } catch (error) {
         message.value = inWords(error);

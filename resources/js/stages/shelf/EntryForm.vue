@@ -2,13 +2,13 @@
 import { computed, onMounted, ref } from 'vue';
 import { ask, Refusal, inWords } from '@/lib/http';
 import SignalPlayer from '@/pictures/SignalPlayer.vue';
-import type { EntryAnswer, Kind, Shift, Use, Uses } from '@/types/generated/responses';
+import type { EntryAnswer, Kind, Shift, JobUse, EntryUses } from '@/types/generated/responses';
 
 /** An entry with all its fields, in the words of its CSV column; empty id for a new one. */
 const props = defineProps<{ id: string; kind: string; kinds: Kind[]; prepared?: Record<string, string> }>();
 const emit = defineEmits<{ kept: [id: string]; gone: [] }>();
 const cells = ref<Record<string, string>>({ kind: props.kind, id: '', name: '', ...props.prepared });
-const uses = ref<Uses>({ total: 0, jobs: [] });
+const uses = ref<EntryUses>({ total: 0, jobs: [] });
 /** Changes by job, once previewed. */
 const shifts = ref<Record<number, Shift>>({});
 const message = ref('');
@@ -50,14 +50,14 @@ const remove = () =>
         await ask('DELETE', `/shelf/entries/${props.id}`);
         emit('gone');
     });
-const look = (use: Use) =>
+const look = (use: JobUse) =>
     doing(async () => {
         shifts.value = {
             ...shifts.value,
             [use.job]: await ask<Shift>('GET', `/shelf/entries/${props.id}/jobs/${use.job}`),
         };
     });
-const update = (use: Use) =>
+const update = (use: JobUse) =>
     doing(async () => {
         await ask('POST', `/jobs/${use.job}/change`, {
             base: use.revision,

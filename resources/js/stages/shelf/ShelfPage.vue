@@ -9,7 +9,7 @@ import { face, turnFace } from '@/lib/face';
 import { ask } from '@/lib/http';
 import { onlyNewest } from '@/lib/newest';
 import { useKeys } from '@/lib/keys';
-import type { Found, ShelfPage, Taken } from '@/types/generated/responses';
+import type { ShelfResults, ShelfPage, ImportCounts } from '@/types/generated/responses';
 
 const props = defineProps<ShelfPage>();
 const found = ref(props.found);
@@ -56,14 +56,14 @@ try {
 }
 let timer: ReturnType<typeof setTimeout> | undefined;
 
-const hear = onlyNewest<Found>(
+const hear = onlyNewest<ShelfResults>(
     (answer) => (found.value = answer),
     (why) => (message.value = why),
 );
 
 const look = () =>
     hear(
-        ask<Found>(
+        ask<ShelfResults>(
             'GET',
             `/shelf/entries?find=${encodeURIComponent(words.value)}&kind=${kind.value}&page=${page.value}`,
         ),
@@ -102,7 +102,7 @@ async function take(): Promise<void> {
     const body = new FormData();
     body.append('file', file);
     try {
-        const taken = await ask<Taken>('POST', '/shelf/import', body);
+        const taken = await ask<ImportCounts>('POST', '/shelf/import', body);
         said.value =
             `${file.name}: ${taken.new} new, ${taken.changed} changed, ${taken.same} unchanged. ` +
             'Open jobs keep their copies until you use the new ones.';

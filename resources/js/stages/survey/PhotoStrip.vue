@@ -2,7 +2,7 @@
 import { ref, watch } from 'vue';
 import { ask, inWords } from '@/lib/http';
 import { useScreen } from '@/lib/screen';
-import type { Photo, Photos } from '@/types/generated/responses';
+import type { Photo, PlacePhotos } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 
 const props = defineProps<{ place: string; name: string }>();
@@ -12,12 +12,12 @@ const picker = ref<HTMLInputElement>();
 const message = ref('');
 const busy = ref(false);
 const shown = ref<Photo | null>(null);
-const limits = ref<Photos['limits'] | null>(null);
+const limits = ref<PlacePhotos['limits'] | null>(null);
 const url = (what: string) => `/jobs/${answer.value.job}/${what}`;
 
 async function take(method: 'GET' | 'POST' | 'DELETE', path: string, body?: FormData): Promise<void> {
     try {
-        const said = await ask<Photos>(method, url(path), body);
+        const said = await ask<PlacePhotos>(method, url(path), body);
         photos.value = said.photos;
         limits.value = said.limits;
         message.value = '';

@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** Numbers of imported entries by what became of them. */
-final readonly class Taken implements View
+final readonly class ImportCounts implements View
 {
     use WrittenRecord;
 

@@ -9,7 +9,7 @@ use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** A page of the entries that were found. */
-final readonly class Found implements View
+final readonly class ShelfResults implements View
 {
     use WrittenRecord;
 

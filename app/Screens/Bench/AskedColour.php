@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** A colour that was asked for and the colour that was seen. */
-final readonly class BenchAsked implements View
+final readonly class AskedColour implements View
 {
     use WrittenRecord;
 

@@ -9,10 +9,10 @@ use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** Jobs that use an entry. */
-final readonly class Uses implements View
+final readonly class EntryUses implements View
 {
     use WrittenRecord;
 
-    /** @param  list<UseView>  $jobs */
-    public function __construct(public int $total, #[Field(of: UseView::class)] public array $jobs) {}
+    /** @param  list<JobUse>  $jobs */
+    public function __construct(public int $total, #[Field(of: JobUse::class)] public array $jobs) {}
 }

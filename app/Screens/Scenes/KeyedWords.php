@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** A key with its words. */
-final readonly class Worded implements View
+final readonly class KeyedWords implements View
 {
     use WrittenRecord;
 

@@ -10,7 +10,7 @@ use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** A spoken command and what it does. */
-final readonly class Spoken implements View
+final readonly class SpokenCommand implements View
 {
     use WrittenRecord;
 

@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** A step that was put after another by hand. */
-final readonly class Added implements View
+final readonly class AddedWait implements View
 {
     use WrittenRecord;
 

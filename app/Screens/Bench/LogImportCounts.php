@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** Numbers of entries of an imported log by what became of them. */
-final readonly class LogTaken implements View
+final readonly class LogImportCounts implements View
 {
     use WrittenRecord;
 

@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** A job that uses an entry. */
-final readonly class UseView implements View
+final readonly class JobUse implements View
 {
     use WrittenRecord;
 

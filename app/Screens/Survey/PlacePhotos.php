@@ -9,7 +9,7 @@ use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** Photos of a place, with the limits. */
-final readonly class Photos implements View
+final readonly class PlacePhotos implements View
 {
     use WrittenRecord;
 

@@ -9,7 +9,7 @@ use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
 /** A colour as mixed by the channels of a light. */
-final readonly class MixedView implements View
+final readonly class MixedColour implements View
 {
     use WrittenRecord;
 
