@@ -44,7 +44,8 @@ final readonly class Findings
         $ids = [];
         foreach ($runs as $id) {
             $run = $plan->run($id);
-            $ids += array_fill_keys([$id, (string) $run->controller, ...$plan->suppliesOf($run)], true);
+            $units = array_filter([$run->controller, ...$plan->suppliesOf($run)], is_string(...));
+            $ids += array_fill_keys([$id, ...$units], true);
             $ids += array_fill_keys(array_keys($plan->waysOf($run)), true);
             foreach ($plan->feedsOf($run) as $feed) {
                 $ids[$feed->id] = true;

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Checks;
 
+use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
@@ -16,10 +18,12 @@ use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\Shelf;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
@@ -102,6 +106,35 @@ final class FindingsTest extends TestCase
             ['even', 'dull'],
             array_keys(SceneFindings::settled($plan, $results)),
             'what is dull is told at full',
+        );
+    }
+
+    /** A pixel run has no controller: what concerns no unit of the job is not about it. */
+    public function test_what_has_no_place_is_about_no_run(): void
+    {
+        $plan = Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            [
+                'kind' => 'ReviseNotes',
+                'place' => 'room',
+                'text' => "start end
+4.00 line",
+            ],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'pixels-5-rgb'],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'supply-5-100'],
+        );
+        self::assertNull($plan->run('line')->controller);
+        $finding = static fn(string $place): Finding => (new Rule('open-damp', 'supply', '', Rule::PRACTICE))->watch(
+            new FindingPlace('kit', $place),
+            $place,
+            '',
+        );
+        self::assertSame(
+            ['line', 's1'],
+            array_map(
+                static fn(Finding $f): string => $f->title,
+                Findings::about($plan, ['line'], array_map($finding, ['', 'line', 's1', 's2'])),
+            ),
         );
     }
 

@@ -69,7 +69,9 @@ const inView = computed(() => {
 /** Under the marked part, or above it; at the foot of the page where there is room for neither. */
 const place = computed(() => {
     if (wide.value < 640) {
-        return { left: '12px', right: '12px', bottom: '12px' };
+        // The foot of the page cannot be scrolled clear of a card at the foot of the screen.
+        const low = inView.value && y.value > high.value - HEIGHT - 2 * GAP;
+        return { left: '12px', right: '12px', [low ? 'top' : 'bottom']: '12px' };
     }
     if (inView.value && height.value > TALL) {
         return { right: '24px', bottom: '76px', width: `${WIDTH}px` };

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useMediaQuery } from '@vueuse/core';
 import { computed, ref } from 'vue';
 import FigureText from '@/ui/FigureText.vue';
 import type { WireRun } from '@/types/generated/responses';
@@ -8,7 +9,8 @@ import MiniRibbon from './MiniRibbon.vue';
 const props = defineProps<{ runs: WireRun[]; longest: number }>();
 const open = defineModel<string[]>('open', { required: true });
 const words = ref('');
-const WIDTH = 300;
+const small = useMediaQuery('(max-width: 639px)');
+const width = computed(() => (small.value ? 96 : 300));
 const groups = computed(() => {
     const asked = words.value.toLowerCase().split(/\s+/).filter(Boolean);
     const shown = props.runs.filter((r) =>
@@ -29,7 +31,7 @@ function toggle(id: string): void {
 
 <template>
     <section aria-labelledby="overview" class="mb-5">
-        <div class="flex items-baseline gap-4">
+        <div class="flex flex-wrap items-baseline gap-x-4">
             <h2 id="overview" class="font-semibold">
                 Runs <span class="fig font-normal text-ink2">{{ runs.length }}</span>
             </h2>
@@ -52,7 +54,7 @@ function toggle(id: string): void {
                     </th>
                 </tr>
                 <tr v-for="run in group.runs" :key="run.id" class="border-b border-rule2">
-                    <th scope="row" class="w-40 py-1">
+                    <th scope="row" class="w-40 py-1 max-sm:w-auto">
                         <button
                             type="button"
                             class="font-semibold hover:underline"
@@ -63,11 +65,13 @@ function toggle(id: string): void {
                             {{ open.includes(run.id) ? '▾' : '▸' }} {{ run.name }}
                         </button>
                     </th>
-                    <td :style="{ width: `${WIDTH + 16}px` }">
-                        <MiniRibbon :name="run.id" :run="run" :longest="longest" :width="WIDTH" />
+                    <td :style="{ width: `${width + 16}px` }">
+                        <MiniRibbon :name="run.id" :run="run" :longest="longest" :width="width" />
                     </td>
-                    <td class="text-right"><FigureText v-if="run.load" :figure="run.load" right /></td>
-                    <td class="w-32 text-right">
+                    <td class="text-right max-sm:whitespace-nowrap">
+                        <FigureText v-if="run.load" :figure="run.load" right />
+                    </td>
+                    <td class="w-32 text-right max-sm:w-auto max-sm:whitespace-nowrap">
                         <template v-if="run.evenness"
                             ><span class="text-[12px] text-ink2">even</span>{{ ' '
                             }}<FigureText :figure="run.evenness" right /></template
