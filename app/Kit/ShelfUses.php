@@ -11,7 +11,6 @@ use App\Results\JobLoader;
 use App\Screens\Shelf\EntryUses;
 use App\Screens\Shelf\JobUse;
 use App\Screens\Shelf\Shift;
-use App\Screens\Shelf\ShiftView;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\RefreshKit;
@@ -58,7 +57,7 @@ final readonly class ShelfUses
         );
     }
 
-    public function shift(Job $job, string $entry): ShiftView
+    public function shift(Job $job, string $entry): Shift
     {
         $shelf = Shelves::ofCrew($job->crew);
         $plan = $job->newest()->plan();

@@ -17,7 +17,6 @@ use App\Models\JoinRun;
 use App\Models\User;
 use App\Results\JobLoader;
 use App\Screens\Join\JoinStart;
-use App\Screens\Join\JoinStartView;
 use App\Time\Clock;
 use EmberDusk\Joining\TimingMethod;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -49,7 +48,7 @@ final readonly class JoinController
         ]);
     }
 
-    private function start(Job $job): JoinStartView
+    private function start(Job $job): JoinStart
     {
         $plan = $job->newest()->plan();
 

@@ -13,7 +13,6 @@ use App\Papers\Download;
 use App\Results\JobLoader;
 use App\Screens\Bench\LogImportCounts;
 use App\Screens\Bench\LogPage;
-use App\Screens\Bench\LogPageView;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\LogCsv;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -71,7 +70,7 @@ final readonly class LogController
         );
     }
 
-    private function page(LogSearchRequest $request, Job $job): LogPageView
+    private function page(LogSearchRequest $request, Job $job): LogPage
     {
         return LogPage::for(
             job: $job,

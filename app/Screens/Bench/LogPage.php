@@ -6,16 +6,34 @@ namespace App\Screens\Bench;
 
 use App\Facts\LogBook;
 use App\Models\Job;
+use App\Screens\View;
 use App\Time\Clock;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Arrangement;
 
 /** A page of a job's log: newest first, grouped by visit. */
-final readonly class LogPage
+final readonly class LogPage implements View
 {
+    use WrittenRecord;
+
     public const LINES = 60;
 
-    public static function for(Job $job, Plan $plan, string $words, string $kind, string $part, int $page): LogPageView
+    /**
+     * @param  list<LogLine>  $lines
+     * @param  list<BenchChoice>  $kinds
+     * @param  list<BenchChoice>  $parts
+     */
+    public function __construct(
+        #[Field(of: LogLine::class)] public array $lines,
+        public int $total,
+        public int $pages,
+        #[Field(of: BenchChoice::class)] public array $kinds,
+        #[Field(of: BenchChoice::class)] public array $parts,
+    ) {}
+
+    public static function for(Job $job, Plan $plan, string $words, string $kind, string $part, int $page): self
     {
         $query = LogBook::lines($job, $words, $kind, $part);
         $arrangement = $job->arrangement()->first()?->read() ?? new Arrangement();
@@ -48,7 +66,7 @@ final readonly class LogPage
             );
         }
 
-        return new LogPageView(
+        return new self(
             lines: $lines,
             total: $total,
             pages: max(1, (int) ceil($total / self::LINES)),

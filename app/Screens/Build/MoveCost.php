@@ -4,16 +4,30 @@ declare(strict_types=1);
 
 namespace App\Screens\Build;
 
+use App\Screens\View;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Move;
 use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\RemainingWork;
 
 /** Cost of moving a step, compared with its current time. */
-final readonly class MoveCost
+final readonly class MoveCost implements View
 {
+    use WrittenRecord;
+
+    /**
+     * @param  list<string>  $broken
+     * @param  list<MoveRow>  $costs
+     */
+    public function __construct(
+        #[Field(of: Field::TEXTS)] public array $broken,
+        #[Field(of: MoveRow::class)] public array $costs,
+    ) {}
+
     /** @throws \EmberDusk\Values\Refusal when the step is not there or done */
-    public static function for(JobState $state, Pin $pin): MoveCostView
+    public static function for(JobState $state, Pin $pin): self
     {
         $move = Move::for($state->schedule()->remaining(), $pin);
         $rows = [];
@@ -28,7 +42,7 @@ final readonly class MoveCost
             $rows[] = new MoveRow(what: $what, before: $say($move->before), after: $say($move->after));
         }
 
-        return new MoveCostView(broken: $move->broken, costs: $rows);
+        return new self(broken: $move->broken, costs: $rows);
     }
 
     private static function end(RemainingWork $remaining): string

@@ -21,7 +21,7 @@ final readonly class JoinAnswer implements View
         public string $hand,
         public int $hidden,
         public int $events,
-        public ?JoinPictureView $picture,
+        public ?JoinPicture $picture,
         public int $wall,
         #[Field(of: JoinRefused::class)] public array $refused,
     ) {}

@@ -12,5 +12,5 @@ final readonly class JoinForeseen implements View
 {
     use WrittenRecord;
 
-    public function __construct(public ?JoinAheadView $ahead) {}
+    public function __construct(public ?JoinAhead $ahead) {}
 }

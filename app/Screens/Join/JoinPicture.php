@@ -4,10 +4,14 @@ declare(strict_types=1);
 
 namespace App\Screens\Join;
 
+use App\Screens\View;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Flaws;
+use EmberDusk\Joining\JoinLine;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
@@ -24,8 +28,10 @@ use EmberDusk\Kit\Profiles\Signal;
 use EmberDusk\Plan\Plan;
 
 /** A live run as the screen shows it: step, lanes, the drawn kit, the apps' lists, causes, the log. Times in run seconds. */
-final readonly class JoinPicture
+final readonly class JoinPicture implements View
 {
+    use WrittenRecord;
+
     /** Causes that are shown immediately. */
     private const CAUSES = 4;
 
@@ -33,16 +39,47 @@ final readonly class JoinPicture
     private const LEAST = 0.005;
 
     /**
+     * @param  list<JoinLane>  $lanes
+     * @param  list<JoinDevice>  $devices
+     * @param  list<JoinApp>  $apps
+     * @param  list<JoinLine>  $log
+     * @param  list<string>  $found
+     * @param  list<string>  $aside
+     * @param  list<JoinCause>  $causes
+     * @param  list<string>  $measured
+     */
+    public function __construct(
+        public float $now,
+        public JoinStepView $step,
+        #[Field(of: JoinLane::class)] public array $lanes,
+        #[Field(of: JoinDevice::class)] public array $devices,
+        #[Field(of: JoinApp::class)] public array $apps,
+        #[Field(of: JoinLine::class)] public array $log,
+        public int $missed,
+        public int $joined,
+        public int $lights,
+        public int $through,
+        public int $tasks,
+        #[Field(of: Field::TEXTS)] public array $found,
+        #[Field(of: Field::TEXTS)] public array $aside,
+        #[Field(of: JoinCause::class)] public array $causes,
+        public ?float $nextAt,
+        public bool $done,
+        public string $says,
+        #[Field(of: Field::TEXTS)] public array $measured,
+    ) {}
+
+    /**
      * @param  Plan|null  $plan  where lights have their names; null in a lesson
      * @param  bool  $windows windows of the simulated devices, as in a replay; else those known to the guide
      */
-    public static function for(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): JoinPictureView
+    public static function for(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): self
     {
         $step = $run->next($now);
         $progress = $run->progress();
         $log = $run->log();
 
-        return new JoinPictureView(
+        return new self(
             now: $now,
             step: self::step($step, $run->roster, $plan),
             lanes: JoinLanes::for($run, $windows),

@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace App\Screens\Join;
 
+use App\Screens\View;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Joining\Prerequisite;
@@ -14,13 +17,31 @@ use EmberDusk\Kit\CrewNote;
 use EmberDusk\Plan\Plan;
 
 /** Data before a run: blocked units, preparations, used devices, estimated time. */
-final readonly class JoinStart
+final readonly class JoinStart implements View
 {
+    use WrittenRecord;
+
+    /**
+     * @param  list<JoinBlocked>  $blocked
+     * @param  list<JoinNeedView>  $needs
+     * @param  list<JoinUnit>  $units
+     * @param  list<CrewNote>  $notes
+     */
+    public function __construct(
+        public bool $ready,
+        #[Field(of: JoinBlocked::class)] public array $blocked,
+        #[Field(of: JoinNeedView::class)] public array $needs,
+        #[Field(of: JoinUnit::class)] public array $units,
+        public int $steps,
+        public float $minutes,
+        #[Field(of: CrewNote::class)] public array $notes,
+    ) {}
+
     /**
      * @param  list<string>  $there keys of ticked preparations
      * @param  list<CrewNote>  $notes
      */
-    public static function for(Plan $plan, array $there, array $notes): JoinStartView
+    public static function for(Plan $plan, array $there, array $notes): self
     {
         $joinable = Joinable::for($plan);
         $needs = [];
@@ -41,7 +62,7 @@ final readonly class JoinStart
             $minutes = round($run->seconds / 60, 1);
         }
 
-        return new JoinStartView(
+        return new self(
             ready: $joinable->any(),
             blocked: array_map(
                 static fn(JoinBlock $b): JoinBlocked => new JoinBlocked(title: $b->title, detail: $b->detail),

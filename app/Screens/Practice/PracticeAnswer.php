@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Practice;
 
-use App\Screens\Join\JoinPictureView;
+use App\Screens\Join\JoinPicture;
 use App\Screens\Join\JoinRefused;
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
@@ -30,7 +30,7 @@ final readonly class PracticeAnswer implements View
         public ?float $ended,
         public ?PracticeScore $score,
         public LessonView $lesson,
-        public JoinPictureView $picture,
+        public JoinPicture $picture,
         #[Field(of: AppKey::class)] public array $keys,
         #[Field(of: AppLine::class)] public array $lines,
         #[Field(of: Leaflet::class)] public array $leaflets,

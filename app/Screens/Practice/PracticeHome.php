@@ -5,16 +5,24 @@ declare(strict_types=1);
 namespace App\Screens\Practice;
 
 use App\Models\PracticeRun;
+use App\Screens\View;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Joining\Practice\Lesson;
 use EmberDusk\Joining\Practice\Lessons;
 
 /** All lessons, with a person's results. */
-final readonly class PracticeHome
+final readonly class PracticeHome implements View
 {
+    use WrittenRecord;
+
+    /** @param  list<LessonLine>  $lessons */
+    public function __construct(#[Field(of: LessonLine::class)] public array $lessons) {}
+
     /** @param  array<string, list<PracticeRun>>  $runs of one person, by lesson, oldest first */
-    public static function for(array $runs): PracticeHomeView
+    public static function for(array $runs): self
     {
-        return new PracticeHomeView(
+        return new self(
             lessons: array_map(
                 static fn(Lesson $l): LessonLine => new LessonLine(
                     ...[

@@ -5,16 +5,32 @@ declare(strict_types=1);
 namespace App\Screens\Shelf;
 
 use App\Screens\Kit\KitScreen;
+use App\Screens\View;
 use App\Screens\Wire\WireScreen;
 use EmberDusk\Checks\Findings;
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
 /** Difference between two plans: changed figures, new and resolved findings. */
-final readonly class Shift
+final readonly class Shift implements View
 {
-    public static function for(JobState $before, JobState $after): ShiftView
+    use WrittenRecord;
+
+    /**
+     * @param  list<MovedFigure>  $figures
+     * @param  list<string>  $comes
+     * @param  list<string>  $goes
+     */
+    public function __construct(
+        #[Field(of: MovedFigure::class)] public array $figures,
+        #[Field(of: Field::TEXTS)] public array $comes,
+        #[Field(of: Field::TEXTS)] public array $goes,
+    ) {}
+
+    public static function for(JobState $before, JobState $after): self
     {
         $old = self::figures($before);
         $new = self::figures($after);
@@ -35,7 +51,7 @@ final readonly class Shift
             Findings::for($w),
         );
 
-        return new ShiftView(
+        return new self(
             figures: $moved,
             comes: array_values(array_diff($titles($after), $titles($before))),
             goes: array_values(array_diff($titles($before), $titles($after))),
