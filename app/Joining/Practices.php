@@ -95,7 +95,7 @@ final readonly class Practices
                 try {
                     $this->one($run, $live, $act);
                 } catch (Refusal $refusal) {
-                    $refused[] = Refused::for($act, $refusal);
+                    $refused[] = JoinRefused::for($act, $refusal);
                     $live = $lesson->run(self::log($run));
                 }
             }

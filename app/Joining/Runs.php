@@ -68,7 +68,7 @@ final readonly class Runs
                 try {
                     DB::transaction(fn() => $this->one($job, $run, $user, $live, $act));
                 } catch (Refusal $refusal) {
-                    $refused[] = Refused::for($act, $refusal);
+                    $refused[] = JoinRefused::for($act, $refusal);
                     // A refused action may have changed its state.
                     $live = $this->live($job, $run);
                 }

@@ -21,7 +21,7 @@ use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\JoinLine;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Written;
+use EmberDusk\Values\JsonWritable;
 
 /** The current sheet of a job: for the page, for paper, and for the client's link. */
 final readonly class JobSheet
@@ -96,12 +96,12 @@ final readonly class JobSheet
     }
 
     /**
-     * @param  list<Written>  $values
+     * @param  list<JsonWritable>  $values
      * @return list<array<string, mixed>>
      */
     private static function written(array $values): array
     {
-        return array_map(static fn(Written $v): array => $v->write(), $values);
+        return array_map(static fn(JsonWritable $v): array => $v->write(), $values);
     }
 
     /** @return list<KitNamed> kit that a note can be about */

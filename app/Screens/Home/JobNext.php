@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Screens\Home;
 
 use App\Screens\View;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** The first open point of a job, with the stage and the place where it opens. */
-final readonly class JobNext implements Recorded, View
+final readonly class JobNext implements JsonReadable, View
 {
     use Record;
 

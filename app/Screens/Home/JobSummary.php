@@ -6,11 +6,11 @@ namespace App\Screens\Home;
 
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** Calculated part of a job's line in the list of jobs. */
-final readonly class JobSummary implements Recorded, View
+final readonly class JobSummary implements JsonReadable, View
 {
     use Record;
 

@@ -6,11 +6,11 @@ namespace App\Screens\Practice;
 
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** Score of a practice. */
-final readonly class PracticeScore implements Recorded, View
+final readonly class PracticeScore implements JsonReadable, View
 {
     use Record;
 

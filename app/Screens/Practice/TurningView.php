@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace App\Screens\Practice;
 
 use App\Screens\View;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** The moment at which a practice took a wrong turn. */
-final readonly class TurningView implements Recorded, View
+final readonly class TurningView implements JsonReadable, View
 {
     use Record;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Control;
 
 use EmberDusk\Formats\Record\WrittenRecord;
-use EmberDusk\Values\Written;
+use EmberDusk\Values\JsonWritable;
 
 /** A light that a spoken command reaches: whether it answers, why, and its level from 0 to 1. */
-final readonly class SpokenLight implements Written
+final readonly class SpokenLight implements JsonWritable
 {
     use WrittenRecord;
 

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Control;
 
 use EmberDusk\Formats\Record\WrittenRecord;
-use EmberDusk\Values\Written;
+use EmberDusk\Values\JsonWritable;
 
 /** Kelvin between which a white can be set. */
-final readonly class WhiteRange implements Written
+final readonly class WhiteRange implements JsonWritable
 {
     use WrittenRecord;
 

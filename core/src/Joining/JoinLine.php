@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Joining;
 
 use EmberDusk\Formats\Record\WrittenRecord;
-use EmberDusk\Values\Written;
+use EmberDusk\Values\JsonWritable;
 
 /** A line of the run’s log, with the time of its clock. */
-final readonly class JoinLine implements Written
+final readonly class JoinLine implements JsonWritable
 {
     use WrittenRecord;
 

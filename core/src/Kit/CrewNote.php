@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Record\WrittenRecord;
-use EmberDusk\Values\Written;
+use EmberDusk\Values\JsonWritable;
 
 /** A crew's note about a kit entry. */
-final readonly class CrewNote implements Written
+final readonly class CrewNote implements JsonWritable
 {
     use WrittenRecord;
 

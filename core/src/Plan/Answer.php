@@ -4,13 +4,13 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Formats\Record\Computed;
+use EmberDusk\Formats\Record\ComputedField;
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** Manual decision about one light and one control: whether it is planned, and its zone. Undecided pairs follow from kit and place. */
-final readonly class Answer implements Recorded
+final readonly class Answer implements JsonReadable
 {
     use Record;
 
@@ -32,7 +32,7 @@ final readonly class Answer implements Recorded
         #[Field(0, self::MOST_ZONES)] public int $zone = 0,
     ) {}
 
-    #[Computed]
+    #[ComputedField]
     public function id(): string
     {
         return self::key($this->control, $this->light);

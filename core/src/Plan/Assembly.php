@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** How a run is made up, where that is not as usual: what may be joined, profile and diffuser, how its ends are sealed, when it is cut. The id is the run's. */
-final readonly class Assembly implements Recorded
+final readonly class Assembly implements JsonReadable
 {
     use Record;
 

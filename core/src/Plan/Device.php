@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** A supply, controller, hub or dimming module of the job: one unit of a shelf entry, or a battery of blocks. */
-final readonly class Device implements Recorded
+final readonly class Device implements JsonReadable
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** A feed point of a run: the pad that it is joined to, counted from the run's start. */
-final readonly class Feed implements Recorded
+final readonly class Feed implements JsonReadable
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** Fixtures of one kind at one place: so many together, on a cable of their own or under a dimming module. */
-final readonly class Fitting implements Recorded
+final readonly class Fitting implements JsonReadable
 {
     use Record;
 

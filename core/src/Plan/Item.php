@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /**
  * A piece of kit beside the chains of the runs: a ready-made set, a remote, a wall panel, a bridge, an assistant, a phone, a
  * home-automation server, modules that the client rearranges, a plug, a lead that forks.
  */
-final readonly class Item implements Recorded
+final readonly class Item implements JsonReadable
 {
     use Record;
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 use EmberDusk\Survey\Site\CableLeg;
 
 /** A cable from one thing to another (supply to controller, controller to feed), one-way length in metres. */
-final readonly class LaidCable implements Recorded
+final readonly class LaidCable implements JsonReadable
 {
     use Record;
 

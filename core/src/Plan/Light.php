@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** Name and room of a joined controller in the hub's app. The id is the controller's. */
-final readonly class Light implements Recorded
+final readonly class Light implements JsonReadable
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** Limits of the job (docs/model.md 1, 4, 6). Shares of one; degrees Celsius. */
-final readonly class Limits implements Recorded
+final readonly class Limits implements JsonReadable
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** Kit that the client has already: it costs nothing. The id is the shelf entry's. */
-final readonly class Owned implements Recorded
+final readonly class Owned implements JsonReadable
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** A room or other place of the job, with its tape notes as typed. */
-final readonly class Place implements Recorded
+final readonly class Place implements JsonReadable
 {
     use Record;
 

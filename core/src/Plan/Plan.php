@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\InvalidInput;
 
 /** A job's complete, immutable design. Lists are kept by id, in the natural order of the ids. */
-final readonly class Plan implements Recorded
+final readonly class Plan implements JsonReadable
 {
     use KitOfPlan;
     use Record;

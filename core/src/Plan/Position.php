@@ -6,12 +6,12 @@ namespace EmberDusk\Plan;
 
 use DateTimeZone;
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\CheckedRecord;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
 
 /** Location of a job, its time zone, and whether it uses public roads. */
-final readonly class Position implements Checked
+final readonly class Position implements CheckedRecord
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** An option for a run, by requirement; the matching kit of the shelf is found each time. */
-final readonly class Requirement implements Recorded
+final readonly class Requirement implements JsonReadable
 {
     use Record;
 

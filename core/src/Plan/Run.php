@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\CheckedRecord;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
 use EmberDusk\Survey\Site\RunNote;
 
 /** A run of strip: its sections as measured, the leads between them, and the kit that feeds it. */
-final readonly class Run implements Checked
+final readonly class Run implements CheckedRecord
 {
     use Record;
 

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /**
  * A scene: duties (0 to 1) by channel, for each controller and each pixel run in it, and its fade in seconds. Other lights are off.
  */
-final readonly class Scene implements Recorded
+final readonly class Scene implements JsonReadable
 {
     use Record;
 

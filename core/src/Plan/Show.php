@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\CheckedRecord;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
 
 /**
  * A show: scenes in turn with their times, random colours, a colour running across the lights, or lights that follow sound.
  */
-final readonly class Show implements Checked
+final readonly class Show implements CheckedRecord
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** A scene of a show: seconds that it stays, seconds in which it comes. */
-final readonly class ShowStep implements Recorded
+final readonly class ShowStep implements JsonReadable
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** How many of a part are taken along on top, where that is not one in ten. The id is the shelf entry's. */
-final readonly class Spare implements Recorded
+final readonly class Spare implements JsonReadable
 {
     use Record;
 

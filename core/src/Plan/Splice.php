@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 use EmberDusk\Survey\TapeNotes;
 
 /** A place where cables meet, core on core: a tap on a leg that runs past, a branch. */
-final readonly class Splice implements Recorded
+final readonly class Splice implements JsonReadable
 {
     use Record;
 

@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** State of a run before its split, to restore it. The id is that of the run, kept by its first part. */
-final readonly class Split implements Recorded
+final readonly class Split implements JsonReadable
 {
     use Record;
 

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Point;
 use EmberDusk\Survey\TapeSheet;
 
 /** Position of a unit: a place of the job, at a surveyed outlet or in a box, or at a measured point of a wall. */
-final readonly class Standing implements Recorded
+final readonly class Standing implements JsonReadable
 {
     use Record;
 

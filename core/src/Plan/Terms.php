@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\CheckedRecord;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
 use EmberDusk\Kit\KitSnapshot;
@@ -16,7 +16,7 @@ use EmberDusk\Survey\Length;
  * Units and terms of a job: lengths, wire sizes, currency, hourly rate, hours of light per day, mark-up on parts and tax as shares, travel,
  * follow-up visit.
  */
-final readonly class Terms implements Checked
+final readonly class Terms implements CheckedRecord
 {
     use Record;
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\CheckedRecord;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
 
 /** A trigger of a scene, a show or switching off: clock, sun, presence, key press, vehicle wire. */
-final readonly class Trigger implements Checked
+final readonly class Trigger implements CheckedRecord
 {
     use Record;
 

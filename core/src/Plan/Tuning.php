@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /**
  * Settings of a light: dimming curve and power-on behaviour. Empty means factory setting. The id is the controller's or the board's.
  */
-final readonly class Tuning implements Recorded
+final readonly class Tuning implements JsonReadable
 {
     use Record;
 

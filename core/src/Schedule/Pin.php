@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Schedule;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\CheckedRecord;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
 
 /** A step that was moved: the day, the minute of it and the person who is kept free for it. */
-final readonly class Pin implements Checked
+final readonly class Pin implements CheckedRecord
 {
     use Record;
 

@@ -5,12 +5,12 @@ declare(strict_types=1);
 namespace EmberDusk\Schedule;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Record\Checked;
+use EmberDusk\Formats\Record\CheckedRecord;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
 
 /** A stay at the site: from which day, for how many days of work, with how many people. */
-final readonly class Visit implements Checked
+final readonly class Visit implements CheckedRecord
 {
     use Record;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Values;
 
 /** A change that is asked for, as its own class wrote it and Plan\Changes\Catalogue reads it: ids of the shelf and the plan. */
-final readonly class ChangePayload implements Written
+final readonly class ChangePayload implements JsonWritable
 {
     /** @param  array<string, mixed>  $fields  in the order in which they are written */
     private function __construct(private string $kind, private array $fields) {}

@@ -9,7 +9,7 @@ namespace EmberDusk\Values;
  *
  * Evaluating the formula with the inputs gives the value; the printed text is the value at its decimals.
  */
-final readonly class Figure implements Written
+final readonly class Figure implements JsonWritable
 {
     use Copies;
 

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Values;
 
 /** A problem or an open decision: place, number, limit, source, and fixes. */
-final readonly class Finding implements Written
+final readonly class Finding implements JsonWritable
 {
     use Copies;
 

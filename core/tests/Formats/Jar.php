@@ -5,11 +5,11 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Formats;
 
 use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Formats\Record\Recorded;
 
 /** A jar on a rack. */
-final readonly class Jar implements Recorded
+final readonly class Jar implements JsonReadable
 {
     use Record;
 

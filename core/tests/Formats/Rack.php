@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Formats;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Formats\Record\Checked;
-use EmberDusk\Formats\Record\Computed;
+use EmberDusk\Formats\Record\CheckedRecord;
+use EmberDusk\Formats\Record\ComputedField;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
 
 /** A rack with one field of each kind. */
-final readonly class Rack implements Checked
+final readonly class Rack implements CheckedRecord
 {
     use Record;
 
@@ -37,7 +37,7 @@ final readonly class Rack implements Checked
         #[Field(0, 1, optional: true)] public float $tilt = 0.5,
     ) {}
 
-    #[Computed]
+    #[ComputedField]
     public function label(): string
     {
         return "{$this->name}-{$this->shelves}";

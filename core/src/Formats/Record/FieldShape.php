@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Formats\Record;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Values\Written;
+use EmberDusk\Values\JsonWritable;
 use LogicException;
 use ReflectionNamedType;
 use ReflectionParameter;
@@ -83,7 +83,7 @@ final readonly class FieldShape
 
     public function write(mixed $value): mixed
     {
-        if ($value instanceof Written) {
+        if ($value instanceof JsonWritable) {
             return $value->write();
         }
         if (!is_array($value)) {
@@ -127,7 +127,7 @@ final readonly class FieldShape
             $this->field->of === Field::WHOLES => array_map(intval(...), $this->numbers($f, $this->name)),
             $this->field->keyed => $this->keyed($f),
             default => array_map(
-                fn(Fields $item): Recorded => $this->record($this->field->of, $item),
+                fn(Fields $item): JsonReadable => $this->record($this->field->of, $item),
                 $f->objects($this->name),
             ),
         };
@@ -170,7 +170,7 @@ final readonly class FieldShape
         return $map;
     }
 
-    /** @return array<string, Recorded> */
+    /** @return array<string, JsonReadable> */
     private function keyed(Fields $f): array
     {
         $items = [];
@@ -191,9 +191,9 @@ final readonly class FieldShape
         return $items;
     }
 
-    private function record(string $class, Fields $f): Recorded
+    private function record(string $class, Fields $f): JsonReadable
     {
-        if (!is_subclass_of($class, Recorded::class)) {
+        if (!is_subclass_of($class, JsonReadable::class)) {
             throw new LogicException("{$this->name} holds “{$class}”, which is no record.");
         }
 

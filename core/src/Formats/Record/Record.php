@@ -21,7 +21,7 @@ trait Record
     {
         /** @phpstan-ignore argument.type (the shape has checked every field) */
         $record = new static(...Shape::for(self::class)->read($f));
-        if ($record instanceof Checked) {
+        if ($record instanceof CheckedRecord) {
             $record = $record->checked($f);
         }
 

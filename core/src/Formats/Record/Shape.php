@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Formats\Record;
 
 use EmberDusk\Formats\Fields;
-use EmberDusk\Values\Written;
+use EmberDusk\Values\JsonWritable;
 use ReflectionClass;
 use ReflectionMethod;
 
@@ -38,7 +38,7 @@ final class Shape
         $reflection = new ReflectionClass($class);
         $computed = [];
         foreach ($reflection->getMethods(ReflectionMethod::IS_PUBLIC) as $method) {
-            if ($method->getAttributes(Computed::class) !== []) {
+            if ($method->getAttributes(ComputedField::class) !== []) {
                 $computed[$method->getName()] = $method->getName();
             }
         }
@@ -82,7 +82,7 @@ final class Shape
         $written = get_object_vars($record);
         foreach ($this->compound as $name => $field) {
             $value = $written[$name];
-            if ($value instanceof Written) {
+            if ($value instanceof JsonWritable) {
                 $written[$name] = $value->write();
             } elseif ($field->field->map || ($value !== null && $value !== [])) {
                 $written[$name] = $field->write($value);

@@ -8,4 +8,4 @@ use Attribute;
 
 /** A text that follows from a record's fields: written with it under the method's name, not read. */
 #[Attribute(Attribute::TARGET_METHOD)]
-final readonly class Computed {}
+final readonly class ComputedField {}

@@ -7,7 +7,7 @@ namespace EmberDusk\Formats\Record;
 use EmberDusk\Formats\Fields;
 
 /** A record with rules between its fields, or with a normal form. */
-interface Checked extends Recorded
+interface CheckedRecord extends JsonReadable
 {
     /**
      * The record in its normal form.
