@@ -98,7 +98,7 @@ final readonly class KitScreen
         $figures = [
             RunFigures::load(
                 $strip,
-                $state->plan->cutMarks($run)?->length() ?? 0.0,
+                $state->plan->litLength($run),
                 $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($state->plan),
                 $run->cap,
             ),
@@ -133,7 +133,7 @@ final readonly class KitScreen
                 $inputs[] = new Input(
                     'P' . ($n + 1),
                     $run->name(),
-                    $of(RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, $label, $run->cap)),
+                    $of(RunFigures::load($strip, $state->plan->litLength($run), $label, $run->cap)),
                     $unit,
                     path: "run.{$run->id}: its load",
                 );

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Wire;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Kit\ChooseModule;
@@ -63,7 +64,7 @@ final readonly class FixtureRows
         $cable = null;
         foreach ($state->shelf->ofKind('cable') as $snapshot) {
             $cable ??=
-                $snapshot->entry instanceof \EmberDusk\Kit\Cable &&
+                $snapshot->entry instanceof Cable &&
                 $snapshot->entry->cores === 2 &&
                 $snapshot->entry->conductor->system === $state->plan->terms->wire &&
                 $snapshot->entry->conductor->capacity !== null

@@ -95,7 +95,7 @@ final readonly class WireScreen
         $figures = [
             self::LOAD => RunFigures::load(
                 $strip,
-                $state->plan->cutMarks($run)?->length() ?? 0.0,
+                $state->plan->litLength($run),
                 $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($state->plan),
                 $run->cap,
             ),

@@ -45,7 +45,7 @@ final readonly class JudgedRun
     /** Nominal watts of the run's lit length with every channel on. */
     public function watts(): float
     {
-        return ($this->strip?->wattsPerMetre() ?? 0.0) * ($this->plan->cutMarks($this->run)?->length() ?? 0.0);
+        return ($this->strip?->wattsPerMetre() ?? 0.0) * $this->plan->litLength($this->run);
     }
 
     /** @return list<Run> under the same controller, this one among them */

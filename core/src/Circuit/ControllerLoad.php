@@ -27,7 +27,7 @@ final readonly class ControllerLoad
                 foreach ($strip->channels as $n => $channel) {
                     $channels[$n + 1] =
                         ($channels[$n + 1] ?? 0.0) +
-                        ($channel->wattsPerMetre * ($plan->cutMarks($run)?->length() ?? 0.0)) / $strip->volts;
+                        ($channel->wattsPerMetre * $plan->litLength($run)) / $strip->volts;
                 }
             }
         }

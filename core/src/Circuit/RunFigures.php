@@ -265,7 +265,7 @@ final readonly class RunFigures
     /** Watts that a supply must be rated for. */
     public static function asks(Strip $strip, Plan $plan, Run $run): Figure
     {
-        $metres = $plan->cutMarks($run)?->length() ?? 0.0;
+        $metres = $plan->litLength($run);
         $watts = $strip->wattsPerMetre() * $metres * $run->cap;
 
         return new Figure(

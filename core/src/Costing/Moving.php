@@ -74,7 +74,7 @@ final class Moving
         $new = clone $this;
         foreach ($runs as $id) {
             $kit = $this->plan->kit[$this->plan->run($id)->strip ?? ''] ?? null;
-            $metres = $this->plan->cutMarks($this->plan->run($id))?->length() ?? 0.0;
+            $metres = $this->plan->litLength($this->plan->run($id));
             if ($kit !== null) {
                 $new->add(
                     $kit->entry->id(),

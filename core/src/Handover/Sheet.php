@@ -21,6 +21,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\Input;
 
 /** The hand-over sheet: the installation, its expected readings, its names, and recovery steps. */
 final readonly class Sheet
@@ -198,7 +199,7 @@ final readonly class Sheet
                     array_filter([
                         RunFigures::load(
                             $strip,
-                            $plan->cutMarks($run)?->length() ?? 0.0,
+                            $plan->litLength($run),
                             RunFigures::LOAD[(int) ($run->cap < 1)],
                             $run->cap,
                         ),
@@ -209,7 +210,7 @@ final readonly class Sheet
                             decimals: 2,
                             formula: 'V',
                             inputs: [
-                                new \EmberDusk\Values\Input(
+                                new Input(
                                     'V',
                                     'solved, all full',
                                     $result->supplyVolts,

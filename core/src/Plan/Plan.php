@@ -237,6 +237,12 @@ final readonly class Plan implements JsonReadable
         return CutMarks::from($run, $strip);
     }
 
+    /** Metres of a run that light: whole sections of its strip, 0 before a strip is chosen. */
+    public function litLength(Run $run): float
+    {
+        return $this->cutMarks($run)?->length() ?? 0.0;
+    }
+
     /** @return list<Feed> of a run, from its start */
     public function feedsOf(Run $run): array
     {

@@ -91,7 +91,7 @@ final class Tables
     public function controllers(array $runs, bool $all): array
     {
         $strip = $this->strip($runs[0]);
-        $metres = array_sum(array_map(fn(Run $r): float => $this->plan->cutMarks($r)?->length() ?? 0.0, $runs));
+        $metres = array_sum(array_map(fn(Run $r): float => $this->plan->litLength($r), $runs));
 
         return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ??
             $this->priced->ofKind(
@@ -118,7 +118,7 @@ final class Tables
         $watts = array_sum(
             array_map(
                 fn(Run $r): float => $this->strip($r)->wattsPerMetre() *
-                    ($this->plan->cutMarks($r)?->length() ?? 0.0) *
+                    $this->plan->litLength($r) *
                     $r->cap,
                 $runs,
             ),

@@ -96,7 +96,7 @@ final readonly class ControllerAmps extends Check
             if ($run->strip !== $case->run->strip) {
                 return null;
             }
-            $metres += $case->plan->cutMarks($run)?->length() ?? 0.0;
+            $metres += $case->plan->litLength($run);
         }
         $carries = $case->strip !== null ? self::metres($case->strip, $controller) : INF;
         if ($metres <= $carries) {

@@ -8,6 +8,7 @@ use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\Fix;
 
 /** A strong strip needs metal behind it: bare on wood or plaster it cooks itself (common practice, no source). */
 final readonly class Cooling extends RunCheck
@@ -40,7 +41,7 @@ final readonly class Cooling extends RunCheck
                 number: $makes,
                 limit: self::BARE,
                 fixes: [
-                    new \EmberDusk\Values\Fix(
+                    new Fix(
                         'Use a profile',
                         \EmberDusk\Plan\Changes\Runs\NoteRun::payload(run: $run->id, word: 'profile', on: true),
                     ),

@@ -108,7 +108,7 @@ final readonly class PresentFindings extends Check
     {
         foreach ($job->plan->runs as $run) {
             $strip = $job->plan->strip($run->strip);
-            $metres = $job->plan->cutMarks($run)?->length() ?? 0.0;
+            $metres = $job->plan->litLength($run);
             if ($run->place !== $place->id || $strip === null || !$strip->switched() || $run->controller === null) {
                 continue;
             }
