@@ -117,9 +117,7 @@ final class Tables
         $strip = $this->strip($runs[0]);
         $watts = array_sum(
             array_map(
-                fn(Run $r): float => $this->strip($r)->wattsPerMetre() *
-                    $this->plan->litLength($r) *
-                    $r->cap,
+                fn(Run $r): float => $this->strip($r)->wattsPerMetre() * $this->plan->litLength($r) * $r->cap,
                 $runs,
             ),
         );
