@@ -204,7 +204,7 @@ final readonly class Practices
     /** @return list<Event> */
     private static function log(PracticeRun $run): array
     {
-        return array_map(static fn(array $e): Event => new Event($e[0], $e[1], $e[2], $e[3]), $run->log);
+        return array_map(static fn(array $e): Event => Event::read($e[0], $e[1], $e[2], $e[3]), $run->log);
     }
 
     /** @param  list<Event>  $events */
@@ -215,7 +215,7 @@ final readonly class Practices
         }
         $new = [];
         foreach ($events as $n => $e) {
-            $new[] = [$e->at, $e->kind, $e->device, mb_substr($e->text, 0, 300), $n === 0 ? $client : null];
+            $new[] = [$e->at, $e->kind, $e->device, mb_substr($e->written(), 0, 300), $n === 0 ? $client : null];
         }
         $run->update(['log' => [...$run->log, ...$new]]);
     }

@@ -52,11 +52,8 @@ final readonly class RunLog
         $number = (int) $run->events()->max('number');
         foreach ($events as $n => $e) {
             $run->events()->create([
+                ...JoinEvent::columns($e),
                 'number' => ++$number,
-                'at' => $e->at,
-                'kind' => $e->kind,
-                'device' => $e->device,
-                'text' => mb_substr($e->text, 0, 300),
                 'client' => $n === 0 ? $client : null,
                 'user_id' => $user?->id,
                 'created_at' => Clock::now(),

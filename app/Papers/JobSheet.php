@@ -46,7 +46,7 @@ final readonly class JobSheet
         if ($run !== null) {
             $log = array_map(
                 static fn(JoinLine $line): string => $line->at . '  ' . $line->text,
-                EventWords::lines($this->log->for($run), $this->runs->live($job, $run)?->roster),
+                EventWords::lines($this->log->for($run)),
             );
         }
 

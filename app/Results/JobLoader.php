@@ -107,7 +107,7 @@ final readonly class JobLoader
         return array_values(
             JoinEvent::answered($job)
                 ->distinct()
-                ->get('text')
+                ->get('task')
                 ->map(static fn(JoinEvent $e): string => $e->pair())
                 ->all(),
         );

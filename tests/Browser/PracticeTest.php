@@ -109,7 +109,8 @@ final class PracticeTest extends BrowserTestCase
         $this->see('Name in the app’s list');
         self::assertSame($offline, $this->js(self::STEP));
         $texts = $this->server()->query(
-            "select text from join_events where join_run_id = {$run} and kind in ('saw', 'done') order by number",
+            "select task || '/' || step || coalesce('|' || answer, '') from join_events " .
+                "where join_run_id = {$run} and kind in ('saw', 'done') order by number",
         );
         self::assertSame(
             ['join c1 h1/on c1', 'join c1 h1/search h1', 'join c1 h1/reset|expected', 'join c1 h1/joined|expected'],

@@ -80,6 +80,33 @@ trait JoinHands
         return $key;
     }
 
+    /** @return array<string, mixed> the steps that are sent ahead */
+    private function ahead(): array
+    {
+        return $this->answer($this->getJson("/jobs/{$this->job->id}/join/{$this->run}/ahead"), 'joinForeseen')['ahead'];
+    }
+
+    /**
+     * Gives the first of these answers that a step offers, as it was sent.
+     *
+     * @param  array<string, mixed>  $step
+     * @param  non-empty-list<string>  $keys
+     * @return string its key
+     */
+    private function given(array $step, array $keys): string
+    {
+        $offered = array_column($step['answers'], null, 'key');
+        foreach ($keys as $key) {
+            if (isset($offered[$key])) {
+                ['kind' => $kind, 'text' => $text, 'device' => $device, 'typed' => $typed] = $offered[$key];
+                $this->act($kind, $typed ? 'Cove' : $text, $device, $kind === 'named' ? ['room' => 'Hall'] : []);
+
+                return $key;
+            }
+        }
+        self::fail("{$step['key']} offers " . implode(', ', array_keys($offered)));
+    }
+
     /** Performs any step and enters the expected observation. */
     private function along(string $until): void
     {
@@ -100,7 +127,7 @@ trait JoinHands
     /** @param  array<string, mixed>  $step */
     private function seen(array $step, string $seen): void
     {
-        if ($step['does']) {
+        if (in_array('work', array_column($step['answers'], 'key'), true)) {
             $this->work();
         }
         $this->pass(8);

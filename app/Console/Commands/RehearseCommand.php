@@ -67,7 +67,15 @@ final class RehearseCommand extends Command
                     'works' => $run->works(),
                     'tried' => $run->tried,
                     'found' => $run->found,
-                    'log' => array_map(static fn(Event $e): array => (array) $e, $run->run->log()),
+                    'log' => array_map(
+                        static fn(Event $e): array => [
+                            'at' => $e->at,
+                            'kind' => $e->kind,
+                            'device' => $e->device,
+                            'text' => $e->written(),
+                        ],
+                        $run->run->log(),
+                    ),
                 ]),
             );
 
@@ -77,7 +85,7 @@ final class RehearseCommand extends Command
 
             return 1;
         }
-        foreach (EventWords::lines($run->run->log(), $roster) as $line) {
+        foreach (EventWords::lines($run->run->log()) as $line) {
             $this->line($line->at . '  ' . $line->text);
         }
         foreach ($run->found as $key) {
@@ -87,9 +95,9 @@ final class RehearseCommand extends Command
             $this->line($why);
         }
         foreach ($run->tried as $want => $seen) {
-            if ($seen !== Observation::YES) {
+            if ($seen !== Observation::Expected) {
                 [$control, $light] = explode(' ', strtoupper($want));
-                $this->line("{$light} by {$control}: " . Observation::words($seen));
+                $this->line("{$light} by {$control}: " . $seen->words());
             }
         }
         $this->line($run->works() ? 'Every control works.' : 'Not every control works.');

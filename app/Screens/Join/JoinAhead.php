@@ -16,7 +16,7 @@ final readonly class JoinAhead implements View
 {
     use WrittenRecord;
 
-    /** @param  array<string, self>  $next  by answer */
+    /** @param  array<string, self>  $next  by key of the answer */
     public function __construct(
         public JoinStepView $step,
         public float $at,
@@ -26,7 +26,7 @@ final readonly class JoinAhead implements View
     public static function for(StepsAhead $ahead, Roster $roster, Plan $plan): self
     {
         return new self(
-            step: JoinPicture::step($ahead->step, $roster, $plan),
+            step: JoinPicture::step($ahead->step, $roster, $plan, onSite: true),
             at: $ahead->at,
             next: array_map(static fn(StepsAhead $a): self => self::for($a, $roster, $plan), $ahead->next),
         );

@@ -7,6 +7,7 @@ namespace App\Screens\Join;
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Joining\Observation;
 
 /** A simulated device: power, lamp, keys and zones. */
 final readonly class JoinDevice implements View
@@ -30,6 +31,6 @@ final readonly class JoinDevice implements View
         public ?JoinSignal $signal,
         #[Field(of: JoinKey::class)] public array $keys,
         public int $zones,
-        public string $looks,
+        public Observation $looks,
     ) {}
 }

@@ -125,9 +125,7 @@ final readonly class JoinLanes
                 $e->kind === Act::OFF && $e->device === $device => 'off',
                 $e->kind === Event::FOUND && $e->device === $device => 'listed',
                 $e->kind === Event::NAMED && $e->device === $device => 'named',
-                $e->kind === Event::MENDED && $e->device === $device => $e->parts()[1] === 'yes'
-                    ? 'mended'
-                    : 'looked at',
+                $e->kind === Event::MENDED && $e->device === $device => $e->wasSo === true ? 'mended' : 'looked at',
                 $e->kind === Event::SAW && $e->device === $device => self::seen($e),
                 default => '',
             };
@@ -141,11 +139,13 @@ final readonly class JoinLanes
 
     private static function seen(Event $event): string
     {
-        [$key, $seen] = $event->parts();
-        $kind = substr((string) strrchr($key, '/'), 1);
+        if ($event->seen === null) {
+            return '';
+        }
+        $kind = $event->step->kind ?? '';
 
         return match (true) {
-            $seen !== Observation::YES => Observation::words($seen),
+            $event->seen !== Observation::Expected => $event->seen->words(),
             in_array($kind, ['joined', 'join', 'connect'], true) => 'joined',
             in_array($kind, ['link', 'zone', 'swipe'], true) => 'linked',
             in_array($kind, ['accept', 'closed', JoinStep::STILL], true) => 'works',

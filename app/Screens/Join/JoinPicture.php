@@ -13,6 +13,7 @@ use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\JoinLine;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
@@ -81,11 +82,11 @@ final readonly class JoinPicture implements View
 
         return new self(
             now: $now,
-            step: self::step($step, $run->roster, $plan),
+            step: self::step($step, $run->roster, $plan, $run->onSite),
             lanes: JoinLanes::for($run, $windows),
             devices: $run->site() === null ? [] : self::devices($run->site(), $run),
             apps: self::apps($run),
-            log: EventWords::lines($log, $run->roster),
+            log: EventWords::lines($log),
             missed: $progress->marks->missed,
             joined: count(array_filter($log, static fn(Event $e): bool => $e->kind === Event::JOINED)),
             lights: count(array_filter($run->roster->units, static fn(Unit $u): bool => $u->lights())),
@@ -95,9 +96,9 @@ final readonly class JoinPicture implements View
             aside: array_values($progress->marks->aside),
             causes: self::causes($run),
             says: self::says($step, $run),
-            measured: $step->look === JoinStep::END ? self::measured($run) : [],
+            measured: $step->look === Look::End ? self::measured($run) : [],
             nextAt: self::nextAt($run, $now),
-            done: $step->look === JoinStep::END,
+            done: $step->look === Look::End,
         );
     }
 
@@ -117,9 +118,9 @@ final readonly class JoinPicture implements View
         return min($times);
     }
 
-    public static function step(JoinStep $s, Roster $roster, ?Plan $plan): JoinStepView
+    public static function step(JoinStep $s, Roster $roster, ?Plan $plan, bool $onSite): JoinStepView
     {
-        $light = $s->look === JoinStep::NAME ? $plan?->lights[$s->device] ?? null : null;
+        $light = $s->look === Look::Name ? $plan?->lights[$s->device] ?? null : null;
         $unit = $roster->has($s->device) ? $roster->unit($s->device) : null;
 
         return new JoinStepView(
@@ -130,8 +131,7 @@ final readonly class JoinPicture implements View
             where: $s->where,
             title: $s->title,
             why: $s->why,
-            does: $s->look !== JoinStep::NAME && $s->look !== JoinStep::TRY && $s->acts !== [],
-            tries: $s->look === JoinStep::TRY
+            tries: $s->look === Look::Try
                 ? array_map(
                     static fn(Act $a): JoinTry => new JoinTry(
                         device: $a->device,
@@ -143,11 +143,8 @@ final readonly class JoinPicture implements View
                 : [],
             expect: $s->expect === null ? null : new SignalView(words: $s->expect->words(), times: $s->expect->times),
             expects: $s->expects,
-            yes: $s->yes(),
-            picks: array_map(
-                static fn(string $seen): JoinPick => new JoinPick(seen: $seen, words: Observation::words($seen)),
-                $s->picks(),
-            ),
+            // A lesson has no plan, and its drawn kit is worked by hand.
+            answers: $s->answers($onSite, byHand: $onSite || $plan === null),
             name: $light->name ?? ($unit->name ?? ''),
             room: $light->room ?? ($unit->room ?? ''),
             letters: self::letters($roster),
@@ -201,7 +198,7 @@ final readonly class JoinPicture implements View
                 level: $device instanceof SimulatedLight ? $device->level() : 0.0,
                 looks: $device instanceof SimulatedLight
                     ? $device->looks(new LightCommand($device->level()))
-                    : Observation::YES,
+                    : Observation::Expected,
                 signal: self::signal($site->signal($id)),
                 keys: self::keys($unit->leaflet),
                 zones: $unit->role === Unit::BRIDGE ? 0 : $unit->zones,
@@ -281,7 +278,7 @@ final readonly class JoinPicture implements View
     {
         if (
             $run->site() === null ||
-            $step->look !== JoinStep::SAYS ||
+            $step->look !== Look::Says ||
             !isset($run->progress()->marks->worked[$step->key()])
         ) {
             return '';
@@ -301,13 +298,13 @@ final readonly class JoinPicture implements View
             return [];
         }
         $tried = Acceptance::all($run->site());
-        $wrong = array_filter($tried, static fn(string $s): bool => $s !== Observation::YES);
+        $wrong = array_filter($tried, static fn(Observation $s): bool => $s !== Observation::Expected);
         $lines = [
             sprintf('On the simulated devices: %d of %d controls work.', count($tried) - count($wrong), count($tried)),
         ];
         foreach ($wrong as $want => $seen) {
             [$control, $light] = explode(' ', strtoupper($want));
-            $lines[] = "{$light} by {$control}: " . Observation::words($seen) . '.';
+            $lines[] = "{$light} by {$control}: " . $seen->words() . '.';
         }
         foreach ($run->site()->flaws() as $flaw) {
             if ($flaw->code === Flaws::MISSED) {

@@ -7,6 +7,8 @@ namespace App\Screens\Join;
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Joining\Look;
+use EmberDusk\Joining\StepAnswer;
 
 /** A step of the guide: what to do, what to expect, and the possible answers. */
 final readonly class JoinStepView implements View
@@ -15,21 +17,20 @@ final readonly class JoinStepView implements View
 
     /**
      * @param  list<JoinTry>  $tries
-     * @param  list<JoinPick>  $picks
+     * @param  list<StepAnswer>  $answers
      */
     public function __construct(
         public string $key,
         public string $kind,
-        #[Field(oneOf: ['hand', 'lamp', 'says', 'list', 'lights', 'name', 'try', 'mend', 'end'])] public string $look,
+        public Look $look,
         public string $device,
         public string $where,
         public string $title,
         public string $why,
-        public bool $does,
         #[Field(of: JoinTry::class)] public array $tries,
         public ?SignalView $expect,
         public string $expects,
-        #[Field(of: JoinPick::class)] public array $picks,
+        #[Field(of: StepAnswer::class)] public array $answers,
         public string $name,
         public string $room,
         public int $letters,
@@ -39,6 +40,5 @@ final readonly class JoinStepView implements View
         public string $ifNot,
         public string $caution,
         public string $left,
-        public string $yes,
     ) {}
 }

@@ -21,21 +21,14 @@ final readonly class AcceptanceRecord
         $name = static fn(string $id): string => $roster->has($id) ? $roster->unit($id)->called() : strtoupper($id);
         $rows = [];
         foreach ($log as [$event, $at]) {
-            [$key, $seen] = $event->parts();
-            [$task] = explode('/', $key);
-            $words = explode(' ', $task);
-            if (
-                $event->kind === Event::SAW &&
-                $words[0] === Task::ACCEPT &&
-                isset($words[1], $words[2]) &&
-                str_ends_with($key, '/' . Task::ACCEPT)
-            ) {
+            $step = $event->step;
+            if ($step?->what() === Task::ACCEPT && $step->kind === Task::ACCEPT && $event->seen !== null) {
                 // The last word counts: what did not answer at first may after it was fixed.
-                $rows[$task] = [
-                    'control' => $name($words[1]),
-                    'light' => $name($words[2]),
+                $rows[$step->task] = [
+                    'control' => $name($step->device()),
+                    'light' => $name($step->other()),
                     'at' => $at,
-                    'says' => $seen === Observation::YES ? 'answers' : 'does not answer',
+                    'says' => $event->seen === Observation::Expected ? 'answers' : 'does not answer',
                 ];
             }
         }

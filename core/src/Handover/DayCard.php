@@ -79,14 +79,9 @@ final readonly class DayCard
     {
         $works = ['yes' => [], 'no' => []];
         foreach ($log as $event) {
-            [$key, $seen] = $event->parts();
-            if (
-                $event->kind === Event::SAW &&
-                str_starts_with($key, "{$what} ") &&
-                str_ends_with($key, '/' . JoinStep::STILL)
-            ) {
-                $control = explode(' ', $key)[1];
-                $works[$seen === Observation::YES ? 'yes' : 'no'][] = $roster->has($control)
+            if ($event->step?->what() === $what && $event->step->kind === JoinStep::STILL && $event->seen !== null) {
+                $control = $event->step->device();
+                $works[$event->seen === Observation::Expected ? 'yes' : 'no'][] = $roster->has($control)
                     ? $roster->unit($control)->called()
                     : strtoupper($control);
             }

@@ -58,12 +58,12 @@ final readonly class EventWords
      * @param  list<Event>  $log
      * @return list<JoinLine>
      */
-    public static function lines(array $log, ?Roster $roster): array
+    public static function lines(array $log): array
     {
         $lines = [];
         $presses = 0;
         foreach ($log as $n => $e) {
-            $text = self::for($e, $roster);
+            $text = self::for($e);
             if ($text === '') {
                 continue;
             }
@@ -92,10 +92,9 @@ final readonly class EventWords
     }
 
     /** One line of a log; empty for internal events. */
-    public static function for(Event $e, ?Roster $roster): string
+    public static function for(Event $e): string
     {
         $name = strtoupper($e->device);
-        [$first, $last] = $e->parts();
 
         return match ($e->kind) {
             Act::ON => "{$name} switched on",
@@ -105,12 +104,10 @@ final readonly class EventWords
             Act::NEAR => "{$name} held to " . strtoupper(explode(' ', $e->text)[0]),
             Act::TAP => self::tapped($name, $e->text),
             Act::SET => "{$name}: {$e->text}",
-            Event::SAW => self::seen($first, $last, $roster),
+            Event::SAW => self::seen($e),
             Event::FOUND => "In the app’s list: “{$e->text}”",
             Event::NAMED => "{$name} named: " . rtrim($e->text, ', '),
-            Event::MENDED => $last === 'yes'
-                ? "{$name}: " . self::fault($first) . ', fixed'
-                : "{$name}: " . self::fault($first) . '? No',
+            Event::MENDED => "{$name}: " . self::fault($e->text) . ($e->wasSo === true ? ', fixed' : '? No'),
             Event::JOINED => "{$name} is joined",
             'missed' => "Window missed. {$e->text}",
             // Kinds of runs that were made before devices of all families could be joined.
@@ -163,23 +160,24 @@ final readonly class EventWords
         };
     }
 
-    private static function seen(string $step, string $seen, ?Roster $roster): string
+    private static function seen(Event $e): string
     {
-        [$task, $kind] = [...explode('/', $step), ''];
-        $words = explode(' ', $task);
-        $device = strtoupper($words[1] ?? '');
-        $other = strtoupper($words[2] ?? '');
+        if ($e->step === null || $e->seen === null) {
+            return '';
+        }
+        $device = strtoupper($e->step->device());
+        $other = strtoupper($e->step->other());
 
-        $tried = match ($words[0]) {
+        $tried = match ($e->step->what()) {
             Task::ACCEPT => "{$other} by {$device}",
             Task::CLOSED => "{$other} by {$device}, covers closed",
             Task::MAINS => "{$other} after power off and on",
             Task::OFFLINE => "{$other} by {$device}, without internet",
             Task::HUBLESS => "{$other} by {$device}, without the hub",
-            default => "{$device}, " . self::fault($kind),
+            default => "{$device}, " . self::fault($e->step->kind),
         };
 
-        return "{$tried}: " . Observation::words($seen);
+        return "{$tried}: " . $e->seen->words();
     }
 
     /** A key with its dashes as words. */

@@ -34,7 +34,7 @@ final readonly class Instructions
 
     private function action(JoinStep $step): string
     {
-        if ($step->look === JoinStep::NAME) {
+        if ($step->look === Look::Name) {
             $unit = $this->roster->unit($step->device);
 
             return rtrim($step->title, '.') .
@@ -42,7 +42,7 @@ final readonly class Instructions
                 ($unit->room === '' ? '.' : ", room “{$unit->room}”.");
         }
         // Nothing is done: the sign says where to look.
-        if ($step->look === JoinStep::LAMP && $step->acts === []) {
+        if ($step->look === Look::Lamp && $step->acts === []) {
             return '';
         }
         $title = $this->inApp($step);
@@ -73,7 +73,7 @@ final readonly class Instructions
             $said[] = sprintf('Allow %g s to get there in the app.', $step->before);
         }
         foreach ($step->acts as $act) {
-            if ($act->kind === Act::TAP && explode(' ', $act->text)[0] === 'search' && $step->look === JoinStep::HAND) {
+            if ($act->kind === Act::TAP && explode(' ', $act->text)[0] === 'search' && $step->look === Look::Hand) {
                 $said[] = sprintf(
                     'It searches for %g s: do the next steps meanwhile.',
                     $this->roster->unit($act->device)->leaflet->figure('search') ?? LoggedState::SEARCH,
@@ -86,14 +86,14 @@ final readonly class Instructions
 
     private function sign(JoinStep $step): string
     {
-        if (in_array($step->look, [JoinStep::HAND, JoinStep::NAME], true)) {
+        if (in_array($step->look, [Look::Hand, Look::Name], true)) {
             return '';
         }
         if ($step->expects === '') {
             return $step->waits > 0.0 ? sprintf('Allow %g s.', $step->waits) : '';
         }
         $sign = $step->expects;
-        if ($step->look === JoinStep::LAMP && $step->watches !== '') {
+        if ($step->look === Look::Lamp && $step->watches !== '') {
             $sign = "{$this->label($step->watches)} shows {$sign}";
         }
 

@@ -9,31 +9,6 @@ use EmberDusk\Kit\Profiles\Signal;
 /** The current step: action, place, reason, expected observation, time window, and advice on failure. */
 final readonly class JoinStep
 {
-    /** Only done; nothing is looked for. */
-    public const HAND = 'hand';
-
-    /** A lamp or load is looked at. */
-    public const LAMP = 'lamp';
-
-    /** The app or a lamp says that it is so, or does not. */
-    public const SAYS = 'says';
-
-    /** The app's list is waited for. */
-    public const LIST = 'list';
-
-    /** A light is switched in the app: which answers. */
-    public const LIGHTS = 'lights';
-
-    public const NAME = 'name';
-
-    /** A control is pressed and the light looked at: on, off, 10 %, 80 %, colour. */
-    public const TRY = 'try';
-
-    /** Something is looked at that may be wrong, and fixed if it is. */
-    public const MEND = 'mend';
-
-    public const END = 'end';
-
     /** Kinds of trials: whether a light returns with its power; whether something still works, where either answer is right. */
     public const RETURNS = 'returns';
 
@@ -42,7 +17,6 @@ final readonly class JoinStep
     /**
      * @param  string  $task  id of the task that it belongs to
      * @param  string  $kind  which step of the task
-     * @param  string  $look kind of question: one of the above
      * @param  string  $device device of its lane
      * @param  string  $at  unit beside which the hands are; empty: where they are, phone in hand
      * @param  string  $where  in words
@@ -64,7 +38,7 @@ final readonly class JoinStep
     public function __construct(
         public string $task,
         public string $kind,
-        public string $look,
+        public Look $look,
         public string $device,
         public string $title,
         public string $why,
@@ -95,37 +69,94 @@ final readonly class JoinStep
         return "{$this->task}/{$this->kind}";
     }
 
-    /** @return list<string> what else may be seen where it is looked for; as in {@see Observation} */
-    public function picks(): array
+    /**
+     * Possible answers in the order in which they are shown.
+     *
+     * @param  bool  $onSite  whether a list's line is typed, as only its reader knows it
+     * @param  bool  $byHand  whether a person does it, and not simulated hands
+     * @return list<StepAnswer>
+     */
+    public function answers(bool $onSite, bool $byHand = true): array
+    {
+        $work = fn(string $label): StepAnswer => $this->answer(
+            StepAnswer::WORK,
+            $this->key(),
+            $label,
+            StepAnswer::WORK,
+        );
+        $saw = array_map(
+            fn(Observation $seen): StepAnswer => $this->answer(
+                kind: Event::SAW,
+                text: "{$this->key()}|{$seen->value}",
+                label: $this->label($seen),
+                key: $seen->value,
+            ),
+            $this->observations(),
+        );
+
+        return match ($this->look) {
+            Look::Hand => [$work($byHand ? 'Done' : 'Do it')],
+            Look::Name => [$this->answer(Event::NAMED, '', 'Save name', Event::NAMED, typed: true)],
+            Look::Mend => [
+                $this->answer(Event::MENDED, "{$this->kind}|yes", 'Yes, fixed', StepAnswer::YES),
+                $this->answer(Event::MENDED, "{$this->kind}|no", 'No, that is fine', StepAnswer::NO),
+            ],
+            Look::List => $onSite
+                ? [$this->answer(Event::FOUND, '', 'It is listed', Event::FOUND, typed: true), ...$saw]
+                : $saw,
+            Look::Try, Look::End => $saw,
+            default => $this->acts === [] ? $saw : [$work($byHand ? 'Done, look now' : 'Do it, then look'), ...$saw],
+        };
+    }
+
+    private function answer(string $kind, string $text, string $label, string $key, bool $typed = false): StepAnswer
+    {
+        return new StepAnswer($kind, $this->device, $text, $label, $key, $typed);
+    }
+
+    /** @return list<Observation> what may be seen where it is looked for, the expected one first */
+    private function observations(): array
     {
         return match ($this->look) {
-            self::LAMP => $this->kind === 'link'
-                ? [Observation::ELSEWHERE, Observation::OTHER, Observation::SEVERAL, Observation::NOTHING]
-                : [Observation::OTHER, Observation::SEVERAL, Observation::NOTHING],
-            self::LIGHTS => [Observation::ELSEWHERE, Observation::NOTHING],
-            self::TRY => match ($this->kind) {
-                self::RETURNS => [Observation::DIM, Observation::NOTHING],
-                self::STILL => [Observation::NOTHING],
+            Look::Lamp => [
+                Observation::Expected,
+                ...$this->kind === 'link' ? [Observation::Elsewhere] : [],
+                Observation::Other,
+                Observation::Several,
+                Observation::Nothing,
+            ],
+            Look::Lights => [Observation::Expected, Observation::Elsewhere, Observation::Nothing],
+            Look::Try => match ($this->kind) {
+                self::RETURNS => [Observation::Expected, Observation::Dim, Observation::Nothing],
+                self::STILL => [Observation::Expected, Observation::Nothing],
                 default => [
-                    Observation::WRONG,
-                    Observation::PART,
-                    Observation::DIM,
-                    Observation::ELSEWHERE,
-                    Observation::NOTHING,
+                    Observation::Expected,
+                    Observation::Wrong,
+                    Observation::Part,
+                    Observation::Dim,
+                    Observation::Elsewhere,
+                    Observation::Nothing,
                 ],
             },
-            self::SAYS, self::LIST => [Observation::NOTHING],
+            Look::Says => [Observation::Expected, Observation::Nothing],
+            Look::List => [Observation::Nothing],
             default => [],
         };
     }
 
-    /** Label of the answer for the expected observation. */
-    public function yes(): string
+    private function label(Observation $seen): string
     {
+        if ($this->look === Look::List) {
+            return 'Not listed';
+        }
+        if ($seen !== Observation::Expected) {
+            return ucfirst($seen->words());
+        }
+
         return match ($this->look) {
-            self::LAMP => 'Saw that',
-            self::LIGHTS => 'Yes, that strip',
-            self::TRY => match ($this->kind) {
+            Look::Lamp => 'Saw that',
+            Look::Lights => 'Yes, that strip',
+            Look::Try => match ($this->kind) {
                 self::RETURNS => 'It is lit again',
                 self::STILL => 'It still works',
                 default => 'All of it works',

@@ -20,9 +20,6 @@ use EmberDusk\Values\Refusal;
  */
 final class LiveRun
 {
-    /** Steps answered by an observation. */
-    private const LOOKS = [JoinStep::LAMP, JoinStep::SAYS, JoinStep::LIST, JoinStep::LIGHTS, JoinStep::TRY];
-
     /** @var list<Event> */
     private array $log = [];
 
@@ -151,37 +148,41 @@ final class LiveRun
             throw InvalidInput::at('/kind', "“{$kind}” is not a step or an answer here.");
         }
 
-        return $this->answer($this->next($now), $kind, $device, $at, $text);
+        return $this->answer(Event::read($at, $kind, $device, $text), $this->next($now));
     }
 
-    /** @return list<Event> */
-    private function answer(JoinStep $step, string $kind, string $device, float $at, string $text): array
+    /**
+     * @return list<Event>
+     *
+     * @throws Refusal for an answer that is not offered
+     */
+    private function answer(Event $given, JoinStep $step): array
     {
-        [$key, $seen] = (new Event($at, $kind, $device, $text))->parts();
-        $fits = match ($kind) {
-            Event::DONE => ($step->look === JoinStep::HAND || $step->acts !== []) && $text === $step->key(),
-            Event::SAW => in_array($this->progress->asked($key)?->look, self::LOOKS, true) &&
-                in_array($seen, Observation::ALL, true),
-            Event::NAMED => $step->look === JoinStep::NAME && $device === $step->device,
-            Event::MENDED => $step->look === JoinStep::MEND &&
-                $device === $step->device &&
-                in_array($text, ["{$step->kind}|yes", "{$step->kind}|no"], true),
-            Event::FOUND => $this->onSite && $step->look === JoinStep::LIST && $device === $step->device,
-            default => false,
-        };
-        if (!$fits) {
+        // A lamp may answer before the list does.
+        $asked = $given->kind === Event::SAW ? $this->progress->asked($given->step?->key() ?? '') : $step;
+        $offered = array_filter(
+            $asked?->answers($this->onSite) ?? [],
+            static fn(StepAnswer $a): bool => $a->is($given),
+        );
+        // Hands of a lesson are done one by one, and then ticked.
+        $ticked =
+            $given->kind === Event::DONE &&
+            ($step->look === Look::Hand || $step->acts !== []) &&
+            $given->step?->key() === $step->key();
+        if ($offered === [] && !$ticked) {
             throw OutOfTurn::at('/kind', 'The run has moved on: that answers an earlier step.');
         }
-        if ($kind === Event::FOUND && trim($text) === '') {
+        if ($given->kind === Event::FOUND && trim($given->text) === '') {
             throw InvalidInput::at('/name', 'Type its name in the app’s list, such as “Light 1”.');
         }
-        $new = [new Event($at, $kind, $device, $text)];
-        if ($kind === Event::NAMED) {
+        $new = [$given];
+        if ($given->kind === Event::NAMED) {
             // The app is given the name as well.
+            $name = explode(', ', $given->text)[0];
             foreach ($step->acts as $act) {
                 array_unshift(
                     $new,
-                    new Event($at, $act->kind, $act->device, str_replace('NAME', explode(', ', $text)[0], $act->text)),
+                    new Event($given->at, $act->kind, $act->device, str_replace('NAME', $name, $act->text)),
                 );
             }
         }
@@ -205,7 +206,7 @@ final class LiveRun
         }
         $new = Hands::at($step->acts, $this->roster, $this->after($now));
         $last = $new === [] ? $this->after($now) : $new[count($new) - 1]->at;
-        $new[] = new Event($last, Event::DONE, $step->device, $step->key());
+        $new[] = new Event($last, Event::DONE, $step->device, step: StepKey::read($step->key()));
 
         return $this->noted($this->add($new));
     }
@@ -224,9 +225,9 @@ final class LiveRun
             throw InvalidInput::at('/text', "“{$code}” cannot be checked there.");
         }
         $this->settle($now);
-        $was = $this->site->has($code, $device) ? 'yes' : 'no';
+        $was = $this->site->has($code, $device);
 
-        return $this->add([new Event($this->after($now), Event::MENDED, $device, "{$code}|{$was}")]);
+        return $this->add([new Event($this->after($now), Event::MENDED, $device, $code, wasSo: $was)]);
     }
 
     private function after(float $now): float
@@ -247,6 +248,6 @@ final class LiveRun
 
     public function done(float $now): bool
     {
-        return $this->next($now)->look === JoinStep::END;
+        return $this->next($now)->look === Look::End;
     }
 }

@@ -4,65 +4,53 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-/** Possible observations at a step. */
-final readonly class Observation
+/** Observation at a step. */
+enum Observation: string
 {
-    public const YES = 'expected';
+    case Expected = 'expected';
+    case Nothing = 'nothing';
 
-    public const NOTHING = 'nothing';
+    /** Another pattern than the expected one. */
+    case Other = 'other';
 
-    /** Another pattern than the one that was hoped for, or one that was not counted. */
-    public const OTHER = 'other';
-
-    public const SEVERAL = 'several';
+    /** Several flashes that were not counted. */
+    case Several = 'several';
 
     /** Another light answered, or one more. */
-    public const ELSEWHERE = 'elsewhere';
+    case Elsewhere = 'elsewhere';
+    case Wrong = 'wrong';
+    case Part = 'part';
+    case Dim = 'dim';
 
-    public const WRONG = 'wrong';
-
-    public const PART = 'part';
-
-    public const DIM = 'dim';
-
-    public const ALL = [
-        self::YES,
-        self::NOTHING,
-        self::OTHER,
-        self::SEVERAL,
-        self::ELSEWHERE,
-        self::WRONG,
-        self::PART,
-        self::DIM,
-    ];
-
-    /** Observations that are easily confused. */
-    private const ALIKE = [
-        [self::YES, self::NOTHING],
-        [self::YES, self::OTHER],
-        [self::OTHER, self::NOTHING],
-        [self::PART, self::DIM],
-        [self::PART, self::WRONG],
-        [self::DIM, self::NOTHING],
-    ];
-
-    public static function words(string $seen): string
+    public function words(): string
     {
-        return match ($seen) {
-            self::YES => 'seen as expected',
-            self::NOTHING => 'nothing seen',
-            self::OTHER => 'another pattern seen',
-            self::SEVERAL => 'several flashes, not counted',
-            self::ELSEWHERE => 'another light responded',
-            self::WRONG => 'wrong colours',
-            self::PART => 'a part stays dark',
-            self::DIM => 'dull',
-            default => $seen,
+        return match ($this) {
+            self::Expected => 'seen as expected',
+            self::Nothing => 'nothing seen',
+            self::Other => 'another pattern seen',
+            self::Several => 'several flashes, not counted',
+            self::Elsewhere => 'another light responded',
+            self::Wrong => 'wrong colours',
+            self::Part => 'a part stays dark',
+            self::Dim => 'dull',
         };
     }
 
-    public static function confusable(string $one, string $other): bool
+    /** Whether hurried eyes take one for the other. */
+    public function confusable(self $other): bool
     {
-        return in_array([$one, $other], self::ALIKE, true) || in_array([$other, $one], self::ALIKE, true);
+        return in_array($other, $this->alike(), true) || in_array($this, $other->alike(), true);
+    }
+
+    /** @return list<self> */
+    private function alike(): array
+    {
+        return match ($this) {
+            self::Expected => [self::Nothing, self::Other],
+            self::Other => [self::Nothing],
+            self::Part => [self::Dim, self::Wrong],
+            self::Dim => [self::Nothing],
+            default => [],
+        };
     }
 }

@@ -74,7 +74,7 @@ final readonly class Recovery
         foreach ($this->rehearsed()->trail as [, $step]) {
             // Settings that a board still has are not entered again.
             $held = $this->what === self::ADDRESS && in_array($step->kind, self::HELD, true);
-            if (!$held && $step->look !== JoinStep::TRY) {
+            if (!$held && $step->look !== Look::Try) {
                 $text = $words->text($step);
                 $steps[] = $text === $last ? 'Repeat the last step once.' : $text;
                 $last = $text;

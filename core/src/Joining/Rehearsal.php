@@ -22,7 +22,7 @@ final readonly class Rehearsal
     private const MOST_STEPS = 1_500;
 
     /**
-     * @param  array<string, string>  $tried  what each control does at the end, by control and light
+     * @param  array<string, Observation>  $tried  what each control does at the end, by control and light
      * @param  list<string>  $found  keys of the faults that were named and fixed
      * @param  array<string, string>  $aside unexplained failures, by task
      * @param  list<array{float, JoinStep}>  $trail steps with their times
@@ -39,7 +39,7 @@ final readonly class Rehearsal
 
     public function works(): bool
     {
-        return array_filter($this->tried, static fn(string $s): bool => $s !== Observation::YES) === [];
+        return array_filter($this->tried, static fn(Observation $s): bool => $s !== Observation::Expected) === [];
     }
 
     /**
@@ -75,7 +75,7 @@ final readonly class Rehearsal
             // The step is read when the hands are ready.
             $run->settle($now += self::REACTION);
             $step = $run->next($now);
-            if ($step->look === JoinStep::END) {
+            if ($step->look === Look::End) {
                 return new self(
                     run: $run,
                     seconds: $now,
@@ -99,17 +99,17 @@ final readonly class Rehearsal
     {
         $device = $step->device;
         switch ($step->look) {
-            case JoinStep::HAND:
+            case Look::Hand:
                 // The way through the app counts like a walk.
                 $new = $run->work($step->key(), $now + $step->before);
 
                 return $new[count($new) - 1]->at + $step->waits;
-            case JoinStep::MEND:
+            case Look::Mend:
                 $was = $site->has($step->kind, $device) !== $errs;
                 $run->act(Event::MENDED, $device, $now + $step->waits, $step->kind . '|' . ($was ? 'yes' : 'no'));
 
                 return $now + $step->waits;
-            case JoinStep::NAME:
+            case Look::Name:
                 $run->act(
                     Event::NAMED,
                     $device,
@@ -120,25 +120,25 @@ final readonly class Rehearsal
                 return $now;
             default:
                 [$at, $seen] = self::see($run, $site, $step, $now);
-                if ($seen === '') {
+                if ($seen === null) {
                     return $at;
                 }
-                if ($errs) {
-                    $seen = $seen === Observation::YES ? Observation::NOTHING : Observation::YES;
+                if ($errs && $step->look !== Look::List) {
+                    $seen = $seen === Observation::Expected ? Observation::Nothing : Observation::Expected;
                 }
-                $run->act(Event::SAW, $device, $at, $step->key() . '|' . $seen);
+                $run->act(Event::SAW, $device, $at, $step->key() . '|' . $seen->value);
 
                 return $at;
         }
     }
 
-    /** @return array{float, string} time and observation; empty if none */
+    /** @return array{float, Observation|null} time and observation; null where a list's line came first */
     private static function see(LiveRun $run, SimulatedSite $site, JoinStep $step, float $now): array
     {
         $before = self::lit($site, $now);
         $from = self::last($run, $step->watches, $now);
         $new = [];
-        if ($step->look !== JoinStep::TRY) {
+        if ($step->look !== Look::Try) {
             $new = $step->acts === [] ? [] : $run->work($step->key(), $now);
         }
         if ($new !== []) {
@@ -146,9 +146,9 @@ final readonly class Rehearsal
         }
         $acted = $new === [] ? $now : $new[count($new) - 1]->at;
         switch ($step->look) {
-            case JoinStep::TRY:
+            case Look::Try:
                 if ($step->kind === JoinStep::RETURNS) {
-                    return [$now + 2.0, $site->isLit($step->watches) ? Observation::YES : Observation::NOTHING];
+                    return [$now + 2.0, $site->isLit($step->watches) ? Observation::Expected : Observation::Nothing];
                 }
                 [, $control, $light] = explode(' ', $step->task);
                 foreach ($run->roster->wantsOf($control) as $want) {
@@ -157,47 +157,47 @@ final readonly class Rehearsal
                     }
                 }
 
-                return [$now, Observation::NOTHING];
-            case JoinStep::LIST:
+                return [$now, Observation::Nothing];
+            case Look::List:
                 for ($at = $now; $at < $now + $step->waits; $at += 1.0) {
-                    if ($run->settle($at) !== [] || $run->next($at)->look !== JoinStep::LIST) {
-                        return [$at, ''];
+                    if ($run->settle($at) !== [] || $run->next($at)->look !== Look::List) {
+                        return [$at, null];
                     }
                 }
 
-                return [$at, Observation::NOTHING];
-            case JoinStep::LIGHTS:
+                return [$at, Observation::Nothing];
+            case Look::Lights:
                 $run->settle($acted + 0.5);
                 $changed = array_keys(array_diff_assoc(self::lit($site, $acted + 0.5), $before));
 
                 return [
                     $acted + 1.0,
                     match (true) {
-                        $changed === [$step->watches] => Observation::YES,
-                        $changed === [] => Observation::NOTHING,
-                        default => Observation::ELSEWHERE,
+                        $changed === [$step->watches] => Observation::Expected,
+                        $changed === [] => Observation::Nothing,
+                        default => Observation::Elsewhere,
                     },
                 ];
-            case JoinStep::SAYS:
+            case Look::Says:
                 $run->settle($acted + $step->waits);
 
                 return [
                     $acted + $step->waits,
-                    $site->device($step->watches)->says($step->signal) ? Observation::YES : Observation::NOTHING,
+                    $site->device($step->watches)->says($step->signal) ? Observation::Expected : Observation::Nothing,
                 ];
             default:
                 return self::lamp($run, $site, $step, $from, $acted);
         }
     }
 
-    /** @return array{float, string} */
+    /** @return array{float, Observation} */
     private static function lamp(LiveRun $run, SimulatedSite $site, JoinStep $step, float $from, float $acted): array
     {
         $until = max($step->window[1] ?? 0.0, $acted + ($step->acts === [] ? 0.5 : $step->waits));
         for ($at = $acted; $at <= $until + 0.5; $at += 0.5) {
             $run->settle($at);
             if (in_array($step->signal, $site->device($step->watches)->shown($from, $at), true)) {
-                return [$at + ($step->expect?->seconds() ?? 0.0), Observation::YES];
+                return [$at + ($step->expect?->seconds() ?? 0.0), Observation::Expected];
             }
             foreach ($site->devices() as $id => $device) {
                 if (
@@ -206,12 +206,12 @@ final readonly class Rehearsal
                     in_array($step->signal, $device->shown($from, $at), true) &&
                     $step->kind === 'link'
                 ) {
-                    return [$at + 1.0, Observation::ELSEWHERE];
+                    return [$at + 1.0, Observation::Elsewhere];
                 }
             }
         }
 
-        return [$until, Observation::NOTHING];
+        return [$until, Observation::Nothing];
     }
 
     /** When hands last did something to a device. */

@@ -64,7 +64,7 @@ final readonly class StepBuilder
         return new JoinStep(
             task: $task->id(),
             kind: $kind,
-            look: $expect === null ? JoinStep::HAND : JoinStep::LAMP,
+            look: $expect === null ? Look::Hand : Look::Lamp,
             device: $unit->id,
             title: ucfirst($then . $words) . ' on ' . $unit->label(),
             why: $why,
@@ -114,7 +114,7 @@ final readonly class StepBuilder
         return new JoinStep(
             task: $task->id(),
             kind: $kind,
-            look: JoinStep::LAMP,
+            look: Look::Lamp,
             device: $watch->id,
             title: "Look at {$watch->label()}: " . ($expect?->words() ?? 'a sign'),
             why: $why,
@@ -165,9 +165,9 @@ final readonly class StepBuilder
             task: $task->id(),
             kind: $kind,
             look: match (true) {
-                $expect !== null => JoinStep::LAMP,
-                $says === '' || $watch !== null => JoinStep::HAND,
-                default => JoinStep::SAYS,
+                $expect !== null => Look::Lamp,
+                $says === '' || $watch !== null => Look::Hand,
+                default => Look::Says,
             },
             device: $unit->id,
             title: $title,

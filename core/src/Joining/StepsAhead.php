@@ -20,9 +20,15 @@ final readonly class StepsAhead
     /** Seconds from one answer to the next: assumed; windows are moved to when the answer really came. */
     private const APART = 5.0;
 
+    /** Keys of the likeliest answers. */
+    private const LIKELY = ['expected', StepAnswer::NO, Event::FOUND, Event::NAMED];
+
+    /** Stands for a name that is typed. */
+    private const TYPED = 'the new line';
+
     /**
      * @param  float  $at  run seconds at which it is assumed that the step is reached
-     * @param  array<string, self>  $next  by answer
+     * @param  array<string, self>  $next  by key of the answer
      */
     private function __construct(public JoinStep $step, public float $at, public array $next) {}
 
@@ -45,11 +51,12 @@ final readonly class StepsAhead
         $step = $run->next($at);
         $next = [];
         if ($deep > 0) {
-            foreach (self::answers($step) as $n => [$answer, $kind, $text]) {
-                $then = self::after(new LiveRun($roster, $tasks, 0, $log, true), $step, $kind, $text, $at);
+            foreach ($step->answers(onSite: true) as $answer) {
+                $then = self::after(new LiveRun($roster, $tasks, 0, $log, true), $answer, $at);
                 if ($then !== null) {
-                    $left = $n === 0 ? $deep - 1 : min($deep - 1, self::SHALLOW - 1);
-                    $next[$answer] = self::node($roster, $tasks, $then, $at + self::APART, $left);
+                    $likely = $step->look === Look::Hand || in_array($answer->key, self::LIKELY, true);
+                    $left = $likely ? $deep - 1 : min($deep - 1, self::SHALLOW - 1);
+                    $next[$answer->key] = self::node($roster, $tasks, $then, $at + self::APART, $left);
                 }
             }
         }
@@ -57,37 +64,14 @@ final readonly class StepsAhead
         return new self($step, $at, $next);
     }
 
-    /** @return list<array{string, string, string}> key of the answer, kind and text of its event; the hoped for first */
-    private static function answers(JoinStep $step): array
-    {
-        $work = ['work', 'work', $step->key()];
-        $seen = array_map(
-            static fn(string $s): array => ["saw {$s}", Event::SAW, "{$step->key()}|{$s}"],
-            $step->look === JoinStep::LIST ? $step->picks() : [Observation::YES, ...$step->picks()],
-        );
-
-        return match ($step->look) {
-            JoinStep::HAND => [$work],
-            JoinStep::END => [],
-            JoinStep::NAME => [['named', Event::NAMED, 'Name, Room']],
-            JoinStep::MEND => [
-                ['fixed no', Event::MENDED, "{$step->kind}|no"],
-                ['fixed yes', Event::MENDED, "{$step->kind}|yes"],
-            ],
-            JoinStep::LIST => [['found', Event::FOUND, 'the new line'], ...$seen],
-            JoinStep::TRY => $seen,
-            default => $step->acts === [] ? $seen : [...$seen, $work],
-        };
-    }
-
     /** @return list<Event>|null the log with that answer; null where it fits nothing */
-    private static function after(LiveRun $run, JoinStep $step, string $kind, string $text, float $at): ?array
+    private static function after(LiveRun $run, StepAnswer $answer, float $at): ?array
     {
         try {
-            if ($kind === 'work') {
-                $run->work($text, $at);
+            if ($answer->kind === StepAnswer::WORK) {
+                $run->work($answer->text, $at);
             } else {
-                $run->act($kind, $step->device, $at, $text);
+                $run->act($answer->kind, $answer->device, $at, $answer->typed ? self::TYPED : $answer->text);
             }
         } catch (Refusal) {
             return null;

@@ -8,6 +8,7 @@ use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Flaw;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\Acceptance;
 use EmberDusk\Joining\Simulation\SimulatedSite;
@@ -125,7 +126,7 @@ final class Bench
     ): SimulatedSite {
         $site = Families::site($roster, $seed, array_map(Flaw::read(...), $flaws));
         foreach ($hands as $hand) {
-            $site->apply(new Event($hand[0], $hand[1], $hand[2], $hand[3] ?? ''));
+            $site->apply(Event::read($hand[0], $hand[1], $hand[2], $hand[3] ?? ''));
         }
         $site->advance($until);
 
@@ -146,7 +147,7 @@ final class Bench
     }
 
     /** Effect of the first control on the first light, pressed and read. */
-    public static function works(SimulatedSite $site, int $want = 0): string
+    public static function works(SimulatedSite $site, int $want = 0): Observation
     {
         return Acceptance::for($site, $site->roster->wants[$want]);
     }

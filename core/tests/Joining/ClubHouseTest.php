@@ -9,6 +9,7 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
@@ -104,7 +105,11 @@ final class ClubHouseTest extends TestCase
     {
         foreach (range(1, 10) as $seed) {
             $done = Rehearsal::run(self::house()->in($school), $seed, [new Flaw(Flaws::MISSED, 'c3')]);
-            self::assertSame(array_fill_keys(array_keys($done->tried), Observation::YES), $done->tried, "seed {$seed}");
+            self::assertSame(
+                array_fill_keys(array_keys($done->tried), Observation::Expected),
+                $done->tried,
+                "seed {$seed}",
+            );
             self::assertCount(12, $done->tried);
             self::assertSame([[], []], [$done->found, $done->run->progress()->marks->aside]);
             $resets = array_count_values(
@@ -148,36 +153,33 @@ final class ClubHouseTest extends TestCase
         self::assertSame(['accept', 'closed', 'mains', 'offline', 'hubless'], $phases);
         $looked = array_count_values(
             array_map(
-                static fn(array $asked): string => $asked[1]->look . ' ' . explode(' ', $asked[1]->task)[0],
+                static fn(array $asked): string => $asked[1]->look->value . ' ' . explode(' ', $asked[1]->task)[0],
                 $done->trail,
             ),
         );
         // Four controls with three lights each; four with covers closed, three lights, one assistant, two remotes beside it.
-        self::assertSame(
-            [12, 4, 3, 1, 3],
-            array_map(static fn(string $p): int => $looked[JoinStep::TRY . " {$p}"], $phases),
-        );
+        self::assertSame([12, 4, 3, 1, 3], array_map(static fn(string $p): int => $looked["try {$p}"], $phases));
         $said = [];
         foreach ($done->run->log() as $event) {
-            [$key, $seen] = $event->parts();
-            if ($event->kind === Event::SAW && preg_match('/^(closed|mains|offline|hubless) (\S+)/', $key, $m) === 1) {
-                $said["{$m[1]} {$m[2]}"] = $seen;
+            $what = $event->step?->what();
+            if ($event->seen !== null && in_array($what, ['closed', 'mains', 'offline', 'hubless'], true)) {
+                $said["{$what} {$event->step->device()}"] = $event->seen;
             }
         }
         // An assistant needs the internet and the hub that it reads; touch links need neither.
         self::assertSame(
             [
-                'closed h1' => Observation::YES,
-                'closed r1' => Observation::YES,
-                'closed p1' => Observation::YES,
-                'closed a1' => Observation::YES,
-                'mains c1' => Observation::YES,
-                'mains c2' => Observation::YES,
-                'mains c3' => Observation::YES,
-                'offline a1' => Observation::NOTHING,
-                'hubless r1' => Observation::YES,
-                'hubless p1' => Observation::YES,
-                'hubless a1' => Observation::NOTHING,
+                'closed h1' => Observation::Expected,
+                'closed r1' => Observation::Expected,
+                'closed p1' => Observation::Expected,
+                'closed a1' => Observation::Expected,
+                'mains c1' => Observation::Expected,
+                'mains c2' => Observation::Expected,
+                'mains c3' => Observation::Expected,
+                'offline a1' => Observation::Nothing,
+                'hubless r1' => Observation::Expected,
+                'hubless p1' => Observation::Expected,
+                'hubless a1' => Observation::Nothing,
             ],
             $said,
         );
@@ -194,13 +196,13 @@ final class ClubHouseTest extends TestCase
         $now = 0.0;
         for ($n = 0; $n < 10 && !$run->done($now); $n++) {
             $step = $run->next($now += 5.0);
-            $step->look === JoinStep::HAND
+            $step->look === Look::Hand
                 ? $run->work($step->key(), $now)
                 : $run->act(
                     Event::SAW,
                     $step->device,
                     $now,
-                    $step->key() . '|' . ($step->device === 'c2' ? Observation::NOTHING : Observation::YES),
+                    $step->key() . '|' . ($step->device === 'c2' ? 'nothing' : 'expected'),
                 );
         }
         self::assertTrue($run->done($now));

@@ -49,29 +49,29 @@ final class OwnWaysTest extends TestCase
             [$swipe, 'tap', 'h2', 'swipe c1'],
         ];
         $roster = Bench::roster([self::receiver(), $hub()], [['h2', 'c1']]);
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, $hands(15.0))));
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $hands(15.0))));
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $hands(10.8 + 10 + 1))),
             'a second late',
         );
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $hands(15.0, false))),
             'not on the unit’s network',
         );
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $hands(15.0), ['phone-leaves@phone'])),
             'another phone stays',
         );
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $hands(15.0), ['wrong-style@c1'])),
             'wrong kind in the app',
         );
         $far = Bench::roster([self::receiver(31.0), $hub()], [['h2', 'c1']]);
-        self::assertSame(Observation::NOTHING, Bench::works(Bench::after($far, $hands(15.0))), '31 m');
+        self::assertSame(Observation::Nothing, Bench::works(Bench::after($far, $hands(15.0))), '31 m');
     }
 
     public function test_a_zone_accepts_a_receiver_that_was_just_powered(): void
@@ -94,14 +94,14 @@ final class OwnWaysTest extends TestCase
             [$link, 'tap', 'g1', 'zone c1 1'],
         ];
         $roster = Bench::roster([self::receiver(), $bridge], [['g1', 'c1', 1]]);
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, $hands(5.0, 60.0, 103.0))));
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $hands(5.0, 60.0, 103.0))));
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $hands(5.0, 60.0, 105.0))),
             'five seconds after power-on',
         );
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $hands(5.0, 71.0, 103.0))),
             'the countdown is over',
         );
@@ -111,7 +111,7 @@ final class OwnWaysTest extends TestCase
             'a pin for 4 s',
         );
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $hands(5.0, 60.0, 103.0), ['other-network@phone'])),
         );
         $two = new Unit(
@@ -126,9 +126,9 @@ final class OwnWaysTest extends TestCase
         );
         $byHand = Bench::roster([self::receiver(), $two], [['r2', 'c1', 1]]);
         $keys = static fn(float $at): array => [[100.0, 'power-on', 'c1'], ...Bench::presses('r2', 'zone', 3, $at)];
-        self::assertSame(Observation::YES, Bench::works(Bench::after($byHand, $keys(102.0))));
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($byHand, $keys(102.0))));
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($byHand, $keys(104.0))),
             'the last press comes too late',
         );
@@ -139,16 +139,16 @@ final class OwnWaysTest extends TestCase
         $light = new Unit('c1', 'Run', Unit::LIGHT, 'bluetooth', 'bluetooth', Bench::leaflet(), 'table', kind: 'rgbw');
         $roster = Bench::roster([$light], [['phone', 'c1']]);
         $hands = [[0.0, 'power-on', 'c1'], [2.0, 'tap', 'c1', 'connect'], [3.0, 'tap', 'c1', 'type']];
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, $hands)));
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $hands)));
         self::assertSame(['waits', 'joined'], Bench::after($roster, $hands)->device('c1')->shown(0, 10));
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, array_slice($hands, 0, 2))),
             'no kind chosen',
         );
         $taken = Bench::after($roster, $hands, ['second-phone@c1']);
-        self::assertSame([['held'], Observation::NOTHING], [$taken->device('c1')->shown(0, 10), Bench::works($taken)]);
-        self::assertSame(Observation::WRONG, Bench::works(Bench::after($roster, $hands, ['wrong-style@c1'])));
+        self::assertSame([['held'], Observation::Nothing], [$taken->device('c1')->shown(0, 10), Bench::works($taken)]);
+        self::assertSame(Observation::Wrong, Bench::works(Bench::after($roster, $hands, ['wrong-style@c1'])));
     }
 
     private static function node(string $id, float $x): Unit
@@ -182,21 +182,25 @@ final class OwnWaysTest extends TestCase
             $hands,
         );
         self::assertSame(
-            [Observation::YES, Observation::YES, Observation::YES],
+            [Observation::Expected, Observation::Expected, Observation::Expected],
             [Bench::works($near), Bench::works($near, 1), Bench::works($near, 2)],
         );
         $gap = Bench::after(
             Bench::roster([self::node('c1', 0), self::node('c2', 26), self::node('c3', 48)], $wants),
             $hands,
         );
-        self::assertSame([Observation::YES, Observation::NOTHING], [Bench::works($gap), Bench::works($gap, 1)], '26 m');
+        self::assertSame(
+            [Observation::Expected, Observation::Nothing],
+            [Bench::works($gap), Bench::works($gap, 1)],
+            '26 m',
+        );
         $slow = [
             [0.0, 'tap', 'phone', 'search mesh 60'],
             [5.0, 'power-on', 'c1'],
             ...Bench::presses('c1', 'NODE', 2, 6, 2.2),
         ];
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after(Bench::roster([self::node('c1', 0)], [$wants[0]]), $slow)),
         );
     }
@@ -219,16 +223,16 @@ final class OwnWaysTest extends TestCase
             ...Bench::presses('c1', 'NODE', 2, 5),
             [$zone, 'press', 'r1', 'zone'],
         ];
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, $link(8.0))));
-        self::assertSame(Observation::NOTHING, Bench::works(Bench::after($roster, $link(5.4 + 11))), 'eleven seconds');
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $link(8.0))));
+        self::assertSame(Observation::Nothing, Bench::works(Bench::after($roster, $link(5.4 + 11))), 'eleven seconds');
         $searching = [[0.0, 'tap', 'phone', 'search mesh 60'], ...$link(8.0)];
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $searching)),
             'the search took the presses',
         );
         $ended = [[0.0, 'tap', 'phone', 'search mesh 60'], [0.5, 'tap', 'phone', 'end mesh'], ...$link(8.0)];
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, $ended)));
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $ended)));
     }
 
     public function test_a_board_is_given_its_network_over_a_data_lead_and_starts_on_it(): void
@@ -242,10 +246,10 @@ final class OwnWaysTest extends TestCase
             [11.0, 'power-on', 'b1'],
             [20.0, 'tap', 'b1', 'set'],
         ];
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, $hands)));
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $hands)));
         self::assertSame(['alone', 'held'], Bench::after($roster, $hands)->device('b1')->shown(0, 30));
         unset($hands[2], $hands[3]);
-        self::assertSame(Observation::NOTHING, Bench::works(Bench::after($roster, array_values($hands))), 'no reboot');
+        self::assertSame(Observation::Nothing, Bench::works(Bench::after($roster, array_values($hands))), 'no reboot');
         $hands = [
             [0.0, 'power-on', 'b1'],
             [5.0, 'tap', 'b1', 'give'],
@@ -255,10 +259,10 @@ final class OwnWaysTest extends TestCase
         ];
         foreach (
             [
-                'charge-lead@b1' => Observation::NOTHING,
-                'new-address@b1' => Observation::NOTHING,
-                'wrong-order@b1' => Observation::WRONG,
-                'wrong-count@b1' => Observation::PART,
+                'charge-lead@b1' => Observation::Nothing,
+                'new-address@b1' => Observation::Nothing,
+                'wrong-order@b1' => Observation::Wrong,
+                'wrong-count@b1' => Observation::Part,
             ]
             as $flaw => $seen
         ) {
@@ -280,16 +284,16 @@ final class OwnWaysTest extends TestCase
         );
         $roster = Bench::roster([$light], [['phone', 'c1']]);
         $hands = [[0.0, 'power-on', 'c1'], ...Bench::presses('c1', 'NET', 4, 2), [10.0, 'tap', 'c1', 'give']];
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, $hands)));
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $hands)));
         unset($hands[4]);
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, array_values($hands))),
             'three presses',
         );
         $hands = [[0.0, 'power-on', 'c1'], ...Bench::presses('c1', 'NET', 4, 2), [10.0, 'tap', 'c1', 'give']];
         foreach (['offline@c1', 'no-account@c1', 'other-network@phone'] as $flaw) {
-            self::assertSame(Observation::NOTHING, Bench::works(Bench::after($roster, $hands, [$flaw])), $flaw);
+            self::assertSame(Observation::Nothing, Bench::works(Bench::after($roster, $hands, [$flaw])), $flaw);
         }
     }
 
@@ -300,12 +304,12 @@ final class OwnWaysTest extends TestCase
         $hands = [[0.0, 'power-on', 'c1'], [1.0, 'tap', 'h1', 'search']];
         foreach (
             [
-                'lead-loose@c1' => Observation::PART,
-                'leads-swapped@c1' => Observation::WRONG,
-                'wrong-setting@c1' => Observation::WRONG,
-                'supply-low@c1' => Observation::DIM,
-                'brown-out@c1' => Observation::NOTHING,
-                'dead@c1' => Observation::NOTHING,
+                'lead-loose@c1' => Observation::Part,
+                'leads-swapped@c1' => Observation::Wrong,
+                'wrong-setting@c1' => Observation::Wrong,
+                'supply-low@c1' => Observation::Dim,
+                'brown-out@c1' => Observation::Nothing,
+                'dead@c1' => Observation::Nothing,
             ]
             as $flaw => $seen
         ) {

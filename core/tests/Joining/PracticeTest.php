@@ -51,7 +51,7 @@ final class PracticeTest extends TestCase
     /** @param  list<array{float, string, string, 3?: string}>  $hands */
     private static function attempt(Lesson $lesson, array $hands): Attempt
     {
-        $log = array_map(static fn(array $h): Event => new Event($h[0], $h[1], $h[2], $h[3] ?? ''), $hands);
+        $log = array_map(static fn(array $h): Event => Event::read($h[0], $h[1], $h[2], $h[3] ?? ''), $hands);
 
         return new Attempt($lesson, $log, $log[count($log) - 1]->at + 30.0);
     }

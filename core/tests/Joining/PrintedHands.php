@@ -7,6 +7,7 @@ namespace EmberDusk\Tests\Joining;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Families;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Simulation\Acceptance;
 use EmberDusk\Joining\Simulation\SimulatedSite;
@@ -50,7 +51,7 @@ final class PrintedHands
         }
     }
 
-    /** @return array<string, string> what each control does at the end, by control and light */
+    /** @return array<string, Observation> what each control does at the end, by control and light */
     public function tried(): array
     {
         // Its settings too, but the simulated board takes them only on a page that opens: at its old address it would refuse.
@@ -220,7 +221,7 @@ final class PrintedHands
 
     private function do(string $kind, string $device, string $text = '', float $after = self::BETWEEN): void
     {
-        $this->site->apply(new Event($this->now, $kind, strtolower($device), $text));
+        $this->site->apply(Event::read($this->now, $kind, strtolower($device), $text));
         $this->now += $after;
     }
 

@@ -8,6 +8,7 @@ use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
@@ -31,7 +32,7 @@ final class ProofTest extends TestCase
     /**
      * Answers a run on site step by step until its end.
      *
-     * @param  callable(JoinStep): string  $sees answer to an observation step
+     * @param  callable(JoinStep): Observation  $sees answer to an observation step
      * @return array{LiveRun, JoinStep}
      */
     private static function answered(Roster $roster, callable $sees): array
@@ -41,20 +42,20 @@ final class ProofTest extends TestCase
         for ($n = 0; $n < 4000; $n++) {
             $now += 5.0;
             $step = $run->next($now);
-            if ($step->look === JoinStep::END) {
+            if ($step->look === Look::End) {
                 return [$run, $step];
             }
             match (true) {
-                $step->look === JoinStep::MEND => $run->act(Event::MENDED, $step->device, $now, "{$step->kind}|no"),
-                $step->look === JoinStep::NAME => $run->act(Event::NAMED, $step->device, $now, 'A light, A room'),
-                $step->look === JoinStep::HAND => $run->work($step->key(), $now),
-                $step->look === JoinStep::LIST && $sees($step) === Observation::YES => $run->act(
+                $step->look === Look::Mend => $run->act(Event::MENDED, $step->device, $now, "{$step->kind}|no"),
+                $step->look === Look::Name => $run->act(Event::NAMED, $step->device, $now, 'A light, A room'),
+                $step->look === Look::Hand => $run->work($step->key(), $now),
+                $step->look === Look::List && $sees($step) === Observation::Expected => $run->act(
                     Event::FOUND,
                     $step->device,
                     $now,
                     "Light {$n}",
                 ),
-                default => $run->act(Event::SAW, $step->device, $now, "{$step->key()}|{$sees($step)}"),
+                default => $run->act(Event::SAW, $step->device, $now, "{$step->key()}|{$sees($step)->value}"),
             };
         }
         self::fail('The run has no end.');
@@ -72,7 +73,7 @@ final class ProofTest extends TestCase
     public function test_who_sees_nothing_anywhere_has_joined_nothing(string $job): void
     {
         $roster = self::roster($job);
-        [$run, $end] = self::answered($roster, static fn(): string => Observation::NOTHING);
+        [$run, $end] = self::answered($roster, static fn(): Observation => Observation::Nothing);
         self::assertSame([], array_filter($run->log(), static fn(Event $e): bool => $e->kind === Event::JOINED));
         self::assertSame('0 of ' . count($roster->wants) . ' controls work', $end->title);
     }
@@ -83,7 +84,7 @@ final class ProofTest extends TestCase
     {
         [$run] = self::answered(
             self::roster($job),
-            static fn(JoinStep $s): string => $s->kind === 'reset' ? Observation::YES : Observation::NOTHING,
+            static fn(JoinStep $s): Observation => $s->kind === 'reset' ? Observation::Expected : Observation::Nothing,
         );
         self::assertSame([], array_filter($run->log(), static fn(Event $e): bool => $e->kind === Event::JOINED));
     }
@@ -91,7 +92,7 @@ final class ProofTest extends TestCase
     public function test_the_last_headline_counts_the_controls_that_worked(): void
     {
         $roster = self::roster('hide');
-        [, $end] = self::answered($roster, static fn(): string => Observation::YES);
+        [, $end] = self::answered($roster, static fn(): Observation => Observation::Expected);
         $all = count($roster->wants);
         self::assertSame($all === 1 ? 'The control works' : "All {$all} controls work", $end->title);
     }

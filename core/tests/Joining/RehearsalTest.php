@@ -42,10 +42,10 @@ final class RehearsalTest extends TestCase
         }
     }
 
-    /** @return array<string, string> */
+    /** @return array<string, Observation> */
     private static function wrong(Rehearsal $done): array
     {
-        return array_filter($done->tried, static fn(string $s): bool => $s !== Observation::YES);
+        return array_filter($done->tried, static fn(Observation $s): bool => $s !== Observation::Expected);
     }
 
     public function test_the_same_seed_gives_the_same_run(): void

@@ -40,7 +40,11 @@ final class TracesTest extends TestCase
         $roster = Bench::roster([Bench::zigbee(), Bench::hub()], [['h1', 'c1']]);
         foreach (range(1, 20) as $seed) {
             $site = Bench::after($roster, $hands, seed: $seed);
-            self::assertSame($works ? Observation::YES : Observation::NOTHING, Bench::works($site), "seed {$seed}");
+            self::assertSame(
+                $works ? Observation::Expected : Observation::Nothing,
+                Bench::works($site),
+                "seed {$seed}",
+            );
         }
     }
 
@@ -54,12 +58,12 @@ final class TracesTest extends TestCase
             [7.0, 'power-on', 'c1'],
         ];
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, $cycle)),
             'a power-cycle erases nothing',
         );
         $reset = [[0.0, 'power-on', 'c1'], [5.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'PROG', 5, 8)];
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, $reset)));
+        self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $reset)));
     }
 
     public function test_a_hub_holds_so_many_lights_and_no_more(): void
@@ -72,7 +76,7 @@ final class TracesTest extends TestCase
         }
         $site = Bench::after(Bench::roster($units, [['h1', 'c1'], ['h1', 'c2'], ['h1', 'c3']]), $hands);
         self::assertSame(
-            [Observation::YES, Observation::YES, Observation::NOTHING],
+            [Observation::Expected, Observation::Expected, Observation::Nothing],
             [Bench::works($site), Bench::works($site, 1), Bench::works($site, 2)],
         );
         self::assertSame([['Light 1'], ['Light 2']], array_values($site->device('h1')->list()));
@@ -99,25 +103,33 @@ final class TracesTest extends TestCase
         ];
     }
 
-    /** @return iterable<string, array{list<array{float, string, string, 3?: string}>, string, string}> hands, by remote, by hub */
+    /** @return iterable<string, array{list<array{float, string, string, 3?: string}>, Observation, Observation}> hands, by remote, by hub */
     public static function links(): iterable
     {
-        yield 'hub first, then the link' => [[...self::JOINED, ...self::link(60)], Observation::YES, Observation::YES];
+        yield 'hub first, then the link' => [
+            [...self::JOINED, ...self::link(60)],
+            Observation::Expected,
+            Observation::Expected,
+        ];
         yield 'opened by itself, 20 s after power-up' => [
             [...self::JOINED, [50, 'power-off', 'c1'], [51, 'power-on', 'c1'], ...array_slice(self::link(67), 4)],
-            Observation::YES,
-            Observation::YES,
+            Observation::Expected,
+            Observation::Expected,
         ];
         yield 'link first: the remote forms a network of its own, and the hub loses the light' => [
             [...array_slice(self::JOINED, 0, 2), ...self::link(20), ...array_slice(self::JOINED, 2)],
-            Observation::YES,
-            Observation::NOTHING,
+            Observation::Expected,
+            Observation::Nothing,
         ];
-        yield '0.11 m away' => [[...self::JOINED, ...self::link(60, 0.11)], Observation::NOTHING, Observation::YES];
+        yield '0.11 m away' => [
+            [...self::JOINED, ...self::link(60, 0.11)],
+            Observation::Nothing,
+            Observation::Expected,
+        ];
         yield 'three presses do not open it' => [
             [...self::JOINED, [50, 'power-off', 'c1'], [51, 'power-on', 'c1'], ...array_slice(self::link(53), 1)],
-            Observation::NOTHING,
-            Observation::YES,
+            Observation::Nothing,
+            Observation::Expected,
         ];
         yield 'a second after the link window' => [
             [
@@ -125,14 +137,14 @@ final class TracesTest extends TestCase
                 ...Bench::presses('c1', 'PROG', 4, 180),
                 ...array_slice(self::link(181.2 + 0.8 + 169 + 1 - 9), 4),
             ],
-            Observation::NOTHING,
-            Observation::YES,
+            Observation::Nothing,
+            Observation::Expected,
         ];
     }
 
     /** @param  list<array{float, string, string, 3?: string}>  $hands */
     #[DataProvider('links')]
-    public function test_remote_and_touch_link(array $hands, string $byRemote, string $byHub): void
+    public function test_remote_and_touch_link(array $hands, Observation $byRemote, Observation $byHub): void
     {
         $roster = Bench::roster([Bench::zigbee(), Bench::hub(), Bench::remote()], [['r1', 'c1', 1], ['h1', 'c1']]);
         $site = Bench::after($roster, $hands, until: 500);
@@ -141,7 +153,7 @@ final class TracesTest extends TestCase
 
     public function test_a_second_controller_with_power_near_by_takes_the_link(): void
     {
-        foreach ([[1.9, Observation::ELSEWHERE], [2.1, Observation::YES]] as [$away, $seen]) {
+        foreach ([[1.9, Observation::Elsewhere], [2.1, Observation::Expected]] as [$away, $seen]) {
             $roster = Bench::roster(
                 [Bench::zigbee(), Bench::zigbee('c2', $away - 0.05), Bench::hub(), Bench::remote()],
                 [['r1', 'c1', 1], ['h1', 'c1']],
@@ -187,19 +199,22 @@ final class TracesTest extends TestCase
         $joined = [[0.0, 'power-on', 'c1'], [1.0, 'tap', 'h1', 'search']];
         $named = [40.0, 'tap', 'h1', 'name Light 1=Cove'];
         $read = static fn(float $at): array => [[$at, 'tap', 'a1', 'link h1'], [$at + 1, 'tap', 'a1', 'search']];
-        self::assertSame(Observation::YES, Bench::works(Bench::after($roster, [...$joined, $named, ...$read(50)])));
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Expected,
+            Bench::works(Bench::after($roster, [...$joined, $named, ...$read(50)])),
+        );
+        self::assertSame(
+            Observation::Nothing,
             Bench::works(Bench::after($roster, [...$joined, ...$read(15), $named])),
             'named afterwards',
         );
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, [...$joined, $named, [51.0, 'tap', 'a1', 'search']])),
             'no account',
         );
         self::assertSame(
-            Observation::NOTHING,
+            Observation::Nothing,
             Bench::works(Bench::after($roster, [...$joined, $named, ...$read(50)], until: 70.9)),
             'not done yet',
         );

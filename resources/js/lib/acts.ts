@@ -12,6 +12,8 @@ export interface Act {
     device?: string;
     text?: string;
     room?: string;
+    /** Key of the answer to a step that it is; nothing for anything else. */
+    answer?: string;
 }
 
 /** The same as this device keeps it until the server has it: whose, for which run, and when by the server's clock. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Formats\Record;
 
+use BackedEnum;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Values\JsonWritable;
 use LogicException;
@@ -42,6 +43,10 @@ final readonly class FieldShape
         $attribute = $parameter->getAttributes(Field::class)[0] ?? null;
         $field = $attribute?->newInstance() ?? new Field();
         $allowed = array_is_list($field->oneOf) ? $field->oneOf : array_map(strval(...), array_keys($field->oneOf));
+        $enum = self::enum($type->getName());
+        if ($enum !== null) {
+            $allowed = array_map(static fn(BackedEnum $case): string => (string) $case->value, $enum::cases());
+        }
 
         return new self(
             name: $parameter->getName(),
@@ -67,8 +72,24 @@ final readonly class FieldShape
             'float' => $f->number($this->name, $this->field->least, $this->field->most),
             'bool' => $f->flag($this->name),
             'array' => $this->field->defined === '' ? $this->list($f) : $f->list($this->name),
-            default => $this->record($this->type, $f->object($this->name)),
+            default => $this->ofClass($f),
         };
+    }
+
+    private function ofClass(Fields $f): mixed
+    {
+        $enum = self::enum($this->type);
+        if ($enum !== null) {
+            return $enum::from($this->text($f));
+        }
+
+        return $this->record($this->type, $f->object($this->name));
+    }
+
+    /** @return class-string<BackedEnum>|null the type, where it is an enum of texts */
+    private static function enum(string $type): ?string
+    {
+        return is_subclass_of($type, BackedEnum::class) ? $type : null;
     }
 
     /** Whether its values are lists, maps or records, so that writing changes them. */
@@ -85,6 +106,9 @@ final readonly class FieldShape
     {
         if ($value instanceof JsonWritable) {
             return $value->write();
+        }
+        if ($value instanceof BackedEnum) {
+            return $value->value;
         }
         if (!is_array($value)) {
             return $value;

@@ -10,6 +10,8 @@ use ReflectionClass;
 /** JSON Schema of records, with a definition for each class; descriptions come from the docblocks. */
 final class RecordSchema
 {
+    private const PLAIN = ['string' => 'string', 'int' => 'integer', 'float' => 'number', 'bool' => 'boolean'];
+
     /** @var array<string, array<string, mixed>> */
     private array $definitions = [];
 
@@ -53,15 +55,12 @@ final class RecordSchema
     /** @return array<string, mixed> */
     private function field(FieldShape $field): array
     {
-        $type = match ($field->type) {
-            'string' => $field->allowed === [] ? ['type' => 'string'] : ['type' => 'string', 'enum' => $field->allowed],
-            'int' => ['type' => 'integer'],
-            'float' => ['type' => 'number'],
-            'bool' => ['type' => 'boolean'],
-            'array' => $this->list($field),
-            default => $field->field->defined !== ''
-                ? ['$ref' => $field->field->defined]
-                : $this->reference($field->type),
+        $type = match (true) {
+            $field->type === 'array' => $this->list($field),
+            $field->allowed !== [] => ['type' => 'string', 'enum' => $field->allowed],
+            isset(self::PLAIN[$field->type]) => ['type' => self::PLAIN[$field->type]],
+            $field->field->defined !== '' => ['$ref' => $field->field->defined],
+            default => $this->reference($field->type),
         };
         if (!$field->nullable) {
             return $type;

@@ -100,7 +100,7 @@ final readonly class Belief
      *
      * @param  list<Evidence>  $evidence
      * @param  Closure(Task): list<Suspect>  $of
-     * @return array<int, array<string, string>> by number of the answer and suspect key
+     * @return array<int, array<string, Observation>> by number of the answer and suspect key
      */
     private static function shows(array $evidence, Closure $of): array
     {
@@ -128,14 +128,15 @@ final readonly class Belief
      *
      * @param  array<string, true>  $world
      * @param  list<Evidence>  $evidence
-     * @param  array<int, array<string, string>>  $shows
+     * @param  array<int, array<string, Observation>>  $shows
      */
     private static function run(array $world, array $evidence, array $shows): float
     {
         $likelihood = 1.0;
         $missed = isset($world['missed']);
         foreach ($evidence as $n => $e) {
-            if ($e->mended !== '') {
+            $seen = $e->seen;
+            if ($seen === null) {
                 $likelihood *= isset($world[$e->mended]) === $e->wasSo ? self::RIGHT : self::CONFUSED;
                 if ($e->wasSo) {
                     unset($world[$e->mended]);
@@ -143,7 +144,7 @@ final readonly class Belief
 
                 continue;
             }
-            $foretold = Observation::YES;
+            $foretold = Observation::Expected;
             foreach ($shows[$n] as $key => $shown) {
                 if (isset($world[$key])) {
                     $foretold = $shown;
@@ -151,13 +152,13 @@ final readonly class Belief
                 }
             }
             // A plain miss is missed once, and then no more.
-            if ($missed && $e->step?->opened !== '' && $e->seen !== Observation::YES) {
-                $foretold = $e->seen;
+            if ($missed && $e->step?->opened !== '' && $seen !== Observation::Expected) {
+                $foretold = $seen;
                 $missed = false;
             }
             $likelihood *= match (true) {
-                $foretold === $e->seen => self::RIGHT,
-                $e->seen === Observation::SEVERAL, Observation::confusable($foretold, $e->seen) => self::CONFUSED,
+                $foretold === $seen => self::RIGHT,
+                $seen === Observation::Several, $foretold->confusable($seen) => self::CONFUSED,
                 default => self::WRONG,
             };
         }

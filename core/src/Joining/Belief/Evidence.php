@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Belief;
 
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Task;
 
 /** One answer of a run: an observation at a step, or the result of checking a cause. */
@@ -17,18 +18,18 @@ final readonly class Evidence
     private function __construct(
         public ?Task $task,
         public ?JoinStep $step,
-        public string $seen,
+        public ?Observation $seen,
         public string $mended,
         public bool $wasSo,
     ) {}
 
-    public static function seen(Task $task, JoinStep $step, string $seen): self
+    public static function seen(Task $task, JoinStep $step, Observation $seen): self
     {
         return new self($task, $step, $seen, '', false);
     }
 
     public static function checked(string $suspect, bool $wasSo): self
     {
-        return new self(null, null, '', $suspect, $wasSo);
+        return new self(null, null, null, $suspect, $wasSo);
     }
 }

@@ -18,19 +18,19 @@ final readonly class LightSuspects
         $single = $unit->kind === 'single';
         $shows = $single
             ? [
-                Suspect::LAMP => Observation::NOTHING,
-                'identify' => Observation::NOTHING,
-                'accept' => Observation::NOTHING,
+                Suspect::LAMP => Observation::Nothing,
+                'identify' => Observation::Nothing,
+                'accept' => Observation::Nothing,
             ]
-            : ['accept' => Observation::PART];
+            : ['accept' => Observation::Part];
         $suspects = [
             new Suspect(
                 code: 'dead',
                 device: $id,
                 shows: [
-                    Suspect::LAMP => Observation::NOTHING,
-                    'identify' => Observation::NOTHING,
-                    'accept' => Observation::NOTHING,
+                    Suspect::LAMP => Observation::Nothing,
+                    'identify' => Observation::Nothing,
+                    'accept' => Observation::Nothing,
                 ],
                 says: "{$label} does not respond: no power at its input, or it is broken",
                 check: "Measure the volts at {$label}’s input. If they are right and still nothing lights, replace the unit.",
@@ -51,7 +51,7 @@ final readonly class LightSuspects
             new Suspect(
                 code: 'supply-low',
                 device: $id,
-                shows: ['accept' => Observation::DIM],
+                shows: ['accept' => Observation::Dim],
                 says: "the supply of {$label} gives too few volts",
                 check: "Measure the volts at the terminals of {$label}’s supply, under load. If they are too low, adjust the supply.",
                 seconds: 45.0,
@@ -61,7 +61,7 @@ final readonly class LightSuspects
             new Suspect(
                 code: 'brown-out',
                 device: $id,
-                shows: ['accept' => Observation::NOTHING],
+                shows: ['accept' => Observation::Nothing],
                 says: "the supply of {$label} gives way at full",
                 check: "Set {$label} to 80 %, then to full. Lit at 80 % and dark at full: use a stronger supply, or set the limit.",
                 seconds: 20.0,
@@ -72,7 +72,7 @@ final readonly class LightSuspects
             $suspects[] = new Suspect(
                 code: 'leads-swapped',
                 device: $id,
-                shows: ['accept' => Observation::WRONG],
+                shows: ['accept' => Observation::Wrong],
                 says: "two leads at {$label}’s output are swapped",
                 check: "Set {$label} to each single colour: where another one lights, swap those two leads.",
                 seconds: 40.0,
@@ -90,7 +90,7 @@ final readonly class LightSuspects
         return new Suspect(
             code: 'wrong-setting',
             device: $unit->id,
-            shows: ['accept' => Observation::WRONG],
+            shows: ['accept' => Observation::Wrong],
             says: "the switch of {$unit->label()} is set for another type of strip",
             check: "Check the switch of {$unit->label()}. It must match this strip type; set it with the supply off.",
             seconds: 15.0,

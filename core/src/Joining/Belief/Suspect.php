@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Belief;
 
+use EmberDusk\Joining\Observation;
+
 /** Something that may be wrong with one device, how it would show at the steps of a task, and how it is looked for and fixed. */
 final readonly class Suspect
 {
@@ -20,7 +22,7 @@ final readonly class Suspect
     /**
      * @param  string  $code  of the fault
      * @param  string  $device  with which it would be
-     * @param  array<string, string>  $shows by step kind, or {@see LAMP}: its observation instead of the expected one
+     * @param  array<string, Observation>  $shows by step kind, or {@see LAMP}: its observation instead of the expected one
      * @param  string  $says the fault, as text
      * @param  string  $check  what to look at, and what to do if it is so
      * @param  float  $seconds  of looking, common practice, no source

@@ -11,6 +11,7 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
@@ -92,10 +93,10 @@ final class GuideProgress
     private function done(Event $event): void
     {
         $step = $this->queue->first();
-        if ($step === null || $event->text !== $step->key()) {
+        if ($step === null || $event->step?->key() !== $step->key()) {
             return;
         }
-        if ($step->look !== JoinStep::HAND) {
+        if ($step->look !== Look::Hand) {
             $this->marks->worked[$step->key()] = true;
 
             return;
@@ -118,15 +119,18 @@ final class GuideProgress
 
     private function saw(Event $event): void
     {
-        [$key, $seen] = $event->parts();
+        [$key, $seen] = [$event->step?->key() ?? '', $event->seen];
+        if ($seen === null) {
+            return;
+        }
         $this->queue->past($key);
         $step = $this->queue->first();
         // A list that was waited for once more before the next line is tried.
         if (
             $step !== null &&
             $step->key() !== $key &&
-            str_ends_with($key, '/listed') &&
-            $step->look === JoinStep::LIGHTS
+            $event->step?->kind === 'listed' &&
+            $step->look === Look::Lights
         ) {
             $this->fail($step, $seen, $event->at);
 
@@ -137,8 +141,8 @@ final class GuideProgress
         }
         $task = $this->queue->task($step);
         $this->inquiry->add(Evidence::seen($task, $step, $seen));
-        if ($seen === Observation::YES || $step->kind === JoinStep::STILL) {
-            if ($step->look === JoinStep::LIGHTS) {
+        if ($seen === Observation::Expected || $step->kind === JoinStep::STILL) {
+            if ($step->look === Look::Lights) {
                 $this->field->own($task);
             }
             $this->marks->misses[$key] = 0;
@@ -151,20 +155,20 @@ final class GuideProgress
 
             return;
         }
-        if ($step->look === JoinStep::LIGHTS && $seen === Observation::ELSEWHERE) {
+        if ($step->look === Look::Lights && $seen === Observation::Elsewhere) {
             $this->field->tried($task);
             $this->marks->alert = 'That entry is another light. Try the next one.';
 
             return;
         }
-        if ($step->look === JoinStep::LIGHTS) {
+        if ($step->look === Look::Lights) {
             // A line that switches nothing may be gone: it counts again once the app lists it again.
             $this->field->drop($task);
         }
         $this->fail($step, $seen, $event->at);
     }
 
-    private function fail(JoinStep $step, string $seen, float $at): void
+    private function fail(JoinStep $step, Observation $seen, float $at): void
     {
         $task = $this->queue->task($step);
         unset($this->marks->proven[$task->id()]);
@@ -174,21 +178,18 @@ final class GuideProgress
         unset($this->marks->worked[$step->key()]);
         $this->queue->rewind($task, $step);
         if ($task->proves()) {
-            $this->marks->alert = ucfirst(Observation::words($seen)) . '. Repeat it, and allow a little time.';
+            $this->marks->alert = ucfirst($seen->words()) . '. Repeat it, and allow a little time.';
             if ($times > 1) {
                 $this->marks->alert = '';
-                $this->marks->aside[$task->id()] =
-                    EventWords::task($task, $this->roster) . ': ' . Observation::words($seen) . '.';
+                $this->marks->aside[$task->id()] = EventWords::task($task, $this->roster) . ': ' . $seen->words() . '.';
                 $this->queue->drop(static fn(JoinStep $s): bool => $s->task === $task->id());
             }
 
             return;
         }
-        if ($times === 1 && $seen !== Observation::ELSEWHERE && $step->look !== JoinStep::TRY) {
+        if ($times === 1 && $seen !== Observation::Elsewhere && $step->look !== Look::Try) {
             $this->marks->alert =
-                ucfirst(Observation::words($seen)) .
-                '. ' .
-                ($step->ifNot === '' ? 'Repeat the last step.' : $step->ifNot);
+                ucfirst($seen->words()) . '. ' . ($step->ifNot === '' ? 'Repeat the last step.' : $step->ifNot);
             $this->queue->behind($task);
 
             return;
@@ -202,21 +203,20 @@ final class GuideProgress
     private function named(Event $event): void
     {
         $step = $this->queue->first();
-        if ($step !== null && $step->look === JoinStep::NAME && $event->device === $step->device) {
+        if ($step !== null && $step->look === Look::Name && $event->device === $step->device) {
             $this->forward($step, $event->at);
         }
     }
 
     private function mended(Event $event): void
     {
-        [$code, $answer] = $event->parts();
         $failing = $this->inquiry->failing();
-        $suspect = $this->inquiry->answered("{$code}@{$event->device}", $answer === 'yes');
+        $suspect = $this->inquiry->answered("{$event->text}@{$event->device}", $event->wasSo === true);
         if ($failing === null || $suspect === null) {
             return;
         }
         [$task, $step] = $failing;
-        if ($answer !== 'yes') {
+        if ($event->wasSo !== true) {
             if (!$this->inquiry->asks()) {
                 $this->leave($task, $step);
             }

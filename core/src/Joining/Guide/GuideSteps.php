@@ -9,6 +9,7 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\StepBuilder;
@@ -66,7 +67,7 @@ final class GuideSteps
         foreach ($tasks as $task) {
             $listed = false;
             foreach ($this->for($task, $dropped) as $step) {
-                $listed = $listed || $step->look === JoinStep::LIST;
+                $listed = $listed || $step->look === Look::List;
                 $at = array_search($step->kind, self::TOGETHER, true);
                 if ($listed) {
                     $slow[] = $step;
@@ -107,7 +108,7 @@ final class GuideSteps
     public function list(Task $task, array $dropped = []): ?JoinStep
     {
         foreach ($this->for($task, $dropped) as $step) {
-            if ($step->look === JoinStep::LIST) {
+            if ($step->look === Look::List) {
                 return $step;
             }
         }
@@ -124,7 +125,7 @@ final class GuideSteps
         return new JoinStep(
             task: $task->id(),
             kind: 'accept',
-            look: JoinStep::TRY,
+            look: Look::Try,
             device: $light->id,
             title: "Control {$light->called()} by {$by}: on, off, 10 %, 80 %" . $this->alsoTried($control, $light),
             why: 'Joined means that this light responds, and no other.',

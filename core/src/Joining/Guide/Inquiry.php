@@ -11,6 +11,7 @@ use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
 
@@ -130,7 +131,7 @@ final class Inquiry
         return new JoinStep(
             task: $task->id(),
             kind: $suspect->code,
-            look: JoinStep::MEND,
+            look: Look::Mend,
             device: $suspect->device,
             title: $suspect->check,
             why: 'Perhaps ' . $suspect->says . '.',

@@ -7,6 +7,7 @@ namespace EmberDusk\Joining\Guide;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
@@ -115,7 +116,7 @@ final class LoggedState
         return new JoinStep(
             task: $step->task,
             kind: $on ? "on {$unit->id}" : "off {$unit->id}",
-            look: JoinStep::HAND,
+            look: Look::Hand,
             device: $unit->id,
             title: match (true) {
                 $on => "Switch {$unit->label()} on",
@@ -142,7 +143,7 @@ final class LoggedState
         return new JoinStep(
             task: $step->task,
             kind: "wait {$by->id}",
-            look: JoinStep::HAND,
+            look: Look::Hand,
             device: $by->id,
             title: 'Wait until the search in ' . StepBuilder::app($by) . ' has ended',
             why: 'A device that is reset during a search joins at once, unseen.',
@@ -160,7 +161,7 @@ final class LoggedState
         return new JoinStep(
             task: $step->task,
             kind: "search {$by->id}",
-            look: JoinStep::HAND,
+            look: Look::Hand,
             device: $by->id,
             title: 'Press Search in ' . StepBuilder::app($by),
             why: sprintf(

@@ -6,6 +6,7 @@ namespace EmberDusk\Joining\Guide;
 
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Task;
 
@@ -32,14 +33,14 @@ final readonly class Prompt
             if ($step->key() === $key) {
                 return $step;
             }
-            if ($step->look !== JoinStep::LIST) {
+            if ($step->look !== Look::List) {
                 break;
             }
         }
         $step = $this->queue->first();
         if (
             $step !== null &&
-            in_array($step->look, [JoinStep::LIGHTS, JoinStep::NAME], true) &&
+            in_array($step->look, [Look::Lights, Look::Name], true) &&
             $key === "{$step->task}/listed"
         ) {
             return $this->steps->list($this->queue->task($step), $this->dropped);
@@ -66,7 +67,7 @@ final readonly class Prompt
         if ($before !== null) {
             return $before;
         }
-        if (in_array($step->look, [JoinStep::LIST, JoinStep::LIGHTS, JoinStep::NAME], true)) {
+        if (in_array($step->look, [Look::List, Look::Lights, Look::Name], true)) {
             return $this->listed($step, $now);
         }
 
@@ -77,14 +78,14 @@ final readonly class Prompt
     private function listed(JoinStep $step, float $now): JoinStep
     {
         $task = $this->queue->task($step);
-        $entry = $step->look === JoinStep::NAME ? $this->field->entryOf($task) : $this->field->candidate($task);
+        $entry = $step->look === Look::Name ? $this->field->entryOf($task) : $this->field->candidate($task);
         if ($entry === null) {
             $wait = $this->steps->list($task, $this->dropped);
             if ($wait !== null) {
                 return $wait->now([$now, $now + $wait->waits], $this->marks->alert);
             }
         }
-        if ($step->look === JoinStep::LIST) {
+        if ($step->look === Look::List) {
             // It is there: on to the next step, which the log will answer.
             return $this->listed($this->queue->second() ?? $step, $now);
         }
@@ -128,14 +129,7 @@ final readonly class Prompt
                 ? implode(' ', $aside)
                 : 'Continue with Scenes and Hand over: the sheet lists names, rooms and resets.';
 
-        return new JoinStep(
-            task: '',
-            kind: 'end',
-            look: JoinStep::END,
-            device: '',
-            title: $this->measured(),
-            why: $why,
-        );
+        return new JoinStep(task: '', kind: 'end', look: Look::End, device: '', title: $this->measured(), why: $why);
     }
 
     /** Working controls out of all controls to test. */

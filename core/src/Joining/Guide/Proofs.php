@@ -8,6 +8,7 @@ use EmberDusk\Joining\Act;
 use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
@@ -185,7 +186,7 @@ final readonly class Proofs
         return new JoinStep(
             task: $task->id(),
             kind: $kind,
-            look: JoinStep::HAND,
+            look: Look::Hand,
             device: $task->other,
             title: $title,
             why: $why,
@@ -205,7 +206,7 @@ final readonly class Proofs
             return new JoinStep(
                 task: $task->id(),
                 kind: JoinStep::RETURNS,
-                look: JoinStep::TRY,
+                look: Look::Try,
                 device: $light->id,
                 title: "Look at {$light->called()}: is it lit again?",
                 why: 'Its state at power-on is stored in the device: ' .
@@ -230,7 +231,7 @@ final readonly class Proofs
         return new JoinStep(
             task: $task->id(),
             kind: $closed ? 'closed' : JoinStep::STILL,
-            look: JoinStep::TRY,
+            look: Look::Try,
             device: $light->id,
             title: $title,
             why: $closed ? 'Everything is closed now.' : 'Either answer is fine: it is recorded.',

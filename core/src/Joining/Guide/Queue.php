@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Guide;
 
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Task;
 
@@ -83,7 +84,7 @@ final class Queue
     /** Continues past a list step, so that the next one can be answered. */
     public function past(string $key): void
     {
-        while ($this->steps !== [] && $this->steps[0]->look === JoinStep::LIST && $this->steps[0]->key() !== $key) {
+        while ($this->steps !== [] && $this->steps[0]->look === Look::List && $this->steps[0]->key() !== $key) {
             array_shift($this->steps);
         }
     }

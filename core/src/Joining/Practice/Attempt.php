@@ -60,7 +60,7 @@ final readonly class Attempt
         return Families::site($this->lesson->roster, $this->lesson->seed, $flaws ?? $this->lesson->flaws, $without);
     }
 
-    /** @return array<string, string> what each control does when it is pressed, by control and light; as in {@see Observation} */
+    /** @return array<string, Observation> what each control does when it is pressed, by control and light */
     public static function pressed(SimulatedSite $site): array
     {
         return Acceptance::all($site);
@@ -74,8 +74,8 @@ final readonly class Attempt
         return array_values(
             array_filter(
                 $site->roster->wants,
-                static fn(ControlledLight $w): bool => ($pressed[$w->key()] ?? Observation::NOTHING) !==
-                    Observation::YES,
+                static fn(ControlledLight $w): bool => ($pressed[$w->key()] ?? Observation::Nothing) !==
+                    Observation::Expected,
             ),
         );
     }

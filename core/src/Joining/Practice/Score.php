@@ -100,7 +100,7 @@ final readonly class Score
                     ? 'the phone'
                     : $attempt->lesson->roster->unit($want->control)->label(),
                 EventWords::zone($want->zone),
-                Observation::words($pressed[$want->key()] ?? Observation::NOTHING),
+                ($pressed[$want->key()] ?? Observation::Nothing)->words(),
             );
         }
         foreach ($this->misnamed as $light => $name) {

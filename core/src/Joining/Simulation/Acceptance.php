@@ -13,9 +13,9 @@ final readonly class Acceptance
     /**
      * How one control works one light: on, off, 10 %, 80 %, and no other light with it.
      *
-     * @return string as in {@see Observation}; the first that is not as it should be
+     * @return Observation the first that is not as it should be
      */
-    public static function for(SimulatedSite $site, ControlledLight $want): string
+    public static function for(SimulatedSite $site, ControlledLight $want): Observation
     {
         $meant = self::zone($site, $want);
         foreach (LightCommand::LEVELS as $level) {
@@ -35,18 +35,18 @@ final readonly class Acceptance
                 }
             }
             if ($others !== []) {
-                return Observation::ELSEWHERE;
+                return Observation::Elsewhere;
             }
-            $looks = $heard ? self::lights($site)[$want->light]->looks($command) : Observation::NOTHING;
-            if ($looks !== Observation::YES) {
+            $looks = $heard ? self::lights($site)[$want->light]->looks($command) : Observation::Nothing;
+            if ($looks !== Observation::Expected) {
                 return $looks;
             }
         }
 
-        return Observation::YES;
+        return Observation::Expected;
     }
 
-    /** @return array<string, string> by the want's key */
+    /** @return array<string, Observation> by the want's key */
     public static function all(SimulatedSite $site): array
     {
         $seen = [];
@@ -74,7 +74,7 @@ final readonly class Acceptance
     /** Whether every control works every light that it is to work. */
     public static function whole(SimulatedSite $site): bool
     {
-        return array_filter(self::all($site), static fn(string $s): bool => $s !== Observation::YES) === [];
+        return array_filter(self::all($site), static fn(Observation $s): bool => $s !== Observation::Expected) === [];
     }
 
     /** @return list<string> lights that are to answer together with the one that is meant */

@@ -58,22 +58,22 @@ abstract class SimulatedLight extends SimulatedDevice
     }
 
     /** Appearance of the load after this command. */
-    public function looks(LightCommand $command): string
+    public function looks(LightCommand $command): Observation
     {
         $lit = $this->awake() ? $this->level : 0.0;
         if (abs($lit - $command->level) > 0.01) {
-            return Observation::NOTHING;
+            return Observation::Nothing;
         }
         if ($lit <= 0.0) {
-            return Observation::YES;
+            return Observation::Expected;
         }
 
         return match (true) {
-            $this->loose() => $this->unit->kind === 'single' ? Observation::NOTHING : Observation::PART,
-            $lit > self::WHITE && $this->site->has('brown-out', $this->unit->id) => Observation::NOTHING,
-            $this->site->has('supply-low', $this->unit->id) => Observation::DIM,
-            $this->site->has('leads-swapped', $this->unit->id) && $this->unit->kind !== 'single' => Observation::WRONG,
-            $this->site->has('wrong-setting', $this->unit->id) => Observation::WRONG,
+            $this->loose() => $this->unit->kind === 'single' ? Observation::Nothing : Observation::Part,
+            $lit > self::WHITE && $this->site->has('brown-out', $this->unit->id) => Observation::Nothing,
+            $this->site->has('supply-low', $this->unit->id) => Observation::Dim,
+            $this->site->has('leads-swapped', $this->unit->id) && $this->unit->kind !== 'single' => Observation::Wrong,
+            $this->site->has('wrong-setting', $this->unit->id) => Observation::Wrong,
             default => $this->coloured(),
         };
     }
@@ -85,9 +85,9 @@ abstract class SimulatedLight extends SimulatedDevice
     }
 
     /** How its colours come out as its family is set up. */
-    protected function coloured(): string
+    protected function coloured(): Observation
     {
-        return Observation::YES;
+        return Observation::Expected;
     }
 
     private function loose(): bool

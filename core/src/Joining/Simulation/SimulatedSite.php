@@ -144,7 +144,7 @@ final class SimulatedSite
             Act::TAP => $device->tap($words[0], $words[1] ?? '', $event->at),
             Act::NEAR, Act::SET => $device->put($event->kind, $event->text, $event->at),
             Act::TRY => $this->work($device, $event->text),
-            Event::MENDED => $event->parts()[1] === 'yes' && $this->mend($event->parts()[0], $device),
+            Event::MENDED => $event->wasSo === true && $this->mend($event->text, $device),
             default => null,
         };
     }

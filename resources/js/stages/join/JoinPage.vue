@@ -7,7 +7,7 @@ import { provideScreen } from '@/lib/screen';
 import { since } from '@/lib/hours';
 import type { Act } from '@/lib/acts';
 import type { Shortcut } from '@/lib/keys';
-import type { Answer, JoinAnswer, JoinStart } from '@/types/generated/responses';
+import type { Answer, JoinAnswer, JoinStart, StepAnswer } from '@/types/generated/responses';
 import DrawnKit from './DrawnKit.vue';
 import JoinBefore from './JoinBefore.vue';
 import JoinStepCard from './JoinStepCard.vue';
@@ -41,9 +41,8 @@ async function given(what: Act): Promise<void> {
         await reload();
     }
 }
-const work = () => given({ kind: 'work', device: step.value?.device, text: step.value?.key });
-const saw = (seen: string) => given({ kind: 'saw', device: step.value?.device, text: `${step.value?.key}|${seen}` });
-const mend = (was: string) => given({ kind: 'mended', device: step.value?.device, text: `${step.value?.kind}|${was}` });
+const reply = ({ kind, device, text, key }: StepAnswer, typed = {}) =>
+    given({ kind, device, text, ...typed, answer: key });
 
 function pauseOrGo(): void {
     if (speed.value > 0) {
@@ -61,7 +60,7 @@ const shortcuts = computed<Shortcut[]>(() => {
         return props.start.ready ? [{ key: 'b', what: 'Rehearse', act: () => void begin({ speed: 1 }) }] : [];
     }
     return [
-        ...stepKeys(at, { work: () => void work(), saw: (s) => void saw(s), mend: (w) => void mend(w) }),
+        ...stepKeys(at, (answer) => void reply(answer)),
         ...(site.value ? [] : [{ key: 'q', what: 'Skip the wait', act: () => void skip() }]),
         { key: ' ', what: 'Pause or go on', act: pauseOrGo },
         { key: 'b', what: 'Start another run', act: anew },
@@ -122,8 +121,7 @@ watch(
                 :onward="`/jobs/${answer.job}/handover`"
                 :refused="atField ? { at: pointer.slice(1), message } : undefined"
                 @act="given"
-                @work="work"
-                @saw="saw"
+                @answer="reply"
             >
                 <!-- On a phone the lamp is looked at above what is answered. -->
                 <DrawnKit

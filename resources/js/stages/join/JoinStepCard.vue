@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
 import { computed, nextTick, ref, watch } from 'vue';
-import type { JoinPicture } from '@/types/generated/responses';
+import type { JoinPicture, StepAnswer } from '@/types/generated/responses';
 import type { Act } from '@/lib/acts';
 import { LETTERS } from './keys';
 import SignalBars from '@/pictures/SignalBars.vue';
@@ -11,19 +11,23 @@ const props = defineProps<{
     now: number;
     /** On real devices: hands do the step there, and the new list entry is typed. */
     site: boolean;
-    /** For manual play of the drawn kit: the step is only shown, and ticked. */
-    hands?: boolean;
+    /** A lesson: the drawn kit is worked by hand, and lights have no room. */
+    lesson?: boolean;
     refused?: { at: string; message: string };
     /** Next page after everything is done. */
     onward?: string;
 }>();
-const emit = defineEmits<{ act: [act: Act]; work: []; saw: [seen: string] }>();
+const emit = defineEmits<{ act: [act: Act]; answer: [answer: StepAnswer, typed?: { text: string; room?: string }] }>();
 const step = computed(() => props.picture.step);
 const left = computed(() => (step.value.to === null ? null : step.value.to - props.now));
 const given = ref({ name: '', room: '' });
 const first = ref<HTMLInputElement>();
 const listedAs = ref('');
-const looks = computed(() => ['lamp', 'says', 'lights', 'try'].includes(step.value.look));
+const typed = computed(() => step.value.answers.find((a) => a.typed));
+const plain = computed(() => step.value.answers.filter((a) => !a.typed));
+/** The expected answer stands out, and so does the only one. */
+const main = (answer: StepAnswer) =>
+    ['expected', 'yes'].includes(answer.key) || (answer.key === 'work' && step.value.look === 'hand');
 
 watch(
     () => step.value.key,
@@ -37,8 +41,10 @@ watch(
     },
     { immediate: true },
 );
-function named(): void {
-    emit('act', { kind: 'named', device: step.value.device, text: given.value.name, room: given.value.room });
+function send(text: string, room?: string): void {
+    if (typed.value) {
+        emit('answer', typed.value, { text, room });
+    }
 }
 </script>
 
@@ -95,12 +101,6 @@ function named(): void {
         </div>
         <slot />
         <div class="mt-4 grid gap-2">
-            <button v-if="step.look === 'hand'" type="button" class="press big" @click="emit('work')">
-                {{ site || hands ? 'Done' : 'Do it' }} <kbd>D</kbd>
-            </button>
-            <button v-else-if="step.does" type="button" class="quiet big" @click="emit('work')">
-                {{ site || hands ? 'Done, look now' : 'Do it, then look' }} <kbd>D</kbd>
-            </button>
             <div
                 v-if="step.tries.length && !site"
                 class="flex flex-wrap gap-2"
@@ -117,52 +117,24 @@ function named(): void {
                     {{ attempt.label }}
                 </button>
             </div>
-            <template v-if="looks">
-                <button type="button" class="press big" @click="emit('saw', 'expected')">
-                    {{ step.yes }} <kbd>Y</kbd>
-                </button>
-                <button
-                    v-for="pick in step.picks"
-                    :key="pick.seen"
-                    type="button"
-                    class="quiet big"
-                    @click="emit('saw', pick.seen)"
-                >
-                    {{ pick.words.charAt(0).toUpperCase() + pick.words.slice(1) }}
-                    <kbd>{{ LETTERS[pick.seen]?.toUpperCase() }}</kbd>
-                </button>
-            </template>
-            <template v-if="step.look === 'mend'">
-                <button
-                    type="button"
-                    class="press big"
-                    @click="emit('act', { kind: 'mended', device: step.device, text: `${step.kind}|yes` })"
-                >
-                    Yes, fixed <kbd>Y</kbd>
-                </button>
-                <button
-                    type="button"
-                    class="quiet big"
-                    @click="emit('act', { kind: 'mended', device: step.device, text: `${step.kind}|no` })"
-                >
-                    No, that is fine <kbd>N</kbd>
-                </button>
-            </template>
-            <template v-if="step.look === 'list'">
-                <form
-                    v-if="site"
-                    class="space-y-2"
-                    @submit.prevent="emit('act', { kind: 'found', device: step.device, text: listedAs })"
-                >
-                    <label class="block"
-                        >Name in the app’s list
-                        <input v-model="listedAs" class="field" name="listed" maxlength="80" placeholder="Light 1" />
-                    </label>
-                    <button class="press big w-full" :disabled="!listedAs.trim()">It is listed</button>
-                </form>
-                <button type="button" class="quiet big" @click="emit('saw', 'nothing')">Not listed <kbd>N</kbd></button>
-            </template>
-            <form v-if="step.look === 'name'" class="space-y-2" @submit.prevent="named">
+            <form v-if="typed && step.look === 'list'" class="space-y-2" @submit.prevent="send(listedAs)">
+                <label class="block"
+                    >Name in the app’s list
+                    <input v-model="listedAs" class="field" name="listed" maxlength="80" placeholder="Light 1" />
+                </label>
+                <button class="press big w-full" :disabled="!listedAs.trim()">{{ typed.label }}</button>
+            </form>
+            <button
+                v-for="one in plain"
+                :key="one.key"
+                type="button"
+                class="big"
+                :class="main(one) ? 'press' : 'quiet'"
+                @click="emit('answer', one)"
+            >
+                {{ one.label }} <kbd>{{ LETTERS[one.key]?.toUpperCase() }}</kbd>
+            </button>
+            <form v-if="typed && step.look === 'name'" class="space-y-2" @submit.prevent="send(given.name, given.room)">
                 <label class="block"
                     >Name for voice control, at most {{ step.letters }} letters
                     <input
@@ -175,7 +147,7 @@ function named(): void {
                         aria-describedby="name-said"
                 /></label>
                 <p v-if="refused?.at === 'name'" id="name-said" role="alert" class="text-stop">{{ refused.message }}</p>
-                <label v-if="!hands" class="block"
+                <label v-if="!lesson" class="block"
                     >Room
                     <input
                         v-model="given.room"
@@ -186,11 +158,13 @@ function named(): void {
                         aria-describedby="room-said"
                 /></label>
                 <p v-if="refused?.at === 'room'" id="room-said" role="alert" class="text-stop">{{ refused.message }}</p>
-                <button class="press big w-full">Save name</button>
+                <button class="press big w-full">{{ typed.label }}</button>
             </form>
             <Link v-if="step.look === 'end' && onward" :href="onward" class="press big text-center">Hand over</Link>
         </div>
-        <p v-if="step.ifNot && looks" class="mt-3 text-[13px] text-ink2"><b>If not:</b> {{ step.ifNot }}</p>
+        <p v-if="step.ifNot && step.answers.length > 1" class="mt-3 text-[13px] text-ink2">
+            <b>If not:</b> {{ step.ifNot }}
+        </p>
         <ul v-if="picture.found.length" class="mt-3 text-[13px]" aria-label="Found and fixed">
             <li v-for="found in picture.found" :key="found">Found and fixed: {{ found }}.</li>
         </ul>

@@ -1,14 +1,8 @@
 import { expect, test } from 'vitest';
 import type { JoinStep } from '@/types/generated/responses';
-import { keyOf, shifted } from './ahead';
+import { shifted } from './ahead';
 
 const step = (from: number | null, to: number | null) => ({ from, to }) as JoinStep;
-
-test('an answer leads on by what was seen, whatever step it is of', () => {
-    expect(keyOf({ kind: 'saw', text: 'join c1 h1/joined|nothing' })).toBe('saw nothing');
-    expect(keyOf({ kind: 'mended', text: 'flat|yes' })).toBe('mended yes');
-    expect(keyOf({ kind: 'work', text: 'join c1 h1/reset' })).toBe('work');
-});
 
 test('a window that an answer opens begins when that answer really came; one that was open before stays', () => {
     const answers = [

@@ -3,12 +3,6 @@ import type { JoinAhead, JoinForeseen, JoinStep } from '@/types/generated/respon
 import type { Act } from '@/lib/acts';
 import { ask } from '@/lib/http';
 
-/** Key of the steps that the server sent ahead for an answer. */
-export function keyOf(act: Act): string {
-    const last = act.text?.split('|').at(-1) ?? '';
-    return act.kind === 'saw' || act.kind === 'mended' ? `${act.kind} ${last}` : act.kind;
-}
-
 /** When an answer was foreseen and when it really came, in run seconds. */
 interface Answered {
     foreseen: number;
@@ -57,13 +51,16 @@ export function foresee() {
     /** An answer was given here: continue with its next step. */
     function answer(act: Act, now: number): void {
         const at = node.value;
-        const next = at?.next[keyOf(act)];
+        if (act.answer === undefined) {
+            return;
+        }
+        const next = at?.next[act.answer];
         if (at && next) {
             answers = [...answers, { foreseen: at.at, came: now }];
             node.value = next;
             step.value = shifted(next.step, answers);
             stuck.value = false;
-        } else if (['work', 'saw', 'mended', 'named', 'found'].includes(act.kind)) {
+        } else {
             node.value = null;
             stuck.value = true;
         }

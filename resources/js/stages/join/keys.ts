@@ -1,8 +1,10 @@
 import type { Shortcut } from '@/lib/keys';
-import type { JoinStep } from '@/types/generated/responses';
+import type { JoinStep, StepAnswer } from '@/types/generated/responses';
 
-/** The letter of each thing that can be seen. */
+/** The letter of each answer, by its key. */
 export const LETTERS: Record<string, string> = {
+    work: 'd',
+    expected: 'y',
     nothing: 'n',
     other: 'x',
     several: 'v',
@@ -10,25 +12,13 @@ export const LETTERS: Record<string, string> = {
     wrong: 'w',
     part: 'r',
     dim: 'u',
+    yes: 'y',
+    no: 'n',
 };
 
-/** Keys by which a step is worked and answered. */
-export function stepKeys(
-    at: JoinStep,
-    does: { work(): void; saw(seen: string): void; mend(was: string): void },
-): Shortcut[] {
-    const looks = ['lamp', 'says', 'lights', 'try'].includes(at.look);
-    return [
-        ...(at.look === 'hand' || at.does ? [{ key: 'd', what: 'Do what the step says', act: does.work }] : []),
-        ...(looks ? [{ key: 'y', what: 'Expected result seen', act: () => does.saw('expected') }] : []),
-        ...(looks || at.look === 'list'
-            ? at.picks.map((p) => ({ key: LETTERS[p.seen] ?? '', what: p.words, act: () => does.saw(p.seen) }))
-            : []),
-        ...(at.look === 'mend'
-            ? [
-                  { key: 'y', what: 'Yes, fixed', act: () => does.mend('yes') },
-                  { key: 'n', what: 'No, that is fine', act: () => does.mend('no') },
-              ]
-            : []),
-    ];
+/** Keys by which a step is answered; what is typed has none. */
+export function stepKeys(at: JoinStep, give: (answer: StepAnswer) => void): Shortcut[] {
+    return at.answers
+        .filter((answer) => !answer.typed)
+        .map((answer) => ({ key: LETTERS[answer.key] ?? '', what: answer.label, act: () => give(answer) }));
 }

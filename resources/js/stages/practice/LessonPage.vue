@@ -13,7 +13,7 @@ import { useLive } from '@/stages/join/live';
 import type { Act } from '@/lib/acts';
 import { since } from '@/lib/hours';
 import { useKeys } from '@/lib/keys';
-import type { PracticeAnswer } from '@/types/generated/responses';
+import type { PracticeAnswer, StepAnswer } from '@/types/generated/responses';
 import LessonKit from './LessonKit.vue';
 import LeafletBox from './LeafletBox.vue';
 import ReplayBar from './ReplayBar.vue';
@@ -44,9 +44,9 @@ async function ready(): Promise<void> {
 }
 
 const give = (what: Act) => void act(what);
-const done = () => give({ kind: 'done', device: step.value?.device, text: step.value?.key });
-const saw = (seen: string) => give({ kind: 'saw', device: step.value?.device, text: `${step.value?.key}|${seen}` });
-const mend = (was: string) => give({ kind: 'mended', device: step.value?.device, text: `${step.value?.kind}|${was}` });
+/** The hands of a lesson have done it themselves, on the drawn kit. */
+const reply = ({ kind, device, text, key }: StepAnswer, typed = {}) =>
+    give({ kind: kind === 'work' ? 'done' : kind, device, text, ...typed, answer: key });
 async function end(): Promise<void> {
     if (await say('POST', `${runs}/${answer.value.run}/end`)) {
         await nextTick();
@@ -62,7 +62,7 @@ useKeys(() => {
         return [{ key: 'b', what: 'Start again', act: again }];
     }
     return [
-        ...(lesson.value.told && step.value ? stepKeys(step.value, { work: done, saw, mend }) : []),
+        ...(lesson.value.told && step.value ? stepKeys(step.value, reply) : []),
         { key: 'q', what: 'Skip the wait', act: skip },
         { key: 'p', what: 'Pause or go on', act: pace },
     ];
@@ -111,11 +111,10 @@ useKeys(() => {
                         :picture="picture"
                         :now="now"
                         :site="false"
-                        hands
+                        lesson
                         :refused="pointer === '/name' ? { at: 'name', message } : undefined"
                         @act="give"
-                        @work="done"
-                        @saw="saw"
+                        @answer="reply"
                     >
                         <!-- On a phone the lamp is looked at above what is answered. -->
                         <LessonKit v-if="!wide" class="mt-3" :answer="answer" :now="now" :step="told" @act="give" />

@@ -100,7 +100,7 @@ final readonly class AssistantFamily implements Family
             new Suspect(
                 code: 'not-linked',
                 device: $task->device,
-                shows: ['read' => Observation::NOTHING, 'accept' => Observation::NOTHING],
+                shows: ['read' => Observation::Nothing, 'accept' => Observation::Nothing],
                 says: 'the hub’s account is not linked to ' . strtoupper($task->device),
                 check: 'Open the assistant’s app: does it list the hub? If not, link the account again, with the client at the keys.',
                 seconds: 20.0,

@@ -80,7 +80,7 @@ final readonly class BluetoothFamily implements Family
             new Suspect(
                 code: 'second-phone',
                 device: $unit->id,
-                shows: ['connect' => Observation::NOTHING],
+                shows: ['connect' => Observation::Nothing],
                 says: "another phone has {$unit->label()}",
                 check: "Does the lamp of {$unit->label()} blink slowly already? Another phone has it: close the app there.",
                 seconds: 8.0,
@@ -88,7 +88,7 @@ final readonly class BluetoothFamily implements Family
             new Suspect(
                 code: 'wrong-style',
                 device: $unit->id,
-                shows: ['accept' => Observation::WRONG],
+                shows: ['accept' => Observation::Wrong],
                 says: "another kind of light was chosen in the app for {$unit->label()}",
                 check: "Read the kind and the order of {$unit->label()} in the app: they must match the strip.",
                 seconds: 8.0,

@@ -11,6 +11,7 @@ use EmberDusk\Joining\Families\Board\Simulation\SimulatedBoard as Simulation;
 use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
@@ -62,7 +63,7 @@ final readonly class BoardFamily implements Family
             new JoinStep(
                 task: $task->id(),
                 kind: 'boot',
-                look: JoinStep::HAND,
+                look: Look::Hand,
                 device: $unit->id,
                 title: "Take the lead away and switch {$label} off and on",
                 why: 'It starts on the network. Amber first lamps prove power, not the network.',
@@ -104,14 +105,14 @@ final readonly class BoardFamily implements Family
         return [
             ...LightSuspects::for($unit),
             ReceiverFamily::network([
-                'page' => Observation::NOTHING,
-                'set' => Observation::NOTHING,
-                'accept' => Observation::NOTHING,
+                'page' => Observation::Nothing,
+                'set' => Observation::Nothing,
+                'accept' => Observation::Nothing,
             ]),
             new Suspect(
                 code: 'charge-lead',
                 device: $unit->id,
-                shows: ['give' => Observation::NOTHING],
+                shows: ['give' => Observation::Nothing],
                 says: 'the lead only charges',
                 check: 'Try the lead between a phone and a computer: does it offer files? If not, take one that carries data.',
                 seconds: 20.0,
@@ -121,9 +122,9 @@ final readonly class BoardFamily implements Family
                 code: 'new-address',
                 device: $unit->id,
                 shows: [
-                    'page' => Observation::NOTHING,
-                    'set' => Observation::NOTHING,
-                    'accept' => Observation::NOTHING,
+                    'page' => Observation::Nothing,
+                    'set' => Observation::Nothing,
+                    'accept' => Observation::Nothing,
                 ],
                 says: "the router has given {$label} another address",
                 check: "Look for {$label} in the router’s list. Another address: open that one, and reserve it.",
@@ -133,7 +134,7 @@ final readonly class BoardFamily implements Family
             new Suspect(
                 code: 'wrong-order',
                 device: $unit->id,
-                shows: ['accept' => Observation::WRONG],
+                shows: ['accept' => Observation::Wrong],
                 says: 'the order of the colours on its page is not the strip’s',
                 check: 'Set red, green and blue alone: where another one lights, change the order on the page.',
                 seconds: 15.0,
@@ -142,7 +143,7 @@ final readonly class BoardFamily implements Family
             new Suspect(
                 code: 'wrong-count',
                 device: $unit->id,
-                shows: ['accept' => Observation::PART],
+                shows: ['accept' => Observation::Part],
                 says: 'the count on its page is less than the strip has',
                 check: 'Step the count up until the last one just lights.',
                 seconds: 30.0,

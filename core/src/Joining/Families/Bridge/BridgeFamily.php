@@ -170,7 +170,7 @@ final readonly class BridgeFamily implements Family
     {
         $unit = $roster->unit($task->device);
         if ($task->what === Task::SETUP) {
-            return [ReceiverFamily::network(['connect' => Observation::NOTHING])];
+            return [ReceiverFamily::network(['connect' => Observation::Nothing])];
         }
         $light = $roster->unit($task->other);
         if ($unit->role === Unit::BRIDGE) {
@@ -181,7 +181,7 @@ final readonly class BridgeFamily implements Family
                 new Suspect(
                     code: 'too-far',
                     device: $unit->id,
-                    shows: ['zone' => Observation::NOTHING],
+                    shows: ['zone' => Observation::Nothing],
                     says: "{$unit->label()} was too far away, or metal was in between",
                     check: "Take {$unit->label()} to the receiver, with no metal in between.",
                     seconds: 8.0,

@@ -88,11 +88,11 @@ final readonly class CloudFamily implements Family
     public function suspects(Task $task, Roster $roster): array
     {
         $unit = $roster->unit($task->device);
-        $nothing = ['give' => Observation::NOTHING, 'live' => Observation::NOTHING, 'accept' => Observation::NOTHING];
+        $nothing = ['give' => Observation::Nothing, 'live' => Observation::Nothing, 'accept' => Observation::Nothing];
 
         return [
             ...LightSuspects::for($unit),
-            ReceiverFamily::network(['give' => Observation::NOTHING]),
+            ReceiverFamily::network(['give' => Observation::Nothing]),
             new Suspect(
                 code: 'offline',
                 device: $unit->id,
@@ -104,7 +104,7 @@ final readonly class CloudFamily implements Family
             new Suspect(
                 code: 'no-account',
                 device: $unit->id,
-                shows: ['give' => Observation::NOTHING],
+                shows: ['give' => Observation::Nothing],
                 says: 'the account is not signed in, or has no rights for this',
                 check: 'Open the account in the app: is the client signed in, as its owner?',
                 seconds: 12.0,
@@ -112,7 +112,7 @@ final readonly class CloudFamily implements Family
             new Suspect(
                 code: 'wrong-style',
                 device: $unit->id,
-                shows: ['accept' => Observation::WRONG],
+                shows: ['accept' => Observation::Wrong],
                 says: "another kind of light was chosen in the app for {$unit->label()}",
                 check: "Read the kind of {$unit->label()} in the app: it must match the strip.",
                 seconds: 8.0,

@@ -124,7 +124,7 @@ final readonly class MeshFamily implements Family
             new Suspect(
                 code: 'weak-mesh',
                 device: $unit->id,
-                shows: ['join' => Observation::NOTHING],
+                shows: ['join' => Observation::Nothing],
                 says: "{$unit->label()} is too far from the next node",
                 check: sprintf(
                     'Pace out from %s to the next node that is in: more than %g m, or stone or metal between, needs one more node.',

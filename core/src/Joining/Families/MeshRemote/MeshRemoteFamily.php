@@ -11,6 +11,7 @@ use EmberDusk\Joining\Families\MeshRemote\Simulation\SimulatedPairingRemote;
 use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
@@ -60,7 +61,7 @@ final readonly class MeshRemoteFamily implements Family
             $steps[] = new JoinStep(
                 task: $task->id(),
                 kind: 'quiet',
-                look: JoinStep::HAND,
+                look: Look::Hand,
                 device: Roster::PHONE,
                 title: 'End the search in the app',
                 why: 'The same presses would answer it, and the remote would go without.',
@@ -106,7 +107,7 @@ final readonly class MeshRemoteFamily implements Family
             new Suspect(
                 code: 'both-at-once',
                 device: $remote->id,
-                shows: ['link' => Observation::NOTHING],
+                shows: ['link' => Observation::Nothing],
                 says: 'a search of the app still ran, and took the presses',
                 check: 'Close the app completely on every phone. Check that none still searches.',
                 seconds: 8.0,
@@ -114,7 +115,7 @@ final readonly class MeshRemoteFamily implements Family
             new Suspect(
                 code: 'too-far',
                 device: $remote->id,
-                shows: ['link' => Observation::NOTHING],
+                shows: ['link' => Observation::Nothing],
                 says: "{$remote->label()} was held too far away",
                 check: "Hold {$remote->label()} within a metre of the controller.",
                 seconds: 8.0,

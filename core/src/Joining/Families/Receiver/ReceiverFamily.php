@@ -168,11 +168,11 @@ final readonly class ReceiverFamily implements Family
     private static function entering(Unit $hub): array
     {
         return [
-            self::network(['enter' => Observation::NOTHING]),
+            self::network(['enter' => Observation::Nothing]),
             new Suspect(
                 code: 'second-phone',
                 device: $hub->id,
-                shows: ['enter' => Observation::NOTHING],
+                shows: ['enter' => Observation::Nothing],
                 says: "another phone is connected to {$hub->label()}",
                 check: 'If the app is open on another phone, close it there and let that phone forget the unit’s network.',
                 seconds: 15.0,
@@ -180,7 +180,7 @@ final readonly class ReceiverFamily implements Family
         ];
     }
 
-    /** @param  array<string, string>  $shows */
+    /** @param  array<string, Observation>  $shows */
     public static function network(array $shows): Suspect
     {
         return new Suspect(
@@ -198,7 +198,7 @@ final readonly class ReceiverFamily implements Family
         return new Suspect(
             code: 'wrong-style',
             device: $unit->id,
-            shows: ['accept' => Observation::NOTHING],
+            shows: ['accept' => Observation::Nothing],
             says: "another kind of controller was chosen in the app for {$unit->label()}",
             check: "Read the kind of {$unit->label()} in the app. It must match the strip, or nothing works.",
             seconds: 8.0,
@@ -211,7 +211,7 @@ final readonly class ReceiverFamily implements Family
         return new Suspect(
             code: 'phone-leaves',
             device: Roster::PHONE,
-            shows: ['accept' => Observation::NOTHING],
+            shows: ['accept' => Observation::Nothing],
             says: 'the lights were bound with a phone that is not the client’s',
             check: "Whose phone made {$by}? Not the client’s: reset every receiver, and bind them with the client’s phone.",
             seconds: 5.0,

@@ -140,10 +140,10 @@ final readonly class RemoteFamily implements Family
                 code: 'flat',
                 device: $unit->id,
                 shows: [
-                    Suspect::LAMP => Observation::NOTHING,
-                    'link' => Observation::NOTHING,
-                    'zone' => Observation::NOTHING,
-                    'accept' => Observation::NOTHING,
+                    Suspect::LAMP => Observation::Nothing,
+                    'link' => Observation::Nothing,
+                    'zone' => Observation::Nothing,
+                    'accept' => Observation::Nothing,
                 ],
                 says: "the battery of {$unit->label()} is flat",
                 check: "Press any key of {$unit->label()}: does its lamp light? If not, put a new battery in.",
@@ -164,7 +164,7 @@ final readonly class RemoteFamily implements Family
                 new Suspect(
                     code: 'not-joined',
                     device: $id,
-                    shows: ['join' => Observation::NOTHING],
+                    shows: ['join' => Observation::Nothing],
                     says: "{$label} went back to sleep before it had joined",
                     check: "Wake {$label} by a key just before its gesture and keep it within a metre of the hub. Was it asleep or too far away?",
                     seconds: 20.0,
@@ -173,7 +173,7 @@ final readonly class RemoteFamily implements Family
                 new Suspect(
                     code: 'link-before-hub',
                     device: $id,
-                    shows: ['join' => Observation::NOTHING],
+                    shows: ['join' => Observation::Nothing],
                     says: "{$label} was linked to a light before it joined the hub’s network, and formed its own network",
                     check: "Press on at {$label}: does a light answer already? Then reset both, and join before you link.",
                     seconds: 12.0,
@@ -185,7 +185,7 @@ final readonly class RemoteFamily implements Family
             $suspects[] = new Suspect(
                 code: 'old-hub',
                 device: $id,
-                shows: ['join' => Observation::NOTHING],
+                shows: ['join' => Observation::Nothing],
                 says: "{$label} still belongs to another network",
                 check: "Reset {$label} by its gesture, as if it had been used. If it blinks as reset, that was the cause.",
             );

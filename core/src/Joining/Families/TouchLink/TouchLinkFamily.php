@@ -11,6 +11,7 @@ use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote as Simulation;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
@@ -137,7 +138,7 @@ final readonly class TouchLinkFamily implements Family
         return new JoinStep(
             task: $task->id(),
             kind: 'rise',
-            look: JoinStep::HAND,
+            look: Look::Hand,
             device: $light->id,
             title: sprintf('Switch %s off and on, and wait %g s', $light->label(), $from),
             why: sprintf(
@@ -164,7 +165,7 @@ final readonly class TouchLinkFamily implements Family
             new Suspect(
                 code: 'too-far',
                 device: $remote->id,
-                shows: ['link' => Observation::NOTHING],
+                shows: ['link' => Observation::Nothing],
                 says: "{$remote->label()} was held too far away",
                 check: sprintf(
                     'Measure from %s to the controller itself, not to its strip: more than %g m is too far. Hold it close to it.',
@@ -179,7 +180,7 @@ final readonly class TouchLinkFamily implements Family
             $suspects[] = new Suspect(
                 code: 'panel-fixed',
                 device: $remote->id,
-                shows: ['link' => Observation::NOTHING],
+                shows: ['link' => Observation::Nothing],
                 says: "{$remote->label()} is fixed already, too far from the controller",
                 check: "Is {$remote->label()} fixed? Then bring {$light->label()} to it on a temporary supply, or take it off its plate again.",
                 seconds: 20.0,
@@ -191,7 +192,7 @@ final readonly class TouchLinkFamily implements Family
             $suspects[] = new Suspect(
                 code: 'two-powered',
                 device: $other,
-                shows: ['link' => Observation::ELSEWHERE],
+                shows: ['link' => Observation::Elsewhere],
                 says: strtoupper($other) . ' has power as well, and took the link',
                 check: 'Is ' .
                     strtoupper($other) .

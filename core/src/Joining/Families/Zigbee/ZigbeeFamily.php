@@ -10,6 +10,7 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Zigbee\Simulation\SimulatedController;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
@@ -130,7 +131,7 @@ final readonly class ZigbeeFamily implements Family
         return new JoinStep(
             task: $task->id(),
             kind: 'rise',
-            look: JoinStep::HAND,
+            look: Look::Hand,
             device: $unit->id,
             title: "Switch {$unit->label()} off and on",
             why: 'A power cycle does not erase anything: if not joined, it listens again now.',
@@ -167,7 +168,7 @@ final readonly class ZigbeeFamily implements Family
         return new JoinStep(
             task: $task->id(),
             kind: 'stand',
-            look: JoinStep::HAND,
+            look: Look::Hand,
             device: $hub->id,
             title: 'Go through ' . StepBuilder::app($hub) . ' to its last tap before Search, and stay there',
             why: 'The windows open at power-up: the search must follow at once.',
@@ -182,7 +183,7 @@ final readonly class ZigbeeFamily implements Family
         return new JoinStep(
             task: $task->id(),
             kind: 'search',
-            look: JoinStep::HAND,
+            look: Look::Hand,
             device: $hub->id,
             title: 'Press Search in ' . StepBuilder::app($hub),
             why: sprintf(
@@ -207,7 +208,7 @@ final readonly class ZigbeeFamily implements Family
             new JoinStep(
                 task: $task->id(),
                 kind: 'listed',
-                look: JoinStep::LIST,
+                look: Look::List,
                 device: $hub->id,
                 title: 'Wait for a new entry in the app’s list',
                 why: sprintf(
@@ -223,7 +224,7 @@ final readonly class ZigbeeFamily implements Family
         $steps[] = new JoinStep(
             task: $task->id(),
             kind: 'identify',
-            look: JoinStep::LIGHTS,
+            look: Look::Lights,
             device: $unit->id,
             title: 'Switch “ENTRY” in the app: does the strip of ' . mb_strtolower($unit->name) . ' answer?',
             why: 'New lights are numbered: do not guess which is which.',
@@ -238,7 +239,7 @@ final readonly class ZigbeeFamily implements Family
         $steps[] = new JoinStep(
             task: $task->id(),
             kind: 'name',
-            look: JoinStep::NAME,
+            look: Look::Name,
             device: $unit->id,
             title: 'Name “ENTRY”',
             why: 'This name is for voice control: short, plain and unlike every other.',
@@ -250,7 +251,7 @@ final readonly class ZigbeeFamily implements Family
             $steps[] = new JoinStep(
                 task: $task->id(),
                 kind: 'spare',
-                look: JoinStep::LIGHTS,
+                look: Look::Lights,
                 device: $unit->id,
                 title: 'Switch “ENTRY”: is it the second entry of ' . mb_strtolower($unit->name) . '? Then hide it',
                 why: "{$unit->label()} has two entries for one unit. Hide the spare one, or voice commands would find both.",
@@ -274,7 +275,7 @@ final readonly class ZigbeeFamily implements Family
             $suspects[] = new Suspect(
                 code: 'old-hub',
                 device: $unit->id,
-                shows: ['joined' => Observation::NOTHING, 'listed' => Observation::NOTHING],
+                shows: ['joined' => Observation::Nothing, 'listed' => Observation::Nothing],
                 says: "{$unit->label()} still belongs to another network",
                 check: "Reset {$unit->label()} by its gesture, as if it had been used. If it flashes as reset, that was the cause.",
                 seconds: 20.0,

@@ -56,12 +56,12 @@ final class SimulatedBluetoothController extends SimulatedLight
         return $this->awake() && $this->typed && !$this->taken() && $this->site->phone()->stays();
     }
 
-    protected function coloured(): string
+    protected function coloured(): Observation
     {
         if ($this->site->has('wrong-style', $this->unit->id)) {
-            return Observation::WRONG;
+            return Observation::Wrong;
         }
 
-        return Observation::YES;
+        return Observation::Expected;
     }
 }

@@ -61,12 +61,12 @@ final class SimulatedBoard extends SimulatedLight
         return $this->pageOpens() && $this->set;
     }
 
-    protected function coloured(): string
+    protected function coloured(): Observation
     {
         return match (true) {
-            $this->site->has('wrong-order', $this->unit->id) => Observation::WRONG,
-            $this->site->has('wrong-count', $this->unit->id) => Observation::PART,
-            default => Observation::YES,
+            $this->site->has('wrong-order', $this->unit->id) => Observation::Wrong,
+            $this->site->has('wrong-count', $this->unit->id) => Observation::Part,
+            default => Observation::Expected,
         };
     }
 }

@@ -49,12 +49,12 @@ final class SimulatedCloudBoard extends SimulatedLight
         return $this->live && $this->site->phone()->hasInternet() && !$this->site->has('offline', $this->unit->id);
     }
 
-    protected function coloured(): string
+    protected function coloured(): Observation
     {
         if ($this->site->has('wrong-style', $this->unit->id)) {
-            return Observation::WRONG;
+            return Observation::Wrong;
         }
 
-        return Observation::YES;
+        return Observation::Expected;
     }
 }

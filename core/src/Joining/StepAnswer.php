@@ -1,0 +1,44 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Values\JsonWritable;
+
+/** One possible answer to a step, as it is offered and as it comes back. */
+final readonly class StepAnswer implements JsonWritable
+{
+    use WrittenRecord;
+
+    /** The hands of a step, done as the instructions have them. */
+    public const WORK = 'work';
+
+    public const YES = 'yes';
+
+    public const NO = 'no';
+
+    /**
+     * @param  string  $kind  of the event that it makes, or {@see WORK}
+     * @param  string  $text  in the written form of {@see Event}; what is typed takes its place
+     * @param  string  $key  one word for it, different from the other answers of a step
+     * @param  bool  $typed  whether a name is typed
+     */
+    public function __construct(
+        public string $kind,
+        public string $device,
+        public string $text,
+        public string $label,
+        public string $key,
+        public bool $typed = false,
+    ) {}
+
+    /** Whether a given answer is this one. */
+    public function is(Event $given): bool
+    {
+        return $this->kind === $given->kind &&
+            $this->device === $given->device &&
+            ($this->typed || $this->text === $given->written());
+    }
+}
