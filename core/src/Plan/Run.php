@@ -97,6 +97,12 @@ final readonly class Run implements CheckedRecord
         return $this->withChanged(mounting: $part->mounting, light: $part->light, height: $part->height);
     }
 
+    /** With the supply and the controller of another part of it. */
+    public function fedAs(self $part): self
+    {
+        return $this->holding($this->strip, $part->supply, $part->controller);
+    }
+
     public function equipped(?string $strip = null, ?string $supply = null, ?string $controller = null): self
     {
         return $this->holding($strip ?? $this->strip, $supply ?? $this->supply, $controller ?? $this->controller);

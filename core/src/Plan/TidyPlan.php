@@ -7,63 +7,6 @@ namespace EmberDusk\Plan;
 /** Clean-up of a plan: removes dead ends and unused units. */
 trait TidyPlan
 {
-    /** Without splices that lead nowhere any more, and the cables to them. */
-    public function pruned(): self
-    {
-        $plan = $this;
-        do {
-            $from = array_fill_keys(array_map(static fn(LaidCable $c): string => $c->from, $plan->cables), true);
-            $dead = array_diff_key($plan->splices, $from);
-            if ($dead !== []) {
-                $plan = $plan->with(
-                    splices: array_intersect_key($plan->splices, $from),
-                    cables: array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($dead[$c->to])),
-                );
-            }
-        } while ($dead !== []);
-
-        return $plan;
-    }
-
-    /**
-     * Without those of these supplies and controllers that are no longer used.
-     *
-     * @param  list<string>  $units  ids
-     */
-    public function without(array $units): self
-    {
-        $used = [];
-        foreach ($this->runs as $run) {
-            $used[$run->supply ?? ''] = $used[$run->controller ?? ''] = true;
-            foreach ($this->unitsOf($run) as $unit) {
-                $used[$unit] = true;
-            }
-        }
-        foreach ($this->cables as $cable) {
-            // A cable to a unit that goes too holds nothing.
-            $used[$cable->from] = ($used[$cable->from] ?? false) || !in_array($cable->to, $units, true);
-        }
-        $gone = array_diff_key(array_fill_keys($units, true), array_filter($used));
-
-        return $this->with(
-            supplies: array_diff_key($this->supplies, $gone),
-            controllers: array_diff_key($this->controllers, $gone),
-            lights: array_diff_key($this->lights, $gone),
-            cables: array_filter(
-                $this->cables,
-                static fn(LaidCable $c): bool => !isset($gone[$c->to]) && !isset($gone[$c->from]),
-            ),
-        );
-    }
-
-    /** Without modules that dim nothing any more. */
-    public function tidied(): self
-    {
-        $used = array_fill_keys(array_map(static fn(Fitting $f): string => (string) $f->module, $this->fixtures), true);
-
-        return $this->with(modules: array_intersect_key($this->modules, $used));
-    }
-
     /**
      * The plan with exactly these feeds on a run; cables to feeds that are gone go with them.
      *
@@ -71,13 +14,9 @@ trait TidyPlan
      */
     public function fedBy(Run $run, array $feeds): self
     {
-        $kept = $feeds + array_filter($this->feeds, static fn(Feed $f): bool => $f->run !== $run->id);
-        $lost = array_diff_key($this->feeds, $kept);
+        $others = array_filter($this->feeds, static fn(Feed $f): bool => $f->run !== $run->id);
 
-        return $this->with(
-            feeds: $kept,
-            cables: array_filter($this->cables, static fn(LaidCable $c): bool => !isset($lost[$c->to])),
-        )->pruned();
+        return Settled::after($this, $this->with(feeds: $feeds + $others));
     }
 
     /**

@@ -4,12 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Plan;
 
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Difference;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\SeededJobs;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
@@ -72,6 +74,87 @@ final class RandomChangesTest extends TestCase
         self::assertGreaterThan(300, $accepted);
         self::assertGreaterThan(50, $refused);
         self::assertCount(15, $kinds);
+    }
+
+    /**
+     * What the screens offer holds together on plans of every kind: no accepted change leaves a cable, splice or unit behind that a later one stumbles
+     * over. One controller drives strips of one kind: that alone is said by the plan as a whole.
+     */
+    public function test_no_change_leaves_anything_behind_that_breaks_the_plan(): void
+    {
+        $kinds = [];
+        foreach (range(1, 12) as $seed) {
+            mt_srand($seed);
+            $plan = SeededJobs::of($seed);
+            for ($n = 0; $n < 60; $n++) {
+                $change = self::wiring($plan);
+                try {
+                    $after = Catalogue::read($change, Demo::shelf())->apply($plan);
+                } catch (Refusal) {
+                    continue;
+                }
+                try {
+                    Invariants::check($after);
+                } catch (Refusal $broken) {
+                    self::assertStringContainsString('drives a strip of another kind', $broken->getMessage());
+
+                    continue;
+                }
+                $plan = $after;
+                $kinds[$change['kind']] = true;
+            }
+        }
+        self::assertCount(18, $kinds);
+    }
+
+    /** @return list<string> ids of a kind on the shelf */
+    private static function entries(string $kind): array
+    {
+        static $known = [];
+
+        return $known[$kind] ??= array_map(
+            static fn(KitSnapshot $k): string => $k->entry->id(),
+            Demo::shelf()->ofKind($kind),
+        );
+    }
+
+    /** @return array<string, mixed> */
+    private static function wiring(Plan $plan): array
+    {
+        $one = static fn(array $list): mixed => $list === [] ? 'none' : $list[mt_rand(0, count($list) - 1)];
+        $kit = static fn(string ...$kinds): string => $one(array_merge(...array_map(self::entries(...), $kinds)));
+        $run = ['run' => $one(array_keys($plan->runs))];
+        $units = [...array_keys($plan->supplies), ...array_keys($plan->controllers)];
+        $fixture = $one(array_keys($plan->fixtures));
+        $place = $one(array_keys($plan->places));
+
+        return match (mt_rand(0, 20)) {
+            0, 1, 2 => ['kind' => 'ChooseKit', 'kit' => $kit('strip', 'pixels', 'supply', 'controller', 'cable')] +
+                $run,
+            3 => ['kind' => 'ChooseKit', 'kit' => $kit('battery', 'converter', 'fuse', 'repeater', 'hub')] + $run,
+            4 => ['kind' => 'AddFeed', 'at' => mt_rand(0, 100) / 10] + $run,
+            5 => ['kind' => 'RemoveFeed', 'feed' => $one(array_keys($plan->feeds))],
+            6 => ['kind' => 'FeedPattern', 'pattern' => $one(['ends', 'middle'])] + $run,
+            7, 8 => ['kind' => 'ShareKit', 'with' => $one([...$units, 'own supply', 'own controller'])] + $run,
+            9 => ['kind' => 'DropRun'] + $run,
+            10 => ['kind' => 'RemovePlace', 'place' => $place],
+            11 => [
+                'kind' => 'SetFixture',
+                'fixture' => $one([$fixture, null]),
+                'kit' => $kit('fixture'),
+                'place' => $place,
+                'count' => mt_rand(0, 3),
+            ],
+            12 => ['kind' => 'ChooseModule', 'fixture' => $fixture, 'kit' => $kit('phasecut', 'analog', 'dali')],
+            13 => ['kind' => 'SplitRun', 'parts' => mt_rand(1, 3)] + $run,
+            14 => ['kind' => $one(['SplitParts', 'SplitController']), 'parts' => 2] + $run,
+            15 => ['kind' => 'BackTogether'] + $run,
+            16 => ['kind' => 'SetZones', 'pads' => [mt_rand(1, 20)]] + $run,
+            17 => ['kind' => 'AddSupply', 'kit' => $kit('supply', 'battery')],
+            18 => ['kind' => 'SplitRepeater', 'kit' => $kit('repeater')] + $run,
+            19 => ['kind' => 'TapLeg', 'leg' => $kit('cable'), 'drop' => $kit('cable')] + $run,
+            default => ['kind' => 'HangFixture', 'fixture' => $fixture, 'on' => $one($units), 'kit' => $kit('cable')],
+        };
     }
 
     /** @return array<string, mixed> */

@@ -5,14 +5,26 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes;
 
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Settled;
 use EmberDusk\Values\Refusal;
 
 /** A named change of a plan. Which items it touched is what differs between the plan before and after. */
-interface Change
+abstract readonly class Change
 {
     /** @throws Refusal when it cannot be done to this plan; the pointer is a field of the change */
-    public function apply(Plan $plan): Plan;
+    final public function apply(Plan $plan): Plan
+    {
+        return Settled::after($plan, $this->changed($plan));
+    }
+
+    /**
+     * The plan with the change itself. What it leaves without a use goes afterwards; of several changes made as one after each, so that it
+     * does not matter whether they are made together.
+     *
+     * @throws Refusal
+     */
+    abstract protected function changed(Plan $plan): Plan;
 
     /** Text of the history line, from the plan before the change: "Feed added to Cove at 9.00 m". */
-    public function words(Plan $plan): string;
+    abstract public function words(Plan $plan): string;
 }

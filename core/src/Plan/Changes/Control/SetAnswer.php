@@ -12,7 +12,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Says whether a light answers to a way of control, and in which zone; null leaves it to what kit and place say. */
-final readonly class SetAnswer implements Change
+final readonly class SetAnswer extends Change
 {
     private function __construct(
         private string $control,
@@ -36,7 +36,7 @@ final readonly class SetAnswer implements Change
         return ChangePayload::given('SetAnswer', control: $control, light: $light, wanted: $wanted, zone: $zone);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $known = $plan->hubs + $plan->items + [Answer::PHONE => true];
         if (!isset($known[$this->control])) {

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Position;
 
 /** Sets the location of the job, for sunrise and sunset. */
-final readonly class SetPosition implements Change
+final readonly class SetPosition extends Change
 {
     private function __construct(private Position $position) {}
 
@@ -19,7 +19,7 @@ final readonly class SetPosition implements Change
         return new self(Position::read($f));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         return $plan->with(position: $this->position);
     }

@@ -12,7 +12,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Sets the dimming curve of a light and its power-on behaviour. */
-final readonly class SetTuning implements Change
+final readonly class SetTuning extends Change
 {
     private function __construct(private Tuning $tuning) {}
 
@@ -26,7 +26,7 @@ final readonly class SetTuning implements Change
         return ChangePayload::given('SetTuning', ...$tuning->write());
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->tuning->id;
         if (!isset($plan->controllers[$id]) && !isset($plan->items[$id])) {

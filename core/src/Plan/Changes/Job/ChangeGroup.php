@@ -14,7 +14,7 @@ use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
 
 /** Several changes as one action and one line of the history. */
-final readonly class ChangeGroup implements Change
+final readonly class ChangeGroup extends Change
 {
     /** Changes that go together. */
     public const MOST = 500;
@@ -52,7 +52,7 @@ final readonly class ChangeGroup implements Change
         );
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         foreach ($this->changes as $change) {
             $plan = $change->apply($plan);

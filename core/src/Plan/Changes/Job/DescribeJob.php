@@ -9,7 +9,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 
 /** Names the job and its client. */
-final readonly class DescribeJob implements Change
+final readonly class DescribeJob extends Change
 {
     private function __construct(private string $name, private string $client) {}
 
@@ -22,7 +22,7 @@ final readonly class DescribeJob implements Change
         return new self(trim($f->string('name', 80)), trim($f->string('client', 80)));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         return $plan->with(name: $this->name, client: $this->client);
     }

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Limits;
 use EmberDusk\Plan\Plan;
 
 /** Sets the limits of the job: shares of one, the cables' temperature in degrees Celsius. */
-final readonly class SetLimits implements Change
+final readonly class SetLimits extends Change
 {
     private function __construct(private Limits $limits) {}
 
@@ -19,7 +19,7 @@ final readonly class SetLimits implements Change
         return new self(Limits::read($f));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         return $plan->with(limits: $this->limits);
     }

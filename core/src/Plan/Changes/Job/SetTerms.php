@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Terms;
 
 /** Sets units and terms of the job. Missing values stay unchanged. */
-final readonly class SetTerms implements Change
+final readonly class SetTerms extends Change
 {
     private function __construct(private Fields $given) {}
 
@@ -22,7 +22,7 @@ final readonly class SetTerms implements Change
         return new self($f);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         return $plan->with(terms: $this->terms($plan));
     }

@@ -13,7 +13,7 @@ use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Plan;
 
 /** One more supply for the job, of a shelf entry; runs and feeds are connected to it afterwards. */
-final readonly class AddSupply implements Change
+final readonly class AddSupply extends Change
 {
     private function __construct(private KitSnapshot $kit) {}
 
@@ -27,7 +27,7 @@ final readonly class AddSupply implements Change
         return new self($kit);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = Plan::nextId('s', $plan->supplies);
 

@@ -31,7 +31,7 @@ use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
 /** Takes a shelf entry for a run (strip, supply, controller, cable) or for the job (hub), as a frozen copy. */
-final readonly class ChooseKit implements Change
+final readonly class ChooseKit extends Change
 {
     /** Default metres from supply to controller until measured. */
     private const TRUNK = 1.0;
@@ -77,7 +77,7 @@ final readonly class ChooseKit implements Change
         return ChangePayload::named('ChooseKit', run: $run, kit: $kit);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $entry = $this->kit->entry;
         $kept = [$entry->id() => $this->kit] + $plan->kit;
@@ -135,16 +135,11 @@ final readonly class ChooseKit implements Change
             static fn(Item $i): bool => $i->on !== $run->id ||
                 ($plan->kit[$i->kit]->kind() === 'board' && !$strip->switched()),
         );
-        $plan = self::hung(
+
+        return self::hung(
             $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run), items: $items),
             $run,
         );
-
-        if ($left === null) {
-            return $plan;
-        }
-
-        return $plan->without([$left]);
     }
 
     /** Cables to feeds begin where they now must: pixels are fed by the supply, other strips by the controller. */
@@ -178,6 +173,13 @@ final readonly class ChooseKit implements Change
         if ($entry instanceof BatteryBlock) {
             return ChosenSupply::bank($plan, $run, $entry, $kit);
         }
+        if (array_filter($plan->supplies, static fn(Device $d): bool => $d->bank === ($run->supply ?? '')) !== []) {
+            // A bank that feeds a converter stays one: the run gets a supply of its own.
+            $id = Plan::nextId('s', $plan->supplies);
+            $own = [$id => new Device($id, $entry->id())];
+
+            return ShareKit::for($run->id, $id)->changed($plan->with(kit: $kit, supplies: $plan->supplies + $own));
+        }
         $id = $run->supply ?? Plan::nextId('s', $plan->supplies);
         $device = self::device($plan->supplies[$id] ?? null, $id, $entry->id())
             ->on(null)
@@ -187,6 +189,8 @@ final readonly class ChooseKit implements Change
             kit: $kit,
             supplies: [$id => $device] + $plan->supplies,
             runs: self::set($plan, $run->equipped(supply: $id)),
+            // A converter had one from its bank.
+            cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $id),
         );
     }
 

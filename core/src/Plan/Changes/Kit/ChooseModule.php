@@ -16,7 +16,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Puts fixtures under a dimming module: one that the job has, or another entry of the shelf. */
-final readonly class ChooseModule implements Change
+final readonly class ChooseModule extends Change
 {
     private function __construct(private string $fixture, private ?KitSnapshot $kit, private ?string $module) {}
 
@@ -39,7 +39,7 @@ final readonly class ChooseModule implements Change
         return ChangePayload::given('ChooseModule', fixture: $fixture, module: $module, kit: $kit);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $fitting =
             $plan->fixtures[$this->fixture] ?? throw InvalidInput::unknown('/fixture', 'fixtures', $this->fixture);
@@ -72,7 +72,7 @@ final readonly class ChooseModule implements Change
             );
         }
 
-        return $plan->tidied();
+        return $plan;
     }
 
     public function words(Plan $plan): string

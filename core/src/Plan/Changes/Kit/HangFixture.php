@@ -15,7 +15,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Hangs low-voltage fixtures on a supply, by a cable of their own. Metres. */
-final readonly class HangFixture implements Change
+final readonly class HangFixture extends Change
 {
     private function __construct(
         private string $fixture,
@@ -39,7 +39,7 @@ final readonly class HangFixture implements Change
         return ChangePayload::named('HangFixture', fixture: $fixture, on: $on, kit: $kit);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $fitting =
             $plan->fixtures[$this->fixture] ?? throw InvalidInput::unknown('/fixture', 'fixtures', $this->fixture);

@@ -11,7 +11,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Says of a controller, a hub or another piece of kit whether it was in use before: then it may belong to another network. */
-final readonly class MarkUsed implements Change
+final readonly class MarkUsed extends Change
 {
     private function __construct(private string $unit, private bool $used) {}
 
@@ -25,7 +25,7 @@ final readonly class MarkUsed implements Change
         return ChangePayload::given('MarkUsed', unit: $unit, used: $used);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->unit;
         if (isset($plan->controllers[$id])) {

@@ -14,7 +14,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Updates an entry of the job's kit from the shelf; feeds move to the nearest cut mark of a changed strip. */
-final readonly class RefreshKit implements Change
+final readonly class RefreshKit extends Change
 {
     private function __construct(private KitSnapshot $kit) {}
 
@@ -32,7 +32,7 @@ final readonly class RefreshKit implements Change
         return ChangePayload::named('RefreshKit', kit: $kit);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->kit->entry->id();
         if (!isset($plan->kit[$id])) {
@@ -41,7 +41,7 @@ final readonly class RefreshKit implements Change
         if ($this->kit->entry instanceof Strip) {
             foreach ($plan->runs as $run) {
                 if ($run->strip === $id) {
-                    $plan = ChooseKit::for($run->id, $this->kit)->apply($plan);
+                    $plan = ChooseKit::for($run->id, $this->kit)->changed($plan);
                 }
             }
         }

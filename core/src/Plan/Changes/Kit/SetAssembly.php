@@ -13,7 +13,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 
 /** Sets the assembly of a run; missing fields stay unchanged, empty ones return to the default. */
-final readonly class SetAssembly implements Change
+final readonly class SetAssembly extends Change
 {
     /** @param  array<string, KitSnapshot>  $kit  profile and diffuser, by field */
     private function __construct(private string $run, private Fields $given, private array $kit) {}
@@ -53,7 +53,7 @@ final readonly class SetAssembly implements Change
         );
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $written = ($plan->makings[$run->id] ?? new Assembly($run->id))->write();

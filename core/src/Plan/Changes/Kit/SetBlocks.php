@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
 /** How many blocks of a battery are in series and how many rows in parallel. */
-final readonly class SetBlocks implements Change
+final readonly class SetBlocks extends Change
 {
     private function __construct(private string $supply, private int $series, private int $parallel) {}
 
@@ -19,7 +19,7 @@ final readonly class SetBlocks implements Change
         return new self($f->string('supply'), $f->whole('series', 1, 40), $f->whole('parallel', 1, 40));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $device = $plan->supplies[$this->supply] ?? throw InvalidInput::unknown('/supply', 'supply', $this->supply);
         if ($plan->supply($this->supply)?->battery() !== true) {

@@ -15,7 +15,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
 /** So many fixtures of one kind at a place: new ones, another kind or number of them, or none. */
-final readonly class SetFixture implements Change
+final readonly class SetFixture extends Change
 {
     private function __construct(
         private ?string $fixture,
@@ -34,20 +34,14 @@ final readonly class SetFixture implements Change
         return new self($f->stringOrNull('fixture'), $kit, $f->string('place'), $f->whole('count', 0, 200));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->fixture ?? Plan::nextId('x', $plan->fixtures);
         if ($this->fixture !== null && !isset($plan->fixtures[$id])) {
             throw InvalidInput::unknown('/fixture', 'fixtures', $id);
         }
         if ($this->count === 0) {
-            return $plan
-                ->with(
-                    fixtures: array_diff_key($plan->fixtures, [$id => true]),
-                    cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $id),
-                )
-                ->pruned()
-                ->tidied();
+            return $plan->with(fixtures: array_diff_key($plan->fixtures, [$id => true]));
         }
         $plan->place($this->place);
         $kit = $this->kit->entry->id();
@@ -56,20 +50,24 @@ final readonly class SetFixture implements Change
             $module === null ||
             ($this->kit->entry instanceof Fixture && $plan->module($module)?->dims() === $this->kit->entry->dim);
 
-        return $plan
-            ->with(
-                fixtures: [
-                    $id => new Fitting(
-                        id: $id,
-                        kit: $kit,
-                        place: $this->place,
-                        count: $this->count,
-                        module: $same ? $module : null,
-                    ),
-                ] + $plan->fixtures,
-                kit: [$kit => $this->kit] + $plan->kit,
-            )
-            ->tidied();
+        $plan = $plan->with(
+            fixtures: [
+                $id => new Fitting(
+                    id: $id,
+                    kit: $kit,
+                    place: $this->place,
+                    count: $this->count,
+                    module: $same ? $module : null,
+                ),
+            ] + $plan->fixtures,
+            kit: [$kit => $this->kit] + $plan->kit,
+        );
+        if ($plan->fixture($kit)?->lowVoltage() === true) {
+            return $plan;
+        }
+
+        // Fixtures on mains have no cable of this circuit.
+        return $plan->with(cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $id));
     }
 
     public function words(Plan $plan): string

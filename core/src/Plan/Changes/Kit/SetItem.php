@@ -14,7 +14,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Sets the number of a set, remote, panel, plug or the like in a place, and its owner; 0 removes it. */
-final readonly class SetItem implements Change
+final readonly class SetItem extends Change
 {
     private function __construct(
         private ?string $item,
@@ -54,7 +54,7 @@ final readonly class SetItem implements Change
         return ChangePayload::given('SetItem', item: $item, kit: $kit, place: $place, count: $count, on: $on);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->item ?? Plan::nextId('i', $plan->items);
         if ($this->item !== null && !isset($plan->items[$id])) {

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 
 /** The options that are held side by side for a run. */
-final readonly class SetOptions implements Change
+final readonly class SetOptions extends Change
 {
     /** @param  list<Fields>  $requirements */
     private function __construct(private string $run, private array $requirements) {}
@@ -27,7 +27,7 @@ final readonly class SetOptions implements Change
         );
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $options = array_filter($plan->options, static fn(Requirement $w): bool => $w->run !== $run->id);

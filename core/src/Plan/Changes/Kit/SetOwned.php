@@ -13,7 +13,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 
 /** How many of a shelf entry the client has already; none takes it off the list. */
-final readonly class SetOwned implements Change
+final readonly class SetOwned extends Change
 {
     private function __construct(private KitSnapshot $kit, private int $count) {}
 
@@ -32,7 +32,7 @@ final readonly class SetOwned implements Change
         return ChangePayload::named('SetOwned', kit: $kit, count: $count);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->kit->entry->id();
         $owned = array_diff_key($plan->owned, [$id => true]);

@@ -13,7 +13,7 @@ use EmberDusk\Plan\Spare;
 use EmberDusk\Values\ChangePayload;
 
 /** How many of a part are taken along on top; null is as usual. */
-final readonly class SetSpare implements Change
+final readonly class SetSpare extends Change
 {
     private function __construct(private KitSnapshot $kit, private ?int $count) {}
 
@@ -32,7 +32,7 @@ final readonly class SetSpare implements Change
         return ChangePayload::given('SetSpare', kit: $kit, count: $count);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->kit->entry->id();
         $others = array_diff_key($plan->spares, [$id => true]);

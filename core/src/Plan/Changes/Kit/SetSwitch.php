@@ -11,7 +11,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Says which kind of light a controller's switch or jumper is set to. */
-final readonly class SetSwitch implements Change
+final readonly class SetSwitch extends Change
 {
     private function __construct(private string $controller, private string $setting) {}
 
@@ -25,7 +25,7 @@ final readonly class SetSwitch implements Change
         return ChangePayload::named('SetSwitch', controller: $controller, setting: $setting);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $device =
             $plan->controllers[$this->controller] ??

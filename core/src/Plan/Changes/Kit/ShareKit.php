@@ -7,7 +7,6 @@ namespace EmberDusk\Plan\Changes\Kit;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Device;
-use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -16,7 +15,7 @@ use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
 /** Moves a run to an existing supply or controller, or gives it a separate one of the same kind. */
-final readonly class ShareKit implements Change
+final readonly class ShareKit extends Change
 {
     private function __construct(private string $run, private string $with) {}
 
@@ -25,12 +24,17 @@ final readonly class ShareKit implements Change
         return new self($f->string('run'), $f->string('with', 40));
     }
 
+    public static function for(string $run, string $with): self
+    {
+        return new self($run, $with);
+    }
+
     public static function payload(string $run, string $with): ChangePayload
     {
         return ChangePayload::named('ShareKit', run: $run, with: $with);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
 
@@ -73,9 +77,7 @@ final readonly class ShareKit implements Change
             );
         }
 
-        return self::tidy(
-            self::moved($plan, [$run->id => $run->equipped(supply: $other->supply, controller: $this->with)]),
-        );
+        return self::moved($plan, [$run->id => $run->equipped(supply: $other->supply, controller: $this->with)]);
     }
 
     /** All runs of the controller go with it. */
@@ -88,15 +90,12 @@ final readonly class ShareKit implements Change
         );
         $plan = self::moved($plan, array_map(static fn(Run $r): Run => $r->equipped(supply: $supply), $together));
 
-        return self::tidy(
-            $plan->with(
-                cables: array_map(
-                    static fn(LaidCable $c): LaidCable => $c->to === $run->controller &&
-                    isset($plan->supplies[$c->from])
-                        ? $c->from($supply)
-                        : $c,
-                    $plan->cables,
-                ),
+        return $plan->with(
+            cables: array_map(
+                static fn(LaidCable $c): LaidCable => $c->to === $run->controller && isset($plan->supplies[$c->from])
+                    ? $c->from($supply)
+                    : $c,
+                $plan->cables,
             ),
         );
     }
@@ -137,7 +136,7 @@ final readonly class ShareKit implements Change
             );
         }
 
-        return self::tidy($plan);
+        return $plan;
     }
 
     /**
@@ -151,38 +150,16 @@ final readonly class ShareKit implements Change
         $cables = $plan->cables;
         foreach ($runs as $run) {
             $from = $plan->origin($run);
-            $feeds = array_fill_keys(array_map(static fn(Feed $f): string => $f->id, $plan->feedsOf($run)), true);
-            foreach ($cables as $id => $cable) {
-                if (isset($feeds[$cable->to]) && $from !== null && !isset($plan->splices[$cable->from])) {
-                    $cables[$id] = $cable->from($from);
+            if ($from === null) {
+                continue;
+            }
+            foreach ($plan->feedsOf($run) as $feed) {
+                foreach ($plan->wayTo($feed->id) as $id => $cable) {
+                    $cables[$id] = isset($plan->splices[$cable->from]) ? $cable : $cable->from($from);
                 }
             }
         }
 
         return $plan->with(cables: $cables);
-    }
-
-    /** Without supplies and controllers that no run uses any more, their cables and their names. */
-    private static function tidy(Plan $plan): Plan
-    {
-        $used = [];
-        foreach ($plan->runs as $run) {
-            $used += array_fill_keys($plan->unitsOf($run), true);
-            $used[$run->supply ?? ''] = $used[$run->controller ?? ''] = true;
-        }
-        foreach ($plan->cables as $cable) {
-            $used[$cable->from] ??= isset($plan->supplies[$cable->from]) && isset($plan->feeds[$cable->to]);
-        }
-        $used = array_filter($used);
-
-        return $plan->with(
-            supplies: array_intersect_key($plan->supplies, $used),
-            controllers: array_intersect_key($plan->controllers, $used),
-            lights: array_intersect_key($plan->lights, $used),
-            cables: array_filter(
-                $plan->cables,
-                static fn(LaidCable $c): bool => isset($plan->feeds[$c->to]) || isset($used[$c->to]),
-            ),
-        );
     }
 }

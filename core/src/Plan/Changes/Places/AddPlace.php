@@ -10,7 +10,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 
 /** One more room or other place, with its notes if there are any yet. */
-final readonly class AddPlace implements Change
+final readonly class AddPlace extends Change
 {
     private function __construct(private string $name) {}
 
@@ -19,7 +19,7 @@ final readonly class AddPlace implements Change
         return new self(PlaceName::read($f));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         PlaceName::free($plan, $this->name, null);
         $id = Plan::nextId('place', $plan->places);

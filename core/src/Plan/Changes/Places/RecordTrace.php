@@ -13,7 +13,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Writes the result of a trace of the cable legs into the notes of a place. */
-final readonly class RecordTrace implements Change
+final readonly class RecordTrace extends Change
 {
     /** @param  array<string, string>  $found  by leg: "traced", "core 3 broken", "joined B" */
     private function __construct(private string $place, private array $found) {}
@@ -48,7 +48,7 @@ final readonly class RecordTrace implements Change
         );
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $place = $plan->place($this->place);
         $text = $place->notes;
@@ -66,7 +66,7 @@ final readonly class RecordTrace implements Change
             );
         }
 
-        return ReviseNotes::for($place->id, $text)->apply($plan);
+        return ReviseNotes::for($place->id, $text)->changed($plan);
     }
 
     public function words(Plan $plan): string

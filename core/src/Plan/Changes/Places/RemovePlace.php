@@ -10,12 +10,11 @@ use EmberDusk\Plan\Changes\Runs\DropRun;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Item;
-use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
 /** Takes a place out with its notes and all its runs; the last one stays. */
-final readonly class RemovePlace implements Change
+final readonly class RemovePlace extends Change
 {
     private function __construct(private string $place) {}
 
@@ -24,7 +23,7 @@ final readonly class RemovePlace implements Change
         return new self($f->string('place'));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $place = $plan->place($this->place);
         if (count($plan->places) === 1) {
@@ -32,24 +31,16 @@ final readonly class RemovePlace implements Change
         }
         foreach ($plan->runs as $run) {
             if ($run->place === $place->id) {
-                $plan = DropRun::for($run->id)->apply($plan);
+                $plan = DropRun::for($run->id)->changed($plan);
             }
         }
 
-        $fixtures = array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->place !== $place->id);
-        $gone = array_diff_key($plan->fixtures, $fixtures);
-        $plan = $plan
-            ->with(
-                fixtures: $fixtures,
-                items: array_filter($plan->items, static fn(Item $i): bool => $i->place !== $place->id),
-                cables: array_filter($plan->cables, static fn(LaidCable $c): bool => !isset($gone[$c->to])),
-            )
-            ->pruned()
-            ->tidied();
         // Units of the deleted place have no position.
         $lost = static fn(Device $d): Device => $d->stands?->place === $place->id ? $d->standing(null) : $d;
 
         return $plan->with(
+            fixtures: array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->place !== $place->id),
+            items: array_filter($plan->items, static fn(Item $i): bool => $i->place !== $place->id),
             places: array_diff_key($plan->places, [$place->id => true]),
             supplies: array_map($lost, $plan->supplies),
             controllers: array_map($lost, $plan->controllers),

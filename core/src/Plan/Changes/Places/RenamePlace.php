@@ -10,7 +10,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 
 /** Another name for a place. */
-final readonly class RenamePlace implements Change
+final readonly class RenamePlace extends Change
 {
     private function __construct(private string $place, private string $name) {}
 
@@ -19,7 +19,7 @@ final readonly class RenamePlace implements Change
         return new self($f->string('place'), PlaceName::read($f));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $place = $plan->place($this->place);
         PlaceName::free($plan, $this->name, $place->id);

@@ -23,7 +23,7 @@ use EmberDusk\Values\InvalidInput;
  * Saves tape notes as typed. Notes without errors set the lengths of their runs; with an error the runs stay unchanged. A run that is no longer in
  * the notes stays until it is deleted by name.
  */
-final readonly class ReviseNotes implements Change
+final readonly class ReviseNotes extends Change
 {
     private function __construct(private string $place, private string $text) {}
 
@@ -42,7 +42,7 @@ final readonly class ReviseNotes implements Change
         return ChangePayload::named('ReviseNotes', place: $place, text: $text);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $place = $plan->places[$this->place] ?? throw InvalidInput::unknown('/place', 'place', $this->place);
         $places = $plan->places;

@@ -14,7 +14,7 @@ use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\InvalidInput;
 
 /** A wall measured again on the sheet: its word in the notes changes, and nothing else in them. */
-final readonly class SetLeg implements Change
+final readonly class SetLeg extends Change
 {
     private function __construct(private string $place, private int $leg, private float $metres) {}
 
@@ -37,14 +37,14 @@ final readonly class SetLeg implements Change
         return $metres;
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $place = $plan->place($this->place);
         if (!isset(TapeNotes::read($place->notes)->legs[$this->leg])) {
             throw InvalidInput::at('/leg', "{$place->name} has no wall " . ($this->leg + 1) . '.');
         }
 
-        return ReviseNotes::for($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->apply($plan);
+        return ReviseNotes::for($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->changed($plan);
     }
 
     public function words(Plan $plan): string

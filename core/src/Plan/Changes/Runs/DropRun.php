@@ -7,14 +7,12 @@ namespace EmberDusk\Plan\Changes\Runs;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
-use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
-use EmberDusk\Plan\Run;
 use EmberDusk\Values\ChangePayload;
 
 /** Takes a run out with its feeds, cables, supply, controller and name. */
-final readonly class DropRun implements Change
+final readonly class DropRun extends Change
 {
     private function __construct(private string $run) {}
 
@@ -33,33 +31,15 @@ final readonly class DropRun implements Change
         return ChangePayload::named('DropRun', run: $run);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $others = array_filter($plan->runs, static fn(Run $r): bool => $r->id !== $run->id);
-        $shared = [];
-        foreach ($others as $other) {
-            $shared[$other->supply ?? ''] = $shared[$other->controller ?? ''] = true;
-        }
-        // Units shared with other runs stay.
-        $gone = array_diff_key([$run->supply ?? '' => true, $run->controller ?? '' => true], $shared);
-        $feeds = array_filter($plan->feeds, static fn(Feed $f): bool => $f->run !== $run->id);
-        $ends = array_diff_key($plan->feeds, $feeds) + $gone;
 
-        return $plan
-            ->with(
-                runs: $others,
-                supplies: array_diff_key($plan->supplies, $gone),
-                controllers: array_diff_key($plan->controllers, $gone),
-                feeds: $feeds,
-                cables: array_filter(
-                    $plan->cables,
-                    static fn(LaidCable $c): bool => !isset($ends[$c->to]) && !isset($gone[$c->from]),
-                ),
-                lights: array_diff_key($plan->lights, $gone),
-                options: array_filter($plan->options, static fn(Requirement $w): bool => $w->run !== $run->id),
-            )
-            ->pruned();
+        return $plan->with(
+            runs: array_diff_key($plan->runs, [$run->id => true]),
+            feeds: array_filter($plan->feeds, static fn(Feed $f): bool => $f->run !== $run->id),
+            options: array_filter($plan->options, static fn(Requirement $w): bool => $w->run !== $run->id),
+        );
     }
 
     public function words(Plan $plan): string

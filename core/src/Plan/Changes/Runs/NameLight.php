@@ -12,7 +12,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Names a joined light and puts it in a room; the hub's limit of letters and the other lights' names are checked. */
-final readonly class NameLight implements Change
+final readonly class NameLight extends Change
 {
     /** Letters where no hub says how many it takes. */
     private const LETTERS = 32;
@@ -33,7 +33,7 @@ final readonly class NameLight implements Change
         return ChangePayload::named('NameLight', controller: $controller, name: $name, room: $room);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         if (!isset($plan->controllers[$this->controller])) {
             throw InvalidInput::unknown('/controller', 'controller', $this->controller);

@@ -16,7 +16,7 @@ use EmberDusk\Values\ChangePayload;
  * Says one more thing of a run, or takes it back: a way it is mounted, or what light it is for. It is written into the
  * notes of its place. One at a time, so that two quick presses do not undo each other.
  */
-final readonly class NoteRun implements Change
+final readonly class NoteRun extends Change
 {
     private function __construct(private string $run, private string $word, private bool $on) {}
 
@@ -34,7 +34,7 @@ final readonly class NoteRun implements Change
         return ChangePayload::named('NoteRun', run: $run, word: $word, on: $on);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $place = $plan->place($run->place);
@@ -55,7 +55,9 @@ final readonly class NoteRun implements Change
             array_filter(RunNote::MOUNTINGS, static fn(string $m): bool => in_array($m, $mounting, true)),
         );
 
-        return ReviseNotes::for($place->id, TapeText::run($place->notes, $run->word, $mounting, $light))->apply($plan);
+        return ReviseNotes::for($place->id, TapeText::run($place->notes, $run->word, $mounting, $light))->changed(
+            $plan,
+        );
     }
 
     public function words(Plan $plan): string

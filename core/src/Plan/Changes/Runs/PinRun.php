@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
 /** Sets the parts of a run that a proposal may not change: feed points, cable sizes, supply and controller. */
-final readonly class PinRun implements Change
+final readonly class PinRun extends Change
 {
     /** @param  list<string>  $pins */
     private function __construct(private string $run, private array $pins) {}
@@ -26,7 +26,7 @@ final readonly class PinRun implements Change
         return new self($f->string('run'), array_values(array_unique($f->strings('pins'))));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         return $plan->with(runs: [$this->run => $plan->run($this->run)->pinned($this->pins)] + $plan->runs);
     }

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 
 /** Sizes a run's supply for a share of full load, on condition that a limit is set in its controller; or says that it is set and checked. */
-final readonly class SetCap implements Change
+final readonly class SetCap extends Change
 {
     private function __construct(private string $run, private float $cap, private bool $checked) {}
 
@@ -24,7 +24,7 @@ final readonly class SetCap implements Change
         return ChangePayload::given('SetCap', run: $run, cap: $cap, checked: $checked);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
 

@@ -12,7 +12,7 @@ use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
 /** Cuts the + rail of a pixel run at pads, the minus common, and says which supply feeds each. */
-final readonly class SetZones implements Change
+final readonly class SetZones extends Change
 {
     /**
      * @param  list<int>  $pads
@@ -40,7 +40,7 @@ final readonly class SetZones implements Change
         return ChangePayload::named('SetZones', run: $run, pads: $pads);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $marks = $plan->cutMarks($run) ?? throw IncompletePlan::at('/run', 'Choose a strip first.');

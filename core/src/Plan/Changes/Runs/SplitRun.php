@@ -12,7 +12,7 @@ use EmberDusk\Plan\Slices;
 use EmberDusk\Values\ChangePayload;
 
 /** Cuts a measured run into equal parts, each with separate kit; one part rejoins it. Its kit is removed. */
-final readonly class SplitRun implements Change
+final readonly class SplitRun extends Change
 {
     private function __construct(private string $run, private int $parts) {}
 
@@ -26,7 +26,7 @@ final readonly class SplitRun implements Change
         return ChangePayload::named('SplitRun', run: $run, parts: $parts);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $all = array_filter(
@@ -38,7 +38,7 @@ final readonly class SplitRun implements Change
         $first = $all[0];
         $options = $plan->options;
         foreach ($all as $part) {
-            $plan = DropRun::for($part->id)->apply($plan);
+            $plan = DropRun::for($part->id)->changed($plan);
         }
 
         return $plan->with(

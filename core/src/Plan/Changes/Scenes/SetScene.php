@@ -11,7 +11,7 @@ use EmberDusk\Plan\Scene;
 use EmberDusk\Values\InvalidInput;
 
 /** A scene with its levels; one in which nothing is lit is taken out. */
-final readonly class SetScene implements Change
+final readonly class SetScene extends Change
 {
     /** Scenes of a job. */
     private const MOST = 40;
@@ -43,7 +43,7 @@ final readonly class SetScene implements Change
         );
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->scene ?? Plan::nextId('e', $plan->scenes);
         if ($this->scene !== null && !isset($plan->scenes[$id])) {

@@ -11,7 +11,7 @@ use EmberDusk\Plan\Show;
 use EmberDusk\Values\InvalidInput;
 
 /** A show; one without steps and without lights is taken out. */
-final readonly class SetShow implements Change
+final readonly class SetShow extends Change
 {
     private function __construct(private ?string $show, private Show $as) {}
 
@@ -27,7 +27,7 @@ final readonly class SetShow implements Change
         );
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->show ?? Plan::nextId('w', $plan->shows + $plan->scenes);
         if ($this->show !== null && !isset($plan->shows[$id])) {

@@ -11,7 +11,7 @@ use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\InvalidInput;
 
 /** Sets a trigger of a scene or a show; without a target it is removed. */
-final readonly class SetTrigger implements Change
+final readonly class SetTrigger extends Change
 {
     /** Triggers of a job. */
     private const MOST = 60;
@@ -28,7 +28,7 @@ final readonly class SetTrigger implements Change
         return new self($trigger, Trigger::read(new Fields(['id' => $trigger ?? 'new'] + $f->all(), $f->pointer)));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $id = $this->trigger ?? Plan::nextId('t', $plan->triggers);
         if ($this->trigger !== null && !isset($plan->triggers[$id])) {

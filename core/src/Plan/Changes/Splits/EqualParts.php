@@ -48,7 +48,7 @@ final readonly class EqualParts
             }
         }
 
-        return new self(self::alike($after->pruned(), $run, $parts), $split, array_values($parts));
+        return new self(self::alike($after, $run, $parts), $split, array_values($parts));
     }
 
     /** The plan with the earlier state of the split run. */

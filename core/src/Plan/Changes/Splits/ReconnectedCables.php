@@ -25,7 +25,7 @@ final readonly class ReconnectedCables
                 $moved[$cable->id] = isset($plan->splices[$cable->from]) ? $direct->reckonedAs($way) : $direct;
             }
         }
-        $plan = $plan->with(cables: $moved + $plan->cables)->pruned();
+        $plan = $plan->with(cables: $moved + $plan->cables);
 
         return CableWay::reckoned($plan, static fn(LaidCable $c): bool => isset($moved[$c->id]));
     }

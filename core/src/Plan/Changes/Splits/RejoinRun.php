@@ -15,8 +15,8 @@ use EmberDusk\Plan\Split;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Rejoins a split run: restores its earlier state, or, if unknown, uses the kit and the feeds of its first part. */
-final readonly class RejoinRun implements Change
+/** Rejoins a split run, fed as its first part is: restores its earlier feeds, or, if unknown, uses those of its first part. */
+final readonly class RejoinRun extends Change
 {
     private function __construct(private string $run) {}
 
@@ -41,7 +41,7 @@ final readonly class RejoinRun implements Change
         return self::parts($plan, $run)[0];
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         if ($run->parts === 1 && $run->zones === []) {
@@ -50,22 +50,18 @@ final readonly class RejoinRun implements Change
         $parts = self::parts($plan, $run);
         $first = $parts[0];
         $split = $plan->splits[$first->id] ?? null;
+        // Feeds of an earlier strip have no place on this one.
+        $split = $split?->run->strip === $first->strip ? $split : null;
         $whole = $split->run ?? self::joined($parts);
         $feeds = $split->feeds ?? $plan->feedsOf($first);
         $cables = $split->cables ?? array_values(self::tails($plan, $first));
-        $added = $split->added ?? self::unitsOf(array_slice($parts, 1));
         $kit = $plan->kit;
         foreach ($parts as $part) {
             $plan = $plan->fedBy($part, []);
         }
         $plan = $plan->with(
             runs: [
-                $first->id => $whole
-                    ->equipped(
-                        supply: self::there($plan->supplies, $whole->supply) ?? $first->supply,
-                        controller: self::there($plan->controllers, $whole->controller) ?? $first->controller,
-                    )
-                    ->notedAs($first),
+                $first->id => $whole->fedAs($first)->notedAs($first),
             ] + array_diff_key($plan->runs, self::keyed($parts)),
         );
 
@@ -76,7 +72,7 @@ final readonly class RejoinRun implements Change
             cables: $cables,
             splices: $split->splices ?? [],
             kit: $kit,
-        )->without($added);
+        );
     }
 
     public function words(Plan $plan): string
@@ -120,36 +116,12 @@ final readonly class RejoinRun implements Change
     }
 
     /**
-     * @param  list<Run>  $parts
-     * @return list<string>
-     */
-    private static function unitsOf(array $parts): array
-    {
-        $units = [];
-        foreach ($parts as $part) {
-            $units = [...$units, ...array_filter([$part->supply, $part->controller])];
-        }
-
-        return $units;
-    }
-
-    /**
      * @param  non-empty-list<Run>  $parts
      * @return array<string, Run>
      */
     private static function keyed(array $parts): array
     {
         return array_combine(array_map(static fn(Run $r): string => $r->id, $parts), $parts);
-    }
-
-    /** @param  array<string, mixed>  $units */
-    private static function there(array $units, ?string $id): ?string
-    {
-        if (isset($units[$id ?? ''])) {
-            return $id;
-        }
-
-        return null;
     }
 
     /**
@@ -178,14 +150,7 @@ final readonly class RejoinRun implements Change
                 continue;
             }
             $id = isset($plan->cables[$cable->id]) ? Plan::nextId('k', $plan->cables + $laid) : $cable->id;
-            $from = $origin;
-            if (
-                isset($plan->supplies[$cable->from]) ||
-                isset($plan->controllers[$cable->from]) ||
-                isset($met[$cable->from])
-            ) {
-                $from = $cable->from;
-            }
+            $from = isset($met[$cable->from]) ? $cable->from : $origin;
             if ($from !== '') {
                 $laid[$id] = $cable->like($id, $from, $to);
             }
@@ -195,8 +160,6 @@ final readonly class RejoinRun implements Change
             $fed[$feed->id] = $feed;
         }
 
-        return $plan
-            ->with(feeds: $fed + $plan->feeds, cables: $laid + $plan->cables, splices: $met, kit: $kit)
-            ->pruned();
+        return $plan->with(feeds: $fed + $plan->feeds, cables: $laid + $plan->cables, splices: $met, kit: $kit);
     }
 }

@@ -11,7 +11,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Cuts a wired run in halves, the second on its own controller: the same model beside the first, from the same supply. */
-final readonly class SplitController implements Change
+final readonly class SplitController extends Change
 {
     private function __construct(private string $run) {}
 
@@ -25,17 +25,17 @@ final readonly class SplitController implements Change
         return ChangePayload::named('SplitController', run: $run);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
-        if ($plan->strip($plan->run($this->run)->strip)?->switched() === false) {
+        $parting = EqualParts::for($plan, $this->run, 'second', 2);
+        $plan = $parting->plan;
+        [$first, $second] = $parting->parts;
+        if ($plan->strip($first->strip)?->switched() === false) {
             throw InvalidInput::at(
                 '/run',
                 'Pixels take their power straight from the supply: a second controller is one for data, at Kit.',
             );
         }
-        $parting = EqualParts::for($plan, $this->run, 'second', 2);
-        $plan = $parting->plan;
-        [$first, $second] = $parting->parts;
         $old = $plan->controllers[$first->controller ?? ''];
         $id = Plan::nextId('c', $plan->controllers);
         $plan = $plan->with(

@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 
 /** Cuts a wired run into parallel parts on the controller that it has: less strip behind each feed, the same total amps. */
-final readonly class SplitParts implements Change
+final readonly class SplitParts extends Change
 {
     /** Parts of one run. */
     public const MOST = 8;
@@ -28,7 +28,7 @@ final readonly class SplitParts implements Change
         return ChangePayload::named('SplitParts', run: $run, parts: $parts);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         return EqualParts::for($plan, $this->run, 'parts', $this->parts)->plan;
     }

@@ -17,7 +17,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Cuts a switched run in halves, + and every channel, the second behind a repeater with its own supply. */
-final readonly class SplitRepeater implements Change
+final readonly class SplitRepeater extends Change
 {
     private function __construct(private string $run, private KitSnapshot $kit) {}
 
@@ -37,14 +37,14 @@ final readonly class SplitRepeater implements Change
         return ChangePayload::named('SplitRepeater', run: $run, kit: $kit);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
-        if ($plan->strip($plan->run($this->run)->strip)?->switched() === false) {
-            throw InvalidInput::at('/run', 'A repeater copies dimmed channels: pixels hand their data on themselves.');
-        }
         $parting = EqualParts::for($plan, $this->run, 'repeater', 2);
         $plan = $parting->plan;
         [$first, $second] = $parting->parts;
+        if ($plan->strip($first->strip)?->switched() === false) {
+            throw InvalidInput::at('/run', 'A repeater copies dimmed channels: pixels hand their data on themselves.');
+        }
         $old = $plan->supplies[$first->supply ?? ''];
         $supply = Plan::nextId('s', $plan->supplies);
         $id = Plan::nextId('c', $plan->controllers);

@@ -14,7 +14,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Cuts the + of a pixel run in its middle and feeds the second zone from its own supply; minus and data go through. */
-final readonly class SplitZones implements Change
+final readonly class SplitZones extends Change
 {
     private function __construct(private string $run) {}
 
@@ -28,7 +28,7 @@ final readonly class SplitZones implements Change
         return ChangePayload::named('SplitZones', run: $run);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         if ($plan->strip($plan->run($this->run)->strip)?->switched() === true) {
             throw InvalidInput::at(

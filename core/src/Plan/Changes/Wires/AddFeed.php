@@ -12,7 +12,7 @@ use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
 /** Feeds a run at one more pad, with a tail like the others. */
-final readonly class AddFeed implements Change
+final readonly class AddFeed extends Change
 {
     private function __construct(private string $run, private FeedPoint $point) {}
 
@@ -21,7 +21,7 @@ final readonly class AddFeed implements Change
         return new self($f->string('run'), FeedPoint::read($f));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $marks =

@@ -13,7 +13,7 @@ use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
 /** Adds the feeds that are missing for both ends, or for the middle, in one action. */
-final readonly class FeedPattern implements Change
+final readonly class FeedPattern extends Change
 {
     private function __construct(private string $run, private string $pattern) {}
 
@@ -33,7 +33,7 @@ final readonly class FeedPattern implements Change
         return ChangePayload::named('FeedPattern', run: $run, pattern: $pattern);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $marks =

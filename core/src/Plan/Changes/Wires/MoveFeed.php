@@ -13,7 +13,7 @@ use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Values\InvalidInput;
 
 /** Moves a feed to another pad; its cable keeps its length. */
-final readonly class MoveFeed implements Change
+final readonly class MoveFeed extends Change
 {
     private function __construct(private string $feed, private FeedPoint $point) {}
 
@@ -22,7 +22,7 @@ final readonly class MoveFeed implements Change
         return new self($f->string('feed'), FeedPoint::read($f));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $feed = $plan->feed($this->feed);
         $run = $plan->run($feed->run);

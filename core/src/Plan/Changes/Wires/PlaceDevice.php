@@ -16,7 +16,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /** Places a supply, controller, hub, module or other item; unmeasured cables get their length from there. */
-final readonly class PlaceDevice implements Change
+final readonly class PlaceDevice extends Change
 {
     private function __construct(private string $device, private ?Standing $stands) {}
 
@@ -31,7 +31,7 @@ final readonly class PlaceDevice implements Change
         return ChangePayload::given('PlaceDevice', device: $device, stands: $stands?->write());
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         if ($this->stands !== null) {
             self::check($plan, $this->stands);

@@ -6,12 +6,11 @@ namespace EmberDusk\Plan\Changes\Wires;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
-use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
 
 /** Takes a feed away with its cable; the last one of a run stays. */
-final readonly class RemoveFeed implements Change
+final readonly class RemoveFeed extends Change
 {
     private function __construct(private string $feed) {}
 
@@ -20,7 +19,7 @@ final readonly class RemoveFeed implements Change
         return new self($f->string('feed'));
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $feed = $plan->feed($this->feed);
         if (count($plan->feedsOf($plan->run($feed->run))) === 1) {
@@ -30,12 +29,7 @@ final readonly class RemoveFeed implements Change
             );
         }
 
-        return $plan
-            ->with(
-                feeds: array_diff_key($plan->feeds, [$feed->id => true]),
-                cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $feed->id),
-            )
-            ->pruned();
+        return $plan->with(feeds: array_diff_key($plan->feeds, [$feed->id => true]));
     }
 
     public function words(Plan $plan): string

@@ -23,7 +23,7 @@ use EmberDusk\Values\Refusal;
  * Another kind, length, joint, fuse or switch for one cable; a length that is given counts as measured. An empty
  * joint is solder, an empty fuse or switch none.
  */
-final readonly class SetCable implements Change
+final readonly class SetCable extends Change
 {
     private const SOLDER = 'soldered';
 
@@ -79,7 +79,7 @@ final readonly class SetCable implements Change
         );
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $cable = $this->cable($plan);
         $kit = $plan->kit;

@@ -12,7 +12,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 
 /** Feeds a run at exactly these shares of its length; feeds that are there already keep their cables. */
-final readonly class SetFeeds implements Change
+final readonly class SetFeeds extends Change
 {
     /** @param  non-empty-list<float>  $shares  0 is the start, 1 the end */
     private function __construct(private string $run, private array $shares) {}
@@ -35,7 +35,7 @@ final readonly class SetFeeds implements Change
         return ChangePayload::named('SetFeeds', run: $run, shares: $shares);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $marks =

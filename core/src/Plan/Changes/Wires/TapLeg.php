@@ -17,7 +17,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 
 /** A heavy new cable that is laid past a run, with drops to both ends of each of its sections; what fed it before goes. Metres. */
-final readonly class TapLeg implements Change
+final readonly class TapLeg extends Change
 {
     private function __construct(
         private string $run,
@@ -52,7 +52,7 @@ final readonly class TapLeg implements Change
         return ChangePayload::named('TapLeg', run: $run, leg: $leg, drop: $drop);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $marks = $plan->cutMarks($run);

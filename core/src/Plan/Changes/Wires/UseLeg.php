@@ -21,7 +21,7 @@ use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
 /** Feeds a run from both ends of an existing leg and removes its former feeds. The leg is used as it is, drops are new. */
-final readonly class UseLeg implements Change
+final readonly class UseLeg extends Change
 {
     private function __construct(
         private string $run,
@@ -47,7 +47,7 @@ final readonly class UseLeg implements Change
         return ChangePayload::named('UseLeg', run: $run, leg: $leg, drop: $drop);
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $from = $plan->origin($run);

@@ -21,7 +21,7 @@ use EmberDusk\Values\Refusal;
  * Wires runs again, all at the same time: supplies, the controllers on each, the runs on each of those, and every cable with its
  * length in metres. What wired them before goes; units, feeds and cables that are still right keep their ids.
  */
-final readonly class WireRuns implements Change
+final readonly class WireRuns extends Change
 {
     private const MOST = 200;
 
@@ -48,7 +48,7 @@ final readonly class WireRuns implements Change
         );
     }
 
-    public function apply(Plan $plan): Plan
+    protected function changed(Plan $plan): Plan
     {
         $runs = [];
         foreach ($this->supplies as $supply) {
