@@ -124,7 +124,6 @@ final class Browser
         return (float) (new DateTimeImmutable($now))->format('U.u') - (float) getenv('EMBER_NOW_SINCE');
     }
 
-    /** Takes the connection away, or gives it back. */
     /** Cuts the page off from the server, or connects it. A page that is cut off is so when this returns: the network hears of it later. */
     public function offline(bool $is): void
     {

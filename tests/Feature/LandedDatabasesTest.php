@@ -23,16 +23,39 @@ final class LandedDatabasesTest extends TestCase
 {
     use DatabaseFiles;
 
-    /** @return iterable<string, array{string}> */
+    private const PAGES = [
+        'survey',
+        'kit',
+        'wire',
+        'parts',
+        'build',
+        'bench',
+        'log',
+        'join',
+        'handover',
+        'sheet',
+        'quote',
+        'van',
+        'day-sheets',
+        'build.ics',
+        'export',
+        'history',
+    ];
+
+    /** @return iterable<string, array{string, bool}> a database, and whether every page is opened */
     public static function databases(): iterable
     {
-        foreach (glob(dirname(__DIR__) . '/fixtures/databases/*.zip') ?: [] as $file) {
-            yield basename($file, '.zip') => [$file];
+        $files = glob(dirname(__DIR__) . '/fixtures/databases/*.zip') ?: [];
+        natsort($files);
+        $files = array_values($files);
+        foreach ($files as $n => $file) {
+            // What lies between the oldest and the newest was kept by one of their tables.
+            yield basename($file, '.zip') => [$file, $n === 0 || $n === count($files) - 1];
         }
     }
 
     #[DataProvider('databases')]
-    public function test_what_an_earlier_program_kept_is_migrated_and_opens(string $zip): void
+    public function test_what_an_earlier_program_kept_is_migrated_and_opens(string $zip, bool $pages): void
     {
         $this->travelTo('2026-12-01 09:00:00');
         $file = $this->database('landed', false);
@@ -61,27 +84,7 @@ final class LandedDatabasesTest extends TestCase
                 array_keys($job->kit),
             );
             $this->answer($this->getJson("/jobs/{$job->id}/summary"), 'jobSummary');
-            foreach (
-                [
-                    'survey',
-                    'kit',
-                    'wire',
-                    'parts',
-                    'build',
-                    'bench',
-                    'log',
-                    'join',
-                    'handover',
-                    'sheet',
-                    'quote',
-                    'van',
-                    'day-sheets',
-                    'build.ics',
-                    'export',
-                    'history',
-                ]
-                as $page
-            ) {
+            foreach ($pages ? self::PAGES : ['wire', 'join', 'handover'] as $page) {
                 $this->get("/jobs/{$job->id}/{$page}")->assertOk();
             }
         }

@@ -95,8 +95,8 @@ final class LeftTest extends TestCase
         self::assertContains('S1', $texts);
         self::assertContains('C1', $texts);
         $plan = $job->newest()->plan();
-        foreach ($plan->feedsOf($plan->run('cove')) as $feed) {
-            $cable = $plan->cableTo($feed->id);
+        foreach ($plan->ways()->feedsOf($plan->run('cove')) as $feed) {
+            $cable = $plan->ways()->cableTo($feed->id);
             self::assertNotNull($cable);
             self::assertNotSame(
                 [],

@@ -77,6 +77,7 @@ final class ProposalTest extends TestCase
             $this->job
                 ->newest()
                 ->plan()
+                ->ways()
                 ->feedsOf($this->job->newest()->plan()->run('cove'))[0]->pad,
         );
     }
@@ -97,8 +98,8 @@ final class ProposalTest extends TestCase
             array_values(
                 array_unique(
                     array_map(
-                        static fn($f): string => $after->cableTo($f->id)->kit ?? '',
-                        $after->feedsOf($after->run('cove')),
+                        static fn($f): string => $after->ways()->cableTo($f->id)->kit ?? '',
+                        $after->ways()->feedsOf($after->run('cove')),
                     ),
                 ),
             ),

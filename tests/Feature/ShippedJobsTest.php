@@ -46,7 +46,7 @@ final class ShippedJobsTest extends TestCase
                 ['ember:join', [], 0],
                 ['ember:rehearse', [], 0],
                 ['ember:bench', [], 0],
-                ['ember:advise', ['--keep' => ['kit']], 0],
+                ['ember:advise', ['--keep' => ['kit', 'cables']], 0],
             ]
             as [$command, $options, $exit]
         ) {

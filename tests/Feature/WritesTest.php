@@ -23,8 +23,8 @@ final class WritesTest extends TestCase
 
     private const WORKERS = 8;
 
-    /** Writers that differ by this write the same kinds: each has a half, and every kind meets itself and the others. */
-    private const PARTS = 2;
+    /** Writers that differ by this write the same kinds: each has a quarter, and every kind meets itself and the others. */
+    private const PARTS = 4;
 
     protected function jobFile(): string
     {

@@ -80,8 +80,8 @@ return [
         ['WITHIN = 0.5;', 'WITHIN = 0.7;'],
         ['WITHIN = 0.5;', 'WITHIN = 0.4;'],
         [
-            '$case->plan->suppliesOf($case->run);',
-            'array_slice($case->plan->suppliesOf($case->run), 0, 1);',
+            '$case->plan->ways()->suppliesOf($case->run);',
+            'array_slice($case->plan->ways()->suppliesOf($case->run), 0, 1);',
             'Checks/FlowsTest.php',
         ],
     ],

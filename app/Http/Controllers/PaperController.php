@@ -26,7 +26,7 @@ final readonly class PaperController
         return view('days', [
             'job' => $job->name,
             'days' => Papers::days($state),
-            'mains' => $state->plan->onMains(),
+            'mains' => $state->plan->power()->onMains(),
         ]);
     }
 

@@ -41,7 +41,7 @@ final readonly class QuoteController
             'client' => $plan->client,
             'revision' => $revision->number,
             'terms' => $plan->terms,
-            'mains' => $plan->onMains(),
+            'mains' => $plan->power()->onMains(),
             'printed' => Clock::day(),
         ]);
     }

@@ -57,9 +57,10 @@ final readonly class KitSlots
             'strip' => $run->strip,
             'bank' => $plan->supplies[self::bank($plan, $run) ?? '']->kit ?? null,
             'supply' => $plan->block($run->supply) === null ? $plan->supplies[$run->supply ?? '']->kit ?? null : null,
-            'switch' => $plan->firstCable($run)?->switch,
+            'switch' => $plan->ways()->firstCable($run)?->switch,
             'controller' => $plan->controllers[$run->controller ?? '']->kit ?? null,
-            default => $plan->cableTo($run->controller ?? '')->kit ?? ($plan->firstCable($run)->kit ?? null),
+            default => $plan->ways()->cableTo($run->controller ?? '')->kit ??
+                ($plan->ways()->firstCable($run)->kit ?? null),
         };
     }
 
@@ -91,7 +92,7 @@ final readonly class KitSlots
     /** The bank that feeds a run, through a converter or straight. */
     private static function bank(Plan $plan, Run $run): ?string
     {
-        foreach ($plan->unitsOf($run) as $unit) {
+        foreach ($plan->ways()->unitsOf($run) as $unit) {
             if ($plan->block($unit) instanceof BatteryBlock) {
                 return $unit;
             }

@@ -23,7 +23,7 @@ final readonly class FixtureRows
         foreach ($plan->fixtures as $id => $fitting) {
             $fixture = $plan->fixture($fitting->kit);
             $result = $state->fitting($id);
-            $cable = $plan->cableTo($id);
+            $cable = $plan->ways()->cableTo($id);
             if ($fixture === null) {
                 continue;
             }
@@ -78,7 +78,11 @@ final readonly class FixtureRows
         return array_map(
             static fn(string $id): Fix => new Fix(
                 'Connect to ' . strtoupper($id),
-                HangFixture::payload(fixture: $fitting, on: $id, kit: $state->plan->cableTo($fitting)->kit ?? $cable),
+                HangFixture::payload(
+                    fixture: $fitting,
+                    on: $id,
+                    kit: $state->plan->ways()->cableTo($fitting)->kit ?? $cable,
+                ),
             ),
             array_keys($state->plan->supplies),
         );

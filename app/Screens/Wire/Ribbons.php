@@ -36,7 +36,7 @@ final readonly class Ribbons
         $marks = $plan->cutMarks($run);
         $result = $state->shown($run->id);
         $refusal = $state->results[$run->id] ?? null;
-        $trunk = $plan->cableTo($run->controller ?? '');
+        $trunk = $plan->ways()->cableTo($run->controller ?? '');
 
         $trouble = $refusal instanceof Refusal ? $refusal->getMessage() : null;
         $load = $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap) : null;
@@ -151,8 +151,8 @@ final readonly class Ribbons
     {
         $marks = $state->plan->cutMarks($run);
         $feeds = [];
-        foreach ($state->plan->feedsOf($run) as $feed) {
-            $cable = $state->plan->cableTo($feed->id);
+        foreach ($state->plan->ways()->feedsOf($run) as $feed) {
+            $cable = $state->plan->ways()->cableTo($feed->id);
             $feeds[] = new WireFeed(
                 id: $feed->id,
                 pad: $feed->pad,
@@ -172,14 +172,14 @@ final readonly class Ribbons
         if ($run->controller === null || $plan->strip($run->strip)?->switched() === false) {
             $cables = [];
         } else {
-            $cables = array_reverse($plan->wayTo($run->controller), true);
+            $cables = array_reverse($plan->ways()->wayTo($run->controller), true);
         }
-        foreach ($plan->feedsOf($run) as $feed) {
-            $cables += array_reverse($plan->wayTo($feed->id), true);
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $cables += array_reverse($plan->ways()->wayTo($feed->id), true);
         }
         // From a bank to its converter comes before all.
-        foreach ($plan->suppliesOf($run) as $supply) {
-            $cables = array_reverse($plan->wayTo($supply), true) + $cables;
+        foreach ($plan->ways()->suppliesOf($run) as $supply) {
+            $cables = array_reverse($plan->ways()->wayTo($supply), true) + $cables;
         }
         $end = static fn(string $id): string => isset($plan->feeds[$id])
             ? sprintf('%.2f m', $marks?->position($plan->feeds[$id]->pad) ?? 0.0)

@@ -19,7 +19,7 @@ final readonly class Taps
     public static function for(JobState $state, Run $run): array
     {
         $strip = $state->plan->strip($run->strip);
-        if ($strip === null || $state->plan->origin($run) === null) {
+        if ($strip === null || $state->plan->ways()->origin($run) === null) {
             return [];
         }
         $drop = null;

@@ -44,10 +44,10 @@ final readonly class Findings
         $ids = [];
         foreach ($runs as $id) {
             $run = $plan->run($id);
-            $units = array_filter([$run->controller, ...$plan->suppliesOf($run)], is_string(...));
+            $units = array_filter([$run->controller, ...$plan->ways()->suppliesOf($run)], is_string(...));
             $ids += array_fill_keys([$id, ...$units], true);
-            $ids += array_fill_keys(array_keys($plan->waysOf($run)), true);
-            foreach ($plan->feedsOf($run) as $feed) {
+            $ids += array_fill_keys(array_keys($plan->ways()->waysOf($run)), true);
+            foreach ($plan->ways()->feedsOf($run) as $feed) {
                 $ids[$feed->id] = true;
             }
         }

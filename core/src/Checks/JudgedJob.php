@@ -170,7 +170,7 @@ final class JudgedJob
         if ($this->firstRuns === null) {
             $this->firstRuns = [];
             foreach ($this->plan->runs as $id => $run) {
-                foreach ($this->plan->unitsOf($run) as $of) {
+                foreach ($this->plan->ways()->unitsOf($run) as $of) {
                     $this->firstRuns[$of] ??= $id;
                 }
             }

@@ -34,7 +34,7 @@ final readonly class BankDraw
     {
         $entry = $plan->converter($converter);
         $bank = $plan->supplies[$converter]->bank ?? null;
-        $cable = $plan->cableTo($converter);
+        $cable = $plan->ways()->cableTo($converter);
         if ($entry === null || $bank === null || $cable === null) {
             return null;
         }
@@ -45,7 +45,7 @@ final readonly class BankDraw
             given: $given,
             efficiency: $entry->efficiency,
             bankOhms: $plan->supply($bank)->sourceOhms ?? 0.0,
-            coreOhms: $plan->core($cable),
+            coreOhms: $plan->ways()->core($cable),
             converter: $converter,
         );
     }

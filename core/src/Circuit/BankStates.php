@@ -125,7 +125,7 @@ final readonly class BankStates
         }
         $inputs = self::idle($plan, $bank);
         foreach ($plan->controllers as $id => $unit) {
-            $from = $plan->root($plan->cableTo($id)->from ?? '');
+            $from = $plan->ways()->root($plan->ways()->cableTo($id)->from ?? '');
             $amps = $plan->controller($id)->standbyAmps ?? 0.0;
             $converter = $plan->converter($from);
             if ($from !== $bank && ($plan->supplies[$from ?? '']->bank ?? null) !== $bank) {

@@ -52,7 +52,7 @@ final readonly class Island
             }
         }
         foreach ($plan->fixtures as $id => $fitting) {
-            $root = $plan->root($plan->cableTo($id)->from ?? '');
+            $root = $plan->ways()->root($plan->ways()->cableTo($id)->from ?? '');
             if ($root !== null && isset($plan->supplies[$root])) {
                 $islands = self::join($islands, [
                     'parts' => [],
@@ -84,7 +84,7 @@ final readonly class Island
         }
         $cables = [];
         foreach ([...array_filter($ends), ...array_keys($this->fixtures)] as $end) {
-            $cables += array_reverse($plan->wayTo($end), true);
+            $cables += array_reverse($plan->ways()->wayTo($end), true);
         }
 
         return $cables;
@@ -139,7 +139,7 @@ final readonly class Island
     {
         $supplies = [(string) $parts->run->supply => true];
         foreach ($parts->tails as $tail) {
-            $root = $plan->root($tail->from);
+            $root = $plan->ways()->root($tail->from);
             if ($root !== null && isset($plan->supplies[$root])) {
                 $supplies[$root] = true;
             }

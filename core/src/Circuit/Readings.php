@@ -33,9 +33,9 @@ final readonly class Readings
             $run = $parts->run;
             $mine = self::stretches($network, $id);
             $source = DeviceReadings::source($network, (string) $run->supply);
-            $way = $parts->trunk === null ? [] : $plan->wayTo($parts->trunk->to);
+            $way = $parts->trunk === null ? [] : $plan->ways()->wayTo($parts->trunk->to);
             foreach (array_keys($parts->tails) as $feed) {
-                $way += $plan->wayTo($feed);
+                $way += $plan->ways()->wayTo($feed);
             }
             $results[$id] = new RunResult(
                 pitch: $parts->strip->pitch,
@@ -59,7 +59,7 @@ final readonly class Readings
             );
         }
         foreach ($network->points as $point) {
-            $way = array_intersect_key($cables, $plan->wayTo($point->part));
+            $way = array_intersect_key($cables, $plan->ways()->wayTo($point->part));
             [$volts, $amps] = $solution->at($point);
             $results[$point->part] = new FixtureResult(
                 volts: $volts,
@@ -239,9 +239,9 @@ final readonly class Readings
             }
             $plus = $solution->volt($pad[0]->to);
             $volts = array_map(static fn(Resistor $r): float => $plus - $solution->volt($r->to), array_slice($pad, 1));
-            $root = $plan->root($cable->from) ?? '';
+            $root = $plan->ways()->root($cable->from) ?? '';
             if (isset($plan->controllers[$root])) {
-                $root = $plan->root($plan->cableTo($root)->from ?? '') ?? '';
+                $root = $plan->ways()->root($plan->ways()->cableTo($root)->from ?? '') ?? '';
             }
             $source = DeviceReadings::source(
                 $network,

@@ -150,7 +150,9 @@ final class StripWiring
      */
     private function jumper(string $run, WiredRun $parts, int $section, array $from, array $to, float $length): void
     {
-        $ohms = 2 * Connector::SOLDERED + $this->plan->copper($parts->tails[array_key_first($parts->tails)], $length);
+        $ohms =
+            2 * Connector::SOLDERED +
+            $this->plan->ways()->copper($parts->tails[array_key_first($parts->tails)], $length);
         foreach ($from as $t => $node) {
             $this->network->resistor(
                 name: Wiring::prefix($run) . "_j{$section}_{$t}",

@@ -47,7 +47,7 @@ final readonly class SupplyLoad
             }
         }
         foreach ($plan->fixtures as $of => $fitting) {
-            $supply = $plan->root($plan->cableTo($of)->from ?? '');
+            $supply = $plan->ways()->root($plan->ways()->cableTo($of)->from ?? '');
             if ($supply !== null) {
                 $parts[$supply][$of] = $fitting->count * ($plan->fixture($fitting->kit)->watts ?? 0.0);
             }
@@ -148,7 +148,7 @@ final readonly class SupplyLoad
     {
         $marks = $plan->cutMarks($run);
         $watts = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * ($marks?->length() ?? 0.0) * $run->cap;
-        $supplies = $plan->suppliesOf($run);
+        $supplies = $plan->ways()->suppliesOf($run);
         if ($marks === null || count($supplies) < 2) {
             return array_fill_keys($supplies, $watts);
         }
@@ -159,9 +159,12 @@ final readonly class SupplyLoad
         foreach ($cuts as $to) {
             $metres = $marks->position(min($to, $marks->lastPad())) - $marks->position($from);
             $of = [];
-            foreach ($plan->feedsOf($run) as $feed) {
+            foreach ($plan->ways()->feedsOf($run) as $feed) {
                 if ($feed->pad >= $from && $feed->pad < $to) {
-                    $of += array_fill_keys([$plan->root($plan->cableTo($feed->id)->from ?? '') ?? $run->supply], true);
+                    $of += array_fill_keys(
+                        [$plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? '') ?? $run->supply],
+                        true,
+                    );
                 }
             }
             foreach (array_keys($of) as $id) {

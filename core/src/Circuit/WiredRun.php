@@ -51,7 +51,7 @@ final readonly class WiredRun
         $trunk = null;
         if ($strip->switched()) {
             $controller = $plan->controller($run->controller);
-            $trunk = $plan->cableTo($run->controller ?? '');
+            $trunk = $plan->ways()->cableTo($run->controller ?? '');
         }
 
         return new self(
@@ -75,8 +75,8 @@ final readonly class WiredRun
                 $plan->strip($run->strip) === null ? 'a strip' : null,
                 $plan->supply($run->supply) === null ? 'a supply' : null,
                 $switched && $plan->controller($run->controller) === null ? 'a controller' : null,
-                ($switched && $plan->cableTo($run->controller ?? '') === null) ||
-                count(self::tails($plan, $run)) < max(1, count($plan->feedsOf($run)))
+                ($switched && $plan->ways()->cableTo($run->controller ?? '') === null) ||
+                count(self::tails($plan, $run)) < max(1, count($plan->ways()->feedsOf($run)))
                     ? 'cables'
                     : null,
             ]),
@@ -90,10 +90,10 @@ final readonly class WiredRun
         $channels = count($strip->channels ?? []);
         $needs = [];
         foreach (array_keys(self::tails($plan, $run)) as $feed) {
-            $needs += array_fill_keys(array_keys($plan->wayTo($feed)), $channels + 1);
+            $needs += array_fill_keys(array_keys($plan->ways()->wayTo($feed)), $channels + 1);
         }
-        if ($strip?->switched() !== false && $plan->cableTo($run->controller ?? '') !== null) {
-            foreach (array_keys($plan->wayTo($run->controller ?? '')) as $id) {
+        if ($strip?->switched() !== false && $plan->ways()->cableTo($run->controller ?? '') !== null) {
+            foreach (array_keys($plan->ways()->wayTo($run->controller ?? '')) as $id) {
                 $needs[$id] = 2;
             }
         }
@@ -116,8 +116,8 @@ final readonly class WiredRun
     private static function tails(Plan $plan, Run $run): array
     {
         $tails = [];
-        foreach ($plan->feedsOf($run) as $feed) {
-            $tail = $plan->cableTo($feed->id);
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $tail = $plan->ways()->cableTo($feed->id);
             if ($tail !== null) {
                 $tails[$feed->id] = $tail;
             }

@@ -238,7 +238,7 @@ final class Wiring
      */
     private function cores(LaidCable $cable, array $from, array $to): void
     {
-        $ohms = $this->plan->core($cable);
+        $ohms = $this->plan->ways()->core($cable);
         foreach (array_intersect_key($from, $to) as $t => $node) {
             $this->network->resistor(
                 name: self::name($cable->id) . '_' . ($t + 1),

@@ -20,7 +20,7 @@ final readonly class PowerCuts
         $cuts = [];
         foreach ($lights as $id => $light) {
             $supply = $light->switch;
-            $cable = $plan->cableTo($light->item) ?? $plan->cableTo($supply);
+            $cable = $plan->ways()->cableTo($light->item) ?? $plan->ways()->cableTo($supply);
             $by = self::outlet($plan, $supply) ?? ($cable?->switch === null ? null : 'the switch in its cable');
             if ($by !== null) {
                 $cuts += [$id => $by];

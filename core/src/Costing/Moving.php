@@ -47,7 +47,7 @@ final class Moving
         foreach ($runs as $id) {
             $run = $plan->run($id);
             $units += $moving->hangsOn($run);
-            $cables += $plan->waysOf($run);
+            $cables += $plan->ways()->waysOf($run);
             $moving->jointed(Joints::ofRun($plan, $run, 0), null);
             foreach (array_intersect_key(RunUnits::for($plan, $run), array_flip(RunUnits::MOVED)) as $kind => $count) {
                 $moving->works($kind, $count);
@@ -145,7 +145,7 @@ final class Moving
     private function hangsOn(Run $run): array
     {
         $units = [];
-        foreach ($this->plan->unitsOf($run) as $id) {
+        foreach ($this->plan->ways()->unitsOf($run) as $id) {
             $device = $this->plan->supplies[$id] ?? ($this->plan->controllers[$id] ?? null);
             $kit = $this->plan->kit[$device->kit ?? ''] ?? null;
             if ($kit !== null && $device?->there === false) {

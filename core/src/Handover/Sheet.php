@@ -93,7 +93,7 @@ final readonly class Sheet
             'losses' => self::losses($recovery),
             'open' => array_map(static fn(Finding $f): string => $f->title, $findings),
             'checked' => CheckList::from($plan, $findings),
-            'caution' => sprintf(self::CAUTION, $plan->onMains() ? self::MAINS : self::BATTERY),
+            'caution' => sprintf(self::CAUTION, $plan->power()->onMains() ? self::MAINS : self::BATTERY),
         ];
     }
 
@@ -190,7 +190,7 @@ final readonly class Sheet
         $light = $plan->lights[$run->controller ?? ''] ?? null;
         $profile = $controller?->profile;
 
-        $wiring = $plan->feedsOf($run) !== [] ? WiringDiagram::svg($plan, $run) : '';
+        $wiring = $plan->ways()->feedsOf($run) !== [] ? WiringDiagram::svg($plan, $run) : '';
         $figures = [];
         if ($result !== null && $strip !== null) {
             $figures = array_values(
@@ -303,11 +303,11 @@ final readonly class Sheet
     {
         $plan = $job->plan;
         $ways = [];
-        foreach ([...$plan->suppliesOf($run), $run->controller] as $unit) {
-            $ways += $unit === null ? [] : array_reverse($plan->wayTo($unit));
+        foreach ([...$plan->ways()->suppliesOf($run), $run->controller] as $unit) {
+            $ways += $unit === null ? [] : array_reverse($plan->ways()->wayTo($unit));
         }
-        foreach ($plan->feedsOf($run) as $feed) {
-            $ways += array_reverse($plan->wayTo($feed->id));
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $ways += array_reverse($plan->ways()->wayTo($feed->id));
         }
         $result = $job->result($run->id);
         $rows = [];
@@ -339,7 +339,7 @@ final readonly class Sheet
     {
         $listed = [];
         foreach (array_filter($job->plan->runs, self::planned(...)) as $run) {
-            $listed += $job->plan->waysOf($run);
+            $listed += $job->plan->ways()->waysOf($run);
         }
         $rows = [];
         foreach (array_diff_key($job->plan->cables, $listed) as $cable) {

@@ -52,7 +52,7 @@ final class WiringDiagram
         $y = 6;
         foreach ($chain as $n => [$id, $name]) {
             $this->box($y, strtoupper($id), $name);
-            $cable = isset($chain[$n + 1]) ? $this->plan->cableTo($chain[$n + 1][0]) : null;
+            $cable = isset($chain[$n + 1]) ? $this->plan->ways()->cableTo($chain[$n + 1][0]) : null;
             $y += self::BOX;
             if (isset($chain[$n + 1])) {
                 $this->line(self::MARGIN + 40, $y, self::MARGIN + 40, $y + self::STEP - 12);
@@ -89,14 +89,14 @@ final class WiringDiagram
     {
         $marks = $this->plan->cutMarks($this->run);
         $long = max(0.01, $marks?->length() ?? $this->run->length());
-        $feeds = $this->plan->feedsOf($this->run);
+        $feeds = $this->plan->ways()->feedsOf($this->run);
         $wide = self::WIDE - 2 * self::MARGIN;
         $bar = $from + 30 + 16 * count($feeds);
         foreach ($feeds as $n => $feed) {
             $x = self::MARGIN + (int) round((($marks?->position($feed->pad) ?? 0.0) / $long) * $wide);
             $y = $from + 18 + 16 * $n;
             $start = self::MARGIN + 20 + 8 * $n;
-            $cable = $this->plan->cableTo($feed->id);
+            $cable = $this->plan->ways()->cableTo($feed->id);
             $this->line($start, $from, $start, $y);
             $this->line($start, $y, $x, $y);
             $this->line($x, $y, $x, $bar);

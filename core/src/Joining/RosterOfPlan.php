@@ -72,7 +72,7 @@ final class RosterOfPlan
         $floor = $this->floors[$place];
         $this->units[$unit->id] = $unit
             ->onFloor($floor === self::UNKNOWN ? null : $floor)
-            ->poweredBy($unit->role === Unit::PHONE ? Source::Cell : $this->plan->sourceOf($unit->item))
+            ->poweredBy($unit->role === Unit::PHONE ? Source::Cell : $this->plan->power()->sourceOf($unit->item))
             ->returning(($this->plan->tunings[$unit->item] ?? null)?->returns() ?? '');
     }
 

@@ -47,8 +47,8 @@ final readonly class SplitCard
         $fullest = null;
         $farthest = null;
         foreach ($trial->results as $id => $result) {
-            foreach ($plan->feedsOf($plan->run($id)) as $feed) {
-                $cable = $result->cables[$plan->cableTo($feed->id)->id ?? ''] ?? null;
+            foreach ($plan->ways()->feedsOf($plan->run($id)) as $feed) {
+                $cable = $result->cables[$plan->ways()->cableTo($feed->id)->id ?? ''] ?? null;
                 if ($cable !== null && ($fullest === null || $cable->openAmps > $fullest->openAmps)) {
                     $fullest = $cable;
                 }
@@ -135,7 +135,7 @@ final readonly class SplitCard
                 $metres = ($marks?->position($cuts[$n + 1]) ?? 0.0) - $start;
                 $last = $n === count($cuts) - 2;
                 $feeds = array_filter(
-                    $plan->feedsOf($run),
+                    $plan->ways()->feedsOf($run),
                     static fn(Feed $f): bool => $f->pad >= $from && ($last || $f->pad < $cuts[$n + 1]),
                 );
                 $sketch[] = [
@@ -150,8 +150,8 @@ final readonly class SplitCard
                     ),
                     'unit' => strtoupper(
                         (string) ($run->zones === []
-                            ? $plan->origin($run)
-                            : $plan->root($plan->cableTo(reset($feeds)->id ?? '')->from ?? '')),
+                            ? $plan->ways()->origin($run)
+                            : $plan->ways()->root($plan->ways()->cableTo(reset($feeds)->id ?? '')->from ?? '')),
                     ),
                 ];
             }

@@ -106,7 +106,7 @@ final readonly class PartsList
         }
         $runs = [];
         foreach ($plan->runs as $run) {
-            foreach (array_keys($plan->waysOf($run)) as $cable) {
+            foreach (array_keys($plan->ways()->waysOf($run)) as $cable) {
                 $runs[$cable][] = $run->id;
             }
         }
@@ -147,8 +147,8 @@ final readonly class PartsList
     /** The run's own tail cable also makes the leads between its sections. */
     private static function lead(Plan $plan, Run $run): ?KitSnapshot
     {
-        foreach ($plan->feedsOf($run) as $feed) {
-            $cable = $plan->cableTo($feed->id);
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $cable = $plan->ways()->cableTo($feed->id);
             if ($cable !== null) {
                 return $plan->kit[$cable->kit] ?? null;
             }

@@ -71,7 +71,7 @@ final readonly class UnitParts
     {
         $hangs = [];
         foreach ($plan->runs as $run) {
-            foreach ($plan->unitsOf($run) as $unit) {
+            foreach ($plan->ways()->unitsOf($run) as $unit) {
                 $hangs[$unit][$run->id] = $run;
             }
         }

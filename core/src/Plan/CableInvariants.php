@@ -54,7 +54,7 @@ final readonly class CableInvariants
                 "/cables/{$n}/from",
                 "No “{$cable->from}” that a cable could start at.",
             );
-            $root = $plan->root($cable->from);
+            $root = $plan->ways()->root($cable->from);
             Invariants::need(
                 $root !== null,
                 "/cables/{$n}/from",

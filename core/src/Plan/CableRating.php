@@ -132,7 +132,7 @@ final readonly class CableRating
     private static function surroundings(Plan $plan, LaidCable $laid): array
     {
         [$air, $together] = [self::AMBIENT, 1];
-        foreach ($plan->placesOf($laid) as $place) {
+        foreach ($plan->ways()->placesOf($laid) as $place) {
             $site = TapeNotes::read($plan->places[$place]->notes ?? '')->site;
             $air = max($air, $site->air ?? self::AMBIENT);
             $together = max($together, $site->bundled);

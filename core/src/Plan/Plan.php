@@ -16,8 +16,8 @@ final readonly class Plan implements JsonReadable
 {
     use KitOfPlan;
     use Record;
+    use RunsOfPlan;
     use TidyPlan;
-    use WaysOfPlan;
 
     /**
      * @param  array<string, Place>  $places
@@ -216,14 +216,16 @@ final readonly class Plan implements JsonReadable
         return null;
     }
 
-    /** Start of the cables to a run's feeds: its controller, or for pixels its supply. */
-    public function origin(Run $run): ?string
+    /** Its cables, and what they join. */
+    public function ways(): Ways
     {
-        if ($this->strip($run->strip)?->switched() === false) {
-            return $run->supply;
-        }
+        return Ways::of($this);
+    }
 
-        return $run->controller;
+    /** Where its devices take their power from. */
+    public function power(): Power
+    {
+        return new Power($this);
     }
 
     /** The cut marks of a run, once its strip is chosen. */
@@ -241,15 +243,6 @@ final readonly class Plan implements JsonReadable
     public function litLength(Run $run): float
     {
         return $this->cutMarks($run)?->length() ?? 0.0;
-    }
-
-    /** @return list<Feed> of a run, from its start */
-    public function feedsOf(Run $run): array
-    {
-        $feeds = array_values(array_filter($this->feeds, static fn(Feed $f): bool => $f->run === $run->id));
-        usort($feeds, static fn(Feed $a, Feed $b): int => $a->pad <=> $b->pad);
-
-        return $feeds;
     }
 
     /** Metres between a run's two ends as they are in the room; null when the notes do not show it. */

@@ -35,10 +35,10 @@ final readonly class Split implements JsonReadable
 
     public static function for(Plan $plan, Run $run, string $how): self
     {
-        $feeds = $plan->feedsOf($run);
+        $feeds = $plan->ways()->feedsOf($run);
         $cables = [];
         foreach ($feeds as $feed) {
-            $cables += $plan->wayTo($feed->id);
+            $cables += $plan->ways()->wayTo($feed->id);
         }
         $ends = array_fill_keys(array_map(static fn(LaidCable $c): string => $c->from, $cables), true);
 

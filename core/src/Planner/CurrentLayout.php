@@ -92,8 +92,11 @@ final readonly class CurrentLayout
     private static function wired(Plan $plan, Run $run): bool
     {
         return $run->supply !== null &&
-            $plan->origin($run) !== null &&
-            array_filter($plan->feedsOf($run), static fn($f): bool => $plan->cableTo($f->id) !== null) !== [];
+            $plan->ways()->origin($run) !== null &&
+            array_filter(
+                $plan->ways()->feedsOf($run),
+                static fn($f): bool => $plan->ways()->cableTo($f->id) !== null,
+            ) !== [];
     }
 
     /** @return list<array{what: string, now: string, then: string, difference: string}> */

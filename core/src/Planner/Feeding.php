@@ -30,7 +30,7 @@ final readonly class Feeding
             return [];
         }
         if (in_array('feeds', $run->pins, true)) {
-            $now = array_map(static fn($f): int => $f->pad, $plan->feedsOf($run));
+            $now = array_map(static fn($f): int => $f->pad, $plan->ways()->feedsOf($run));
             if ($now === []) {
                 return [];
             }

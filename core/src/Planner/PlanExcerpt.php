@@ -22,14 +22,16 @@ final readonly class PlanExcerpt
         $feeds = array_filter($plan->feeds, static fn($f): bool => isset($runs[$f->run]));
         $ways = [];
         foreach ([...array_keys($feeds), ...array_keys($units)] as $end) {
-            $ways += $plan->wayTo((string) $end);
+            $ways += $plan->ways()->wayTo((string) $end);
         }
         $lamps = array_filter(
             $plan->fixtures,
-            static fn(Fitting $f): bool => isset($units[(string) $plan->root($plan->cableTo($f->id)->from ?? '')]),
+            static fn(Fitting $f): bool => isset(
+                $units[(string) $plan->ways()->root($plan->ways()->cableTo($f->id)->from ?? '')],
+            ),
         );
         foreach (array_keys($lamps) as $end) {
-            $ways += $plan->wayTo($end);
+            $ways += $plan->ways()->wayTo($end);
         }
         $splices = array_filter(
             $plan->splices,

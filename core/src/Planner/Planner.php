@@ -123,13 +123,13 @@ final readonly class Planner
     {
         $strip = $plan->strip($run->strip);
         $spliced = array_filter(
-            $plan->feedsOf($run),
-            static fn($f): bool => isset($plan->splices[$plan->cableTo($f->id)->from ?? '']),
+            $plan->ways()->feedsOf($run),
+            static fn($f): bool => isset($plan->splices[$plan->ways()->cableTo($f->id)->from ?? '']),
         );
 
         return match (true) {
             $strip === null => 'has no strip yet',
-            $plan->onBattery($run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
+            $plan->power()->onBattery($run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
                 => 'runs from a battery: keep its kit to plan its feeds and cables',
             self::withoutMains($plan, $run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
                 => 'has no mains: choose its bank and converter at Kit first',

@@ -141,7 +141,7 @@ final class Tables
             return [null];
         }
 
-        return $this->kept($runs, 'cables', $this->plan->cableTo($runs[0]->controller ?? '')->kit ?? null) ??
+        return $this->kept($runs, 'cables', $this->plan->ways()->cableTo($runs[0]->controller ?? '')->kit ?? null) ??
             $this->priced->cables(2);
     }
 

@@ -21,8 +21,8 @@ final readonly class TailCables
             return array_map(static fn(KitSnapshot $f): array => [$f], $priced->cables($cores));
         }
         $now = [];
-        foreach ($plan->feedsOf($run) as $feed) {
-            $kit = $plan->kit[$plan->cableTo($feed->id)->kit ?? ''] ?? null;
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $kit = $plan->kit[$plan->ways()->cableTo($feed->id)->kit ?? ''] ?? null;
             if ($kit !== null) {
                 $now[$feed->pad] = $kit;
             }

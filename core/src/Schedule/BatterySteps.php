@@ -27,7 +27,7 @@ final class BatterySteps
     public function fed(Run $run, array $after): array
     {
         $last = $after;
-        foreach ($this->plan->unitsOf($run) as $unit) {
+        foreach ($this->plan->ways()->unitsOf($run) as $unit) {
             if ($this->plan->block($unit) !== null) {
                 $this->posts[$unit] ??= $this->list->addFor(
                     of: $run,
@@ -96,7 +96,7 @@ final class BatterySteps
     private function elsewhere(Run $run): bool
     {
         return in_array('removable', $run->mounting, true) ||
-            ($this->plan->onBattery($run) &&
+            ($this->plan->power()->onBattery($run) &&
                 array_filter(
                     SurveyedBanks::for($this->plan, $run),
                     static fn(array $bank): bool => $bank[1]->elsewhere,

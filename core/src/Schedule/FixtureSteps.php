@@ -21,8 +21,8 @@ final readonly class FixtureSteps
     /** @param  list<string>  $before  Returns the last step. */
     public function steps(Fitting $fitting, array $before): string
     {
-        $ways = $this->plan->wayTo($fitting->id);
-        $roots = array_map(fn($c): ?string => $this->plan->root($c->from), array_values($ways));
+        $ways = $this->plan->ways()->wayTo($fitting->id);
+        $roots = array_map(fn($c): ?string => $this->plan->ways()->root($c->from), array_values($ways));
         $after = $this->install->steps(of: $fitting, devices: $roots, ways: $ways, after: $before);
         $module = $this->plan->modules[$fitting->module ?? '']->kit ?? null;
         $hung = $this->list->add(

@@ -138,7 +138,7 @@ final class InstallSteps
     /** @param  non-empty-list<string>  $new */
     private function caution(array $new): string
     {
-        $mains = array_filter($new, fn(string $u): bool => $this->plan->sourceOf($u) === Source::Mains);
+        $mains = array_filter($new, fn(string $u): bool => $this->plan->power()->sourceOf($u) === Source::Mains);
 
         return $mains === []
             ? 'Leave air around it. ' . BatterySteps::CAUTION

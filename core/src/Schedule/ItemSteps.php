@@ -90,7 +90,9 @@ final readonly class ItemSteps
                     units: (float) $item->count,
                     people: 1,
                     tools: $tools,
-                    caution: $kind === 'panel' && $this->plan->sourceOf((string) $id) !== Source::Mains ? '' : $caution,
+                    caution: $kind === 'panel' && $this->plan->power()->sourceOf((string) $id) !== Source::Mains
+                        ? ''
+                        : $caution,
                     after: $before,
                     wait: 0,
                     needs: [$item->kit],

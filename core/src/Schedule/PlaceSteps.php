@@ -58,7 +58,7 @@ final class PlaceSteps
                 people: 1,
                 tools: ['screwdriver', 'voltage tester'],
                 caution: 'Dead ends go into terminals in a closed box' .
-                    ($this->plan->onMains() ? '; fixed mains wiring is for a licensed person.' : '.'),
+                    ($this->plan->power()->onMains() ? '; fixed mains wiring is for a licensed person.' : '.'),
                 after: $after,
             );
         }

@@ -66,8 +66,8 @@ final readonly class RunSteps
         }
         $cables = $this->install->steps(
             of: $run,
-            devices: $this->plan->unitsOf($run),
-            ways: $this->plan->waysOf($run),
+            devices: $this->plan->ways()->unitsOf($run),
+            ways: $this->plan->ways()->waysOf($run),
             after: [$dry, ...$set, ...$before],
         );
         $cables = $this->batteries->fed($run, $cables);
@@ -80,7 +80,7 @@ final readonly class RunSteps
             people: 1,
             tools: ['meter', 'bench supply'],
             caution: 'Volts and polarity by meter before the strip is on.' .
-                ($this->plan->onBattery($run) ? '' : ' Never connect strip to mains.'),
+                ($this->plan->power()->onBattery($run) ? '' : ' Never connect strip to mains.'),
             after: [$dry, ...$cables],
         );
         $measured = $making->cut === '' ? $profile : $making->cut === 'before';

@@ -61,7 +61,7 @@ final class Steps
                     $plan->runs,
                     static fn(Run $r): bool => $r->place === $id &&
                         $plan->cutMarks($r) !== null &&
-                        $plan->feedsOf($r) !== [],
+                        $plan->ways()->feedsOf($r) !== [],
                 ),
             );
             $fixtures = array_values(array_filter($plan->fixtures, static fn(Fitting $f): bool => $f->place === $id));
@@ -83,8 +83,11 @@ final class Steps
         $legs = TapeNotes::read($this->plan->places[$id]->notes)->site->legs;
         $battery =
             $runs !== [] &&
-            array_filter($runs, fn(Run $r): bool => !$this->plan->onBattery($r)) === [] &&
-            array_filter($fixtures, fn(Fitting $f): bool => $this->plan->sourceOf($f->id) === Source::Mains) === [];
+            array_filter($runs, fn(Run $r): bool => !$this->plan->power()->onBattery($r)) === [] &&
+            array_filter(
+                $fixtures,
+                fn(Fitting $f): bool => $this->plan->power()->sourceOf($f->id) === Source::Mains,
+            ) === [];
         if ($battery) {
             $isolate = $this->list->add(
                 kind: 'isolate',

@@ -44,14 +44,14 @@ final readonly class BenchJob
     /** The cable that ends at the last feed of a run. */
     public static function tail(Plan $plan, string $run): string
     {
-        return $plan->cableTo(self::feed($plan, $run))->id ?? '';
+        return $plan->ways()->cableTo(self::feed($plan, $run))->id ?? '';
     }
 
     /** The last feed of a run. */
     public static function feed(Plan $plan, string $run): string
     {
         $id = '';
-        foreach ($plan->feedsOf($plan->run($run)) as $feed) {
+        foreach ($plan->ways()->feedsOf($plan->run($run)) as $feed) {
             $id = $feed->id;
         }
 

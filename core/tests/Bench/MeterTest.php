@@ -259,7 +259,7 @@ final class MeterTest extends TestCase
         $circuit = BenchCircuit::for($plan, $island);
         $all = $circuit->read($spots, MeterCommand::full());
         $feed = BenchJob::feed($plan, 'jetty');
-        $tail = $plan->cableTo($feed)->id ?? '';
+        $tail = $plan->ways()->cableTo($feed)->id ?? '';
         $lifted = $circuit->read($spots, MeterCommand::read("lifted:{$feed}"));
         self::assertGreaterThan(0.05, $all["{$tail}:amps:1"]);
         self::assertEqualsWithDelta(0.0, $lifted["{$tail}:amps:1"] ?? 0.0, 1e-6);

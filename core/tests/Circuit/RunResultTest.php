@@ -149,7 +149,7 @@ final class RunResultTest extends TestCase
     /** The same tail wherever the run is fed. */
     private static function length(Plan $plan): Plan
     {
-        $tail = $plan->cableTo($plan->feedsOf($plan->run('line'))[0]->id);
+        $tail = $plan->ways()->cableTo($plan->ways()->feedsOf($plan->run('line'))[0]->id);
         self::assertNotNull($tail);
 
         return Demo::with($plan, ['kind' => 'SetCable', 'cable' => $tail->id, 'length' => 2.0]);

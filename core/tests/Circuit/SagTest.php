@@ -61,10 +61,10 @@ final class SagTest extends TestCase
                     'shares' => $shares,
                 ],
             );
-            foreach ($plan->feedsOf($plan->run('line')) as $feed) {
+            foreach ($plan->ways()->feedsOf($plan->run('line')) as $feed) {
                 $plan = Demo::with($plan, [
                     'kind' => 'SetCable',
-                    'cable' => $plan->cableTo($feed->id)?->id,
+                    'cable' => $plan->ways()->cableTo($feed->id)?->id,
                     'length' => 0.05,
                 ]);
             }
@@ -72,7 +72,7 @@ final class SagTest extends TestCase
             $estimate = Sag::evenness(
                 self::strip($plan),
                 self::marks($plan),
-                array_map(static fn($f): int => $f->pad, $plan->feedsOf($run)),
+                array_map(static fn($f): int => $f->pad, $plan->ways()->feedsOf($run)),
                 false,
             );
             $solved = Engine::nominal($plan, $run)->evenness();

@@ -26,7 +26,7 @@ final class SourceWordsTest extends TestCase
     public function test_a_boat_on_batteries_never_says_mains(): void
     {
         $plan = JobFile::read(Demo::shipped('narrowboat'));
-        self::assertSame([Source::Battery], $plan->sources());
+        self::assertSame([Source::Battery], $plan->power()->sources());
         $said = self::texts($plan);
         self::assertGreaterThan(100, count($said));
         self::assertSame(

@@ -130,7 +130,7 @@ final class OptionsTest extends TestCase
             $parts += (ceil(round($cable->length * 10, 6)) / 10) * $price($cable->kit);
             $laid += $cable->length;
         }
-        $joints += 4 * count($plan->feedsOf($plan->run('cove')));
+        $joints += 4 * count($plan->ways()->feedsOf($plan->run('cove')));
         $hours = ($joints * 6 + $laid * 5 + 2 * 20 + 10 + 2 * 10 + 3 * count($plan->run('cove')->sections)) / 60;
         self::assertSame((float) $joints, $card['joints']['value']);
         self::assertEqualsWithDelta($hours, $card['hours']['value'], 1e-9);
@@ -213,6 +213,6 @@ final class OptionsTest extends TestCase
         $job = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => $notes]);
         $plan = Demo::with($job, $card['take']);
         self::assertSame(3, $plan->supplies[$plan->run('cove')->supply ?? '']->series);
-        self::assertNotNull($plan->firstCable($plan->run('cove'))?->fuse);
+        self::assertNotNull($plan->ways()->firstCable($plan->run('cove'))?->fuse);
     }
 }

@@ -201,9 +201,9 @@ final class MakingTest extends TestCase
             ['Line: solder 8 joints', 'Shelf: solder 4 joints'],
             [$shared['joints-line']->title, $shared['joints-shelf']->title],
         );
-        $trunk = $both->cableTo((string) $both->runs['line']->controller);
+        $trunk = $both->ways()->cableTo((string) $both->runs['line']->controller);
         self::assertNotNull($trunk);
-        $tail = $both->cableTo($both->feedsOf($both->runs['line'])[0]->id);
+        $tail = $both->ways()->cableTo($both->ways()->feedsOf($both->runs['line'])[0]->id);
         self::assertEqualsWithDelta($trunk->length + ($tail->length ?? 0.0), $shared['cables-line']->units, 1e-9);
         // In the parts list both joints and cables are counted once as well: twelve joints.
         self::assertSame(12.0, self::parts($both)['connector-solder']->count);

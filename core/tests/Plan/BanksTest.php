@@ -34,10 +34,10 @@ final class BanksTest extends TestCase
         $plan = self::chosen($plan, 'converter-48-12', 'controller-rf-4', 'cable-2x15', 'switch-inline-10');
         self::assertSame('s2', $plan->run('rail')->supply);
         self::assertSame('s1', $plan->supplies['s2']->bank);
-        $input = $plan->cableTo('s2');
+        $input = $plan->ways()->cableTo('s2');
         self::assertSame('s1', $input?->from);
         self::assertSame('switch-inline-10', $input->switch);
-        self::assertSame(['s2', 's1', 'c1'], $plan->unitsOf($plan->run('rail')));
+        self::assertSame(['s2', 's1', 'c1'], $plan->ways()->unitsOf($plan->run('rail')));
         self::assertSame(JobFile::write($plan), JobFile::write(JobFile::read(JobFile::write($plan))));
         // Blocks that are there are not bought; the converter, its cable and the switch are.
         $parts = array_map(
@@ -50,7 +50,7 @@ final class BanksTest extends TestCase
         // And back: straight on the bank, without what led to the converter.
         $back = self::applied($plan, ['kind' => 'ShareKit', 'run' => 'rail', 'with' => 's1']);
         self::assertSame(['s1'], array_keys($back->supplies));
-        self::assertNull($back->cableTo('s2'));
+        self::assertNull($back->ways()->cableTo('s2'));
     }
 
     public function test_a_tap_is_taken_where_there_is_one(): void
@@ -75,7 +75,7 @@ final class BanksTest extends TestCase
         $draw = BankDraw::for($plan, 's2', 60.0);
         self::assertNotNull($draw);
         // By halving: U I - R I^2 = 60 W / 0.92 at 44.0 V, 48 V bank when empty (11.0 / 12 of its name).
-        $input = $plan->cables[$plan->cableTo('s2')->id ?? ''];
+        $input = $plan->cables[$plan->ways()->cableTo('s2')->id ?? ''];
         // IEC 60228 class 5, from memory: 13.3 ohm/km at 20 °C, 0.00393 a kelvin, 40 °C; two soldered ends of 1 mohm.
         $core = 0.0133 * $input->length * (1 + 0.00393 * 20) + 0.002;
         // Six blocks in series, two rows: 0.008 ohm a 12 V block, in proportion.
@@ -142,7 +142,7 @@ final class BanksTest extends TestCase
         $kept = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()), ['kit'])->write();
         $after = self::applied($plan, (array) ($kept['found'] ?? $kept['nearest'])['take']);
         self::assertSame('s1', $after->supplies[$after->run('rail')->supply ?? '']->bank);
-        self::assertSame('fuse-3', $after->cableTo($after->run('rail')->supply ?? '')?->fuse);
+        self::assertSame('fuse-3', $after->ways()->cableTo($after->run('rail')->supply ?? '')?->fuse);
     }
 
     public function test_a_switch_needs_a_cable_to_sit_in(): void

@@ -126,12 +126,15 @@ final class KitChangesTest extends TestCase
         $plan = Demo::with(Demo::plan(), ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [0, 0.5, 1]]);
         self::assertSame(
             [0, 180, 360],
-            array_map(static fn(Feed $f): int => $f->pad, $plan->feedsOf($plan->run('cove'))),
+            array_map(static fn(Feed $f): int => $f->pad, $plan->ways()->feedsOf($plan->run('cove'))),
         );
-        self::assertSame('3.2', (string) ($plan->cableTo('f1')->length ?? 0));
+        self::assertSame('3.2', (string) ($plan->ways()->cableTo('f1')->length ?? 0));
         $middle = Demo::with($plan, ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [0.5]]);
-        self::assertSame([180], array_map(static fn(Feed $f): int => $f->pad, $middle->feedsOf($middle->run('cove'))));
-        self::assertNull($middle->cableTo('f1'));
+        self::assertSame(
+            [180],
+            array_map(static fn(Feed $f): int => $f->pad, $middle->ways()->feedsOf($middle->run('cove'))),
+        );
+        self::assertNull($middle->ways()->cableTo('f1'));
         self::assertRefused(Demo::plan(), ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => []]);
         self::assertRefused(Demo::plan(), ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [1.5]]);
     }

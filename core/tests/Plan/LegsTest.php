@@ -68,7 +68,7 @@ final class LegsTest extends TestCase
             [$plan->splices['j1']->where, $plan->splices['j2']->where],
         );
         // The run passes both ends: 1.00 m and 6.00 m along it, drops of 0.30 m to work with.
-        $feeds = $plan->feedsOf($plan->run('line'));
+        $feeds = $plan->ways()->feedsOf($plan->run('line'));
         $marks = $plan->cutMarks($plan->run('line'));
         self::assertEqualsWithDelta(
             [1.0, 6.0],
@@ -90,7 +90,7 @@ final class LegsTest extends TestCase
                 static fn(Step $s): bool => $s->kind === 'cables',
             ),
         );
-        $trunk = $plan->cableTo('c1');
+        $trunk = $plan->ways()->cableTo('c1');
         self::assertEqualsWithDelta(1.0 + 0.3 + 0.3 + ($trunk->length ?? 0.0), $steps[0]->units, 1e-9);
     }
 
@@ -103,14 +103,14 @@ final class LegsTest extends TestCase
         );
         $plan = self::used($plan);
         self::assertSame('end of leg A at B1', $plan->splices['j1']->where);
-        self::assertEqualsWithDelta(0.5 + 0.4 + 0.3, $plan->cableTo('j1')->length ?? 0.0, 1e-9);
+        self::assertEqualsWithDelta(0.5 + 0.4 + 0.3, $plan->ways()->cableTo('j1')->length ?? 0.0, 1e-9);
     }
 
     public function test_an_unmeasured_leg_has_its_route_length(): void
     {
         $plan = self::used(self::plan('leg A B0 to B1 2x2.5, wall'));
         // 3.00 m to the corner and 2.00 m of the second wall, 0.30 m to work with.
-        self::assertSame([5.3, true], [$plan->cableTo('j2')?->length, $plan->cableTo('j2')?->reckoned]);
+        self::assertSame([5.3, true], [$plan->ways()->cableTo('j2')?->length, $plan->ways()->cableTo('j2')?->reckoned]);
     }
 
     public function test_it_is_offered_only_where_it_can_carry(): void

@@ -94,8 +94,8 @@ final class SettledTest extends TestCase
         );
         self::assertSame([['s1'], ['c1']], [array_keys($plan->supplies), array_keys($plan->controllers)]);
         self::assertNotSame([], $plan->splices);
-        foreach ($plan->feedsOf($plan->run('shelf')) as $feed) {
-            self::assertSame('c1', $plan->root($plan->cableTo($feed->id)->from ?? ''));
+        foreach ($plan->ways()->feedsOf($plan->run('shelf')) as $feed) {
+            self::assertSame('c1', $plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? ''));
         }
     }
 
@@ -137,7 +137,7 @@ final class SettledTest extends TestCase
         );
         $run = $plan->run('shelf');
         self::assertSame(['s1', 'c2', 1], [$run->supply, $run->controller, $run->parts]);
-        self::assertCount(2, $plan->feedsOf($run));
+        self::assertCount(2, $plan->ways()->feedsOf($run));
         self::assertSame([['s1'], ['c1', 'c2']], [array_keys($plan->supplies), array_keys($plan->controllers)]);
     }
 }

@@ -88,7 +88,7 @@ final class ShareTest extends TestCase
         $plan = self::two();
         $shared = Demo::with($plan, ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => 'c1']);
         self::assertSame([['s1'], ['c1']], [array_keys($shared->supplies), array_keys($shared->controllers)]);
-        self::assertSame('c1', $shared->cableTo($shared->feedsOf($shared->run('shelf'))[0]->id)?->from);
+        self::assertSame('c1', $shared->ways()->cableTo($shared->ways()->feedsOf($shared->run('shelf'))[0]->id)?->from);
         $long = Demo::with(
             $shared,
             ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "8 line\n18 shelf"],

@@ -56,9 +56,13 @@ final class SplitsTest extends TestCase
                         $edited = self::edited($after, $run, $seed);
                         $back = self::back($edited, $run);
                         self::assertSame($plan->run($run->id)->write(), $back->run($run->id)->write(), $where);
-                        self::assertEquals($plan->feedsOf($run), $back->feedsOf($run), $where);
-                        foreach ($plan->feedsOf($run) as $feed) {
-                            self::assertEquals($plan->wayTo($feed->id), $back->wayTo($feed->id), $where);
+                        self::assertEquals($plan->ways()->feedsOf($run), $back->ways()->feedsOf($run), $where);
+                        foreach ($plan->ways()->feedsOf($run) as $feed) {
+                            self::assertEquals(
+                                $plan->ways()->wayTo($feed->id),
+                                $back->ways()->wayTo($feed->id),
+                                $where,
+                            );
                         }
                     }
                 }
@@ -74,10 +78,13 @@ final class SplitsTest extends TestCase
         self::assertSame([5.0], $plan->run('cove')->sections);
         self::assertSame([5.0], $plan->run('cove-1')->sections);
         self::assertSame($plan->run('cove')->controller, $plan->run('cove-1')->controller);
-        [$first, $second] = [$plan->feedsOf($plan->run('cove'))[0], $plan->feedsOf($plan->run('cove-1'))[0]];
+        [$first, $second] = [
+            $plan->ways()->feedsOf($plan->run('cove'))[0],
+            $plan->ways()->feedsOf($plan->run('cove-1'))[0],
+        ];
         self::assertSame([0, 0], [$first->pad, $second->pad]);
-        self::assertEqualsWithDelta(2.0, $plan->cableTo($first->id)->length ?? 0, 1e-9);
-        self::assertEqualsWithDelta(7.0, $plan->cableTo($second->id)->length ?? 0, 1e-9);
+        self::assertEqualsWithDelta(2.0, $plan->ways()->cableTo($first->id)->length ?? 0, 1e-9);
+        self::assertEqualsWithDelta(7.0, $plan->ways()->cableTo($second->id)->length ?? 0, 1e-9);
     }
 
     public function test_feeds_keep_their_metre(): void
@@ -86,7 +93,7 @@ final class SplitsTest extends TestCase
         $plan = self::applied($plan, ['kind' => 'SplitParts', 'run' => 'cove', 'parts' => 4]);
         $metres = [];
         foreach ($plan->runs as $run) {
-            foreach ($plan->feedsOf($run) as $feed) {
+            foreach ($plan->ways()->feedsOf($run) as $feed) {
                 $metres[] = ($run->part - 1) * 2.5 + ($plan->cutMarks($run)?->position($feed->pad) ?? 0);
             }
         }
@@ -104,8 +111,8 @@ final class SplitsTest extends TestCase
         self::assertCount(2, $plan->controllers);
         self::assertSame('s1', $second->supply);
         self::assertSame($plan->controllers['c1']->kit, $plan->controllers[$second->controller ?? '']->kit);
-        self::assertSame('s1', $plan->cableTo($second->controller ?? '')?->from);
-        self::assertSame($second->controller, $plan->cableTo($plan->feedsOf($second)[0]->id)?->from);
+        self::assertSame('s1', $plan->ways()->cableTo($second->controller ?? '')?->from);
+        self::assertSame($second->controller, $plan->ways()->cableTo($plan->ways()->feedsOf($second)[0]->id)?->from);
     }
 
     public function test_a_repeater_has_its_own_supply_at_the_cut(): void
@@ -114,7 +121,7 @@ final class SplitsTest extends TestCase
         $second = $plan->run('cove-1');
         self::assertNotSame('s1', $second->supply);
         self::assertSame('cove', $plan->repeated($second)?->id);
-        $tail = $plan->cableTo($plan->feedsOf($second)[0]->id);
+        $tail = $plan->ways()->cableTo($plan->ways()->feedsOf($second)[0]->id);
         self::assertSame($second->controller, $tail?->from);
         self::assertEqualsWithDelta(1.0, $tail->length ?? 0, 1e-9);
     }
@@ -129,8 +136,8 @@ final class SplitsTest extends TestCase
         $plan = self::applied($plan, ['kind' => 'SplitZones', 'run' => 'cove']);
         $run = $plan->run('cove');
         self::assertCount(1, $run->zones);
-        foreach ($plan->feedsOf($run) as $feed) {
-            $supply = $plan->cableTo($feed->id)?->from;
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $supply = $plan->ways()->cableTo($feed->id)?->from;
             self::assertSame($feed->pad >= $run->zones[0], $supply !== $run->supply, "pad {$feed->pad}");
         }
     }
@@ -189,7 +196,7 @@ final class SplitsTest extends TestCase
         foreach (['strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x15'] as $kit) {
             $plan = self::applied($plan, ['kind' => 'ChooseKit', 'run' => 'cove', 'kit' => $kit]);
         }
-        $tail = $plan->cableTo($plan->feedsOf($plan->run('cove'))[0]->id)->id ?? '';
+        $tail = $plan->ways()->cableTo($plan->ways()->feedsOf($plan->run('cove'))[0]->id)->id ?? '';
 
         return self::applied($plan, ['kind' => 'SetCable', 'cable' => $tail, 'length' => 2.0]);
     }

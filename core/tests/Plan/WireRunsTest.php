@@ -74,15 +74,15 @@ final class WireRunsTest extends TestCase
         self::assertSame('Cove', $made->lights['c1']->name);
         self::assertSame(['f1', 'f2'], array_keys($made->feeds));
         // The tail to the first feed is measured as before; the trunk and the new one are calculated.
-        $tail = $made->cableTo('f1');
-        $trunk = $made->cableTo('c1');
+        $tail = $made->ways()->cableTo('f1');
+        $trunk = $made->ways()->cableTo('c1');
         self::assertNotNull($tail);
         self::assertNotNull($trunk);
         self::assertFalse($tail->reckoned);
         self::assertSame('k2', $tail->id);
         self::assertTrue($trunk->reckoned);
         self::assertSame(['k1', 2.0], [$trunk->id, $trunk->length]);
-        self::assertTrue($made->cableTo('f2')->reckoned ?? false);
+        self::assertTrue($made->ways()->cableTo('f2')->reckoned ?? false);
     }
 
     public function test_another_model_and_place_reset_the_switch(): void
@@ -147,7 +147,7 @@ final class WireRunsTest extends TestCase
         $alone = self::wired($joined, self::supply([self::fed('shelf', [0], 'cable-2x15')], 'controller-zigbee-1'));
         self::assertSame('s1', $alone->run('line')->supply);
         self::assertSame('s2', $alone->run('shelf')->supply);
-        self::assertNotNull($alone->cableTo('c1'));
+        self::assertNotNull($alone->ways()->cableTo('c1'));
     }
 
     public function test_halves_are_cut_apart_with_a_feed_at_each_outer_end(): void
@@ -167,7 +167,7 @@ final class WireRunsTest extends TestCase
         self::assertSame([3.0, 3.0], [$made->run('line')->length(), $made->run('line-1')->length()]);
         self::assertSame(
             [0, 60],
-            [$made->feedsOf($made->run('line'))[0]->pad, $made->feedsOf($made->run('line-1'))[0]->pad],
+            [$made->ways()->feedsOf($made->run('line'))[0]->pad, $made->ways()->feedsOf($made->run('line-1'))[0]->pad],
         );
         self::assertSame($made->run('line')->controller, $made->run('line-1')->controller);
         self::assertSame('strip-single-24', $made->run('line-1')->strip);

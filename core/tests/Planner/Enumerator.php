@@ -225,7 +225,7 @@ final class Enumerator
             $amps = round(max($cable->outAmps, $cable->backAmps, ...array_column($open, $id)), 4);
             $capacity = $plan->cable($plan->cables[$id]->kit)->conductor->capacity ?? 0.0;
             $guards = [$plan->supply($run->supply)->overloadAmps ?? 0.0];
-            for ($on = $plan->cables[$id]; $on !== null; $on = $plan->cableTo($on->from)) {
+            for ($on = $plan->cables[$id]; $on !== null; $on = $plan->ways()->cableTo($on->from)) {
                 $guards[] = $plan->fuse($on->fuse)->amps ?? INF;
             }
             $own = $plan->fuse($plan->cables[$id]->fuse)->amps ?? INF;

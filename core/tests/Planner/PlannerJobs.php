@@ -74,7 +74,7 @@ final readonly class PlannerJobs
         $plan = Demo::with(
             $plan,
             ['kind' => 'ShareKit', 'run' => 'shelf', 'with' => 'c1'],
-            ['kind' => 'SetCable', 'cable' => $plan->cableTo('c1')?->id, 'length' => mt_rand(45, 90) / 10],
+            ['kind' => 'SetCable', 'cable' => $plan->ways()->cableTo('c1')?->id, 'length' => mt_rand(45, 90) / 10],
             ...array_map(static fn(string $r): array => ['kind' => 'PinRun', 'run' => $r, 'pins' => ['kit']], [
                 'line',
                 'shelf',

@@ -61,7 +61,7 @@ final readonly class FaultWords
             FaultKind::Size,
             FaultKind::Length
                 => 'Measure the cable and read its size on the sheath. Correct the plan, or lay the planned cable.',
-            FaultKind::Low => match ($this->plan->sourceOf($fault->place)) {
+            FaultKind::Low => match ($this->plan->power()->sourceOf($fault->place)) {
                 Source::Mains
                     => 'Set the supply to the strip’s volts at its own screw, without load. Mains terminals are for a licensed person.',
                 default => 'Charge the bank and measure its volts without load. Adjust or replace a converter.',

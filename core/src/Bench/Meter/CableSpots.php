@@ -81,8 +81,8 @@ final readonly class CableSpots
     {
         foreach ($island->parts as $parts) {
             foreach (array_keys($parts->tails) as $feed) {
-                if (isset($plan->wayTo($feed)[$cable->id]) && $plan->root($cable->from) !== null) {
-                    $root = $plan->root($cable->from);
+                if (isset($plan->ways()->wayTo($feed)[$cable->id]) && $plan->ways()->root($cable->from) !== null) {
+                    $root = $plan->ways()->root($cable->from);
 
                     if (isset($plan->controllers[$root])) {
                         return count($parts->strip->channels) + 1;

@@ -26,8 +26,8 @@ final readonly class RunParts
         if (count($island->parts) <= self::WHOLE) {
             return new self(null);
         }
-        $ways = $plan->waysOf($run);
-        $ids = [$run->id, ...array_filter($plan->unitsOf($run)), ...array_keys($ways)];
+        $ways = $plan->ways()->waysOf($run);
+        $ids = [$run->id, ...array_filter($plan->ways()->unitsOf($run)), ...array_keys($ways)];
         foreach ($ways as $cable) {
             array_push($ids, $cable->from, $cable->to);
         }

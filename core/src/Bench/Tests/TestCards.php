@@ -42,9 +42,9 @@ final readonly class TestCards
             'again',
             ...$colours && $switched ? ['recoloured'] : [],
             'readings',
-            ...count($plan->feedsOf($run)) > 1 ? ['feeds'] : [],
+            ...count($plan->ways()->feedsOf($run)) > 1 ? ['feeds'] : [],
             'flicker',
-            ...$plan->onBattery($run) && in_array('moving', $run->mounting, true) ? ['signals'] : [],
+            ...$plan->power()->onBattery($run) && in_array('moving', $run->mounting, true) ? ['signals'] : [],
             'soak',
         ];
     }
@@ -55,7 +55,7 @@ final readonly class TestCards
         $strip = $plan->strip($run->strip);
         $volts = sprintf('%g V', $strip->volts ?? 0.0);
         $supply = strtoupper((string) $run->supply);
-        $battery = $plan->onBattery($run);
+        $battery = $plan->power()->onBattery($run);
         $safe = $battery ? self::BATTERY : self::MAINS;
 
         return match ($key) {

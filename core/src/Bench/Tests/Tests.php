@@ -17,7 +17,7 @@ final readonly class Tests
     {
         $tests = $set = [];
         foreach ($plan->runs as $run) {
-            if ($plan->cutMarks($run) === null || $plan->feedsOf($run) === []) {
+            if ($plan->cutMarks($run) === null || $plan->ways()->feedsOf($run) === []) {
                 continue;
             }
             $id = (string) $run->controller;

@@ -40,7 +40,7 @@ final readonly class Drop extends RunCheck
         if ($drop <= $limit) {
             return [];
         }
-        $laid = $case->plan->cableTo($feed->id);
+        $laid = $case->plan->ways()->cableTo($feed->id);
         $now = $case->plan->cable($laid?->kit);
         // The drop on the rest of the route stays; a better fed strip draws slightly more, so 10 % is kept in reserve.
         $room = 0.9 * ($limit - $drop + ($result->cables[$laid->id ?? '']->drop ?? 0.0));

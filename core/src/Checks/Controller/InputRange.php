@@ -38,7 +38,7 @@ final readonly class InputRange extends Check
                 continue;
             }
             $seen[$id] = true;
-            $root = $job->plan->root($job->plan->cableTo($id)->from ?? '') ?? $case->run->supply;
+            $root = $job->plan->ways()->root($job->plan->ways()->cableTo($id)->from ?? '') ?? $case->run->supply;
             $supply = $job->plan->supply($root);
             if ($supply === null) {
                 continue;

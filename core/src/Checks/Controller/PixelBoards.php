@@ -106,8 +106,8 @@ final readonly class PixelBoards extends RunCheck
     /** @return list<Finding> about the cable to the pad at which data comes in */
     private function cores(JudgedRun $case, PixelGroup $group): array
     {
-        $first = $case->plan->feedsOf($case->run)[0] ?? null;
-        $laid = $case->plan->cableTo($first->id ?? '');
+        $first = $case->plan->ways()->feedsOf($case->run)[0] ?? null;
+        $laid = $case->plan->ways()->cableTo($first->id ?? '');
         $cable = $case->plan->cable($laid?->kit);
         $needs = 2 + $group->dataWires;
         if ($first?->pad !== 0 || $laid === null || $cable === null || $cable->cores >= $needs) {

@@ -58,7 +58,7 @@ final readonly class Lamps extends Check
         }
         $name = strtoupper($fitting->id);
         $place = new FindingPlace('wire', $fitting->id);
-        if ($plan->cableTo($fitting->id) === null) {
+        if ($plan->ways()->cableTo($fitting->id) === null) {
             return [
                 $this->rule('lamp-loose')->open(
                     place: $place,
@@ -69,7 +69,10 @@ final readonly class Lamps extends Check
             ];
         }
         // An overloaded supply is reported as such: thicker cables would not help.
-        if ($result === null || $job->supply((string) $plan->root($plan->cableTo($fitting->id)->from))->share() > 1) {
+        if (
+            $result === null ||
+            $job->supply((string) $plan->ways()->root($plan->ways()->cableTo($fitting->id)->from))->share() > 1
+        ) {
             return [];
         }
         $findings = [];
@@ -170,7 +173,7 @@ final readonly class Lamps extends Check
         float $short,
         ?ShelfSource $shelf,
     ): array {
-        $laid = $plan->cableTo($fitting->id);
+        $laid = $plan->ways()->cableTo($fitting->id);
         $now = $plan->cable($laid?->kit);
         $own = $result->cables[$laid->id ?? ''] ?? null;
         if ($laid === null || $now === null || $own === null) {

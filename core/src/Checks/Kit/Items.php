@@ -203,7 +203,7 @@ final readonly class Items extends Check
             );
         }
         $damp = array_filter(
-            $job->plan->placesOf($cable),
+            $job->plan->ways()->placesOf($cable),
             static fn(string $p): bool => TapeNotes::read($job->plan->places[$p]->notes ?? '')->site->damp === true,
         );
         if ($damp !== [] && $values->has('seal') && $values->string('seal', 10) === 'none') {

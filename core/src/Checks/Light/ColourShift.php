@@ -40,7 +40,7 @@ final readonly class ColourShift extends RunCheck
             return [];
         }
         $marks = $case->plan->cutMarks($case->run);
-        $fed = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
+        $fed = array_map(static fn(Feed $f): int => $f->pad, $case->plan->ways()->feedsOf($case->run));
         if ($marks !== null && array_diff([0, $marks->lastPad()], $fed) !== []) {
             $fixes = [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))];
         } else {

@@ -132,7 +132,7 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
         if ($case->strip === null || $marks === null) {
             return false;
         }
-        $pads = array_map(static fn(Feed $f): int => $f->pad, $fed->feedsOf($case->run));
+        $pads = array_map(static fn(Feed $f): int => $f->pad, $fed->ways()->feedsOf($case->run));
 
         return Sag::evenness($case->strip, $marks, array_values(array_unique($pads)), false) >=
             $case->plan->limits->evenness - self::ROUGH;

@@ -48,7 +48,7 @@ final readonly class Seam extends RunCheck
         if ($seam <= $limit && !$range->straddles($limit)) {
             return [];
         }
-        $fed = count($case->plan->feedsOf($case->run));
+        $fed = count($case->plan->ways()->feedsOf($case->run));
 
         $fixes =
             $fed <= 1 ? [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))] : [];

@@ -38,7 +38,7 @@ final readonly class Guard
         $least = null;
         $at = null;
         $seen = [];
-        for ($on = $cable; $on !== null && !isset($seen[$on->id]); $on = $plan->cableTo($on->from)) {
+        for ($on = $cable; $on !== null && !isset($seen[$on->id]); $on = $plan->ways()->cableTo($on->from)) {
             $seen[$on->id] = true;
             $fuse = $plan->fuse($on->fuse)?->amps;
             if ($fuse !== null && ($least === null || $fuse < $least)) {
@@ -65,7 +65,7 @@ final readonly class Guard
     /** The largest fuse on the shelf that protects so many amps of cable and holds the load with its margin (docs/model.md 7). */
     public static function fuse(JudgedJob $job, LaidCable $laid, float $capacity, float $load): ?Fuse
     {
-        $supply = $job->plan->supply($job->plan->supplyBehind($laid->from));
+        $supply = $job->plan->supply($job->plan->ways()->supplyBehind($laid->from));
         $volts = $supply->charging ?? ($supply->emf ?? 0.0);
 
         return $job->smallest(

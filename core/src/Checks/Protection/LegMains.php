@@ -51,7 +51,7 @@ final readonly class LegMains extends Check
     /** Name of the outlet or spur at which a cable's leg begins or ends; null where there is none. */
     private static function outlet(JudgedJob $job, LaidCable $cable): ?string
     {
-        foreach ($job->plan->placesOf($cable) as $place) {
+        foreach ($job->plan->ways()->placesOf($cable) as $place) {
             $site = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site;
             $leg = $site->leg($cable->leg);
             if ($leg !== null) {

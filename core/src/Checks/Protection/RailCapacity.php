@@ -44,7 +44,7 @@ final readonly class RailCapacity extends RunCheck
         if ($case->strip === null || $amps <= $limit) {
             return [];
         }
-        $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->feedsOf($case->run));
+        $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->ways()->feedsOf($case->run));
         $ends = [0, $case->plan->cutMarks($case->run)?->lastPad() ?? 0];
 
         // A stated rating counts with one feed open too: then the other end carries everything, whatever is fed.
@@ -88,9 +88,12 @@ final readonly class RailCapacity extends RunCheck
             $amps = max($amps, $result?->fullestRail() ?? 0.0);
         }
         if ($open) {
-            foreach ($case->plan->feedsOf($case->run) as $feed) {
+            foreach ($case->plan->ways()->feedsOf($case->run) as $feed) {
                 if ($feed->pad === 0 || $feed->pad === $case->plan->cutMarks($case->run)?->lastPad()) {
-                    $amps = max($amps, $job->cables()[$case->plan->cableTo($feed->id)->id ?? '']->openAmps ?? 0.0);
+                    $amps = max(
+                        $amps,
+                        $job->cables()[$case->plan->ways()->cableTo($feed->id)->id ?? '']->openAmps ?? 0.0,
+                    );
                 }
             }
         }

@@ -37,7 +37,7 @@ final readonly class SwitchRating extends Check
                 continue;
             }
             $amps = round($job->cables()[$id]->openAmps ?? 0.0, 4);
-            $supply = $job->plan->supply($job->plan->supplyBehind($cable->from));
+            $supply = $job->plan->supply($job->plan->ways()->supplyBehind($cable->from));
             $volts = $supply !== null ? $supply->charging ?? $supply->volts : 0.0;
             $right = $job->smallest(
                 InlineSwitch::class,

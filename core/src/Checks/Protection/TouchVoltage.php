@@ -33,7 +33,7 @@ final readonly class TouchVoltage extends RunCheck
         $damp = $case->plan->damp($case->run);
         $limit = self::limit($damp);
         [$volts, $at] = [0.0, ''];
-        foreach ($case->plan->unitsOf($case->run) as $id) {
+        foreach ($case->plan->ways()->unitsOf($case->run) as $id) {
             $supply = $case->plan->supply($id);
             $now = $supply->charging ?? ($supply->emf ?? 0.0);
             if ($now > $volts) {
@@ -50,7 +50,9 @@ final readonly class TouchVoltage extends RunCheck
                 title: sprintf(
                     '%s: %.1f V where people can touch it',
                     // The volts of a bank before a converter are not on the strip.
-                    in_array($at, $case->plan->suppliesOf($case->run), true) ? $case->run->name() : strtoupper($at),
+                    in_array($at, $case->plan->ways()->suppliesOf($case->run), true)
+                        ? $case->run->name()
+                        : strtoupper($at),
                     $volts,
                 ),
                 detail: sprintf(

@@ -32,7 +32,7 @@ final readonly class FuseVolts implements Quantity
 
     public function range(JudgedJob $job, KitUse $part): ?Range
     {
-        $supply = $job->plan->supply($job->plan->supplyBehind($job->plan->cables[$part->id]->from));
+        $supply = $job->plan->supply($job->plan->ways()->supplyBehind($job->plan->cables[$part->id]->from));
         if ($supply === null) {
             return null;
         }

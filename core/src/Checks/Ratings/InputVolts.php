@@ -69,8 +69,8 @@ final readonly class InputVolts implements Quantity
     private static function supplies(Plan $plan, KitUse $part): array
     {
         $ids = match ($part->list) {
-            'fixtures' => [$plan->supplyBehind($plan->cableTo($part->id)->from ?? '')],
-            'runs' => $plan->suppliesOf($plan->runs[$part->id]),
+            'fixtures' => [$plan->ways()->supplyBehind($plan->ways()->cableTo($part->id)->from ?? '')],
+            'runs' => $plan->ways()->suppliesOf($plan->runs[$part->id]),
             'items' => self::ofItem($plan, (string) $plan->items[$part->id]->on),
             default => [],
         };
@@ -87,7 +87,7 @@ final readonly class InputVolts implements Quantity
     private static function ofItem(Plan $plan, string $on): array
     {
         if (isset($plan->runs[$on])) {
-            return $plan->suppliesOf($plan->runs[$on]);
+            return $plan->ways()->suppliesOf($plan->runs[$on]);
         }
 
         return isset($plan->supplies[$on]) ? [$on] : [];

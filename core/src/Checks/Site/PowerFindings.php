@@ -85,7 +85,7 @@ final readonly class PowerFindings extends PlaceCheck
     {
         $supplies = array_map(
             static fn(string $id): ?string => $plan->supplies[$id]->stands->place ?? null,
-            $plan->suppliesOf($run),
+            $plan->ways()->suppliesOf($run),
         );
 
         return $supplies !== [] &&

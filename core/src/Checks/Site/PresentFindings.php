@@ -139,7 +139,7 @@ final readonly class PresentFindings extends Check
         $most = null;
         foreach ($job->plan->runs as $run) {
             if ($run->place === $place->id) {
-                foreach ($job->plan->suppliesOf($run) as $id) {
+                foreach ($job->plan->ways()->suppliesOf($run) as $id) {
                     $load = $job->supply($id);
                     $free = $job->plan->limits->usable() * ($load->supply->ratedAmps ?? 0.0) - $load->amps();
                     $most = max($most ?? $free, $free);

@@ -72,9 +72,9 @@ final readonly class SolutionExists extends Check
     {
         foreach ($ids as $id) {
             if (isset($job->plan->runs[$id])) {
-                $supplies = $job->plan->suppliesOf($job->plan->run($id));
+                $supplies = $job->plan->ways()->suppliesOf($job->plan->run($id));
             } else {
-                $supplies = [(string) $job->plan->root($job->plan->cableTo($id)->from ?? '')];
+                $supplies = [(string) $job->plan->ways()->root($job->plan->ways()->cableTo($id)->from ?? '')];
             }
             foreach ($supplies as $supply) {
                 if ($job->plan->supply($supply)?->battery() === false && $job->supply($supply)->share() > 1) {

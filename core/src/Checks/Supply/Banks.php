@@ -240,7 +240,7 @@ final readonly class Banks extends Check
     private static function run(JudgedJob $job, string $unit): ?Run
     {
         foreach ($job->plan->runs as $run) {
-            if (in_array($unit, $job->plan->unitsOf($run), true)) {
+            if (in_array($unit, $job->plan->ways()->unitsOf($run), true)) {
                 return $run;
             }
         }

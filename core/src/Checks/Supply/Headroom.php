@@ -75,10 +75,10 @@ final readonly class Headroom extends Check
         $runs = array_values(
             array_filter(
                 $job->runs(),
-                static fn(JudgedRun $r): bool => in_array($load->id, $plan->suppliesOf($r->run), true),
+                static fn(JudgedRun $r): bool => in_array($load->id, $plan->ways()->suppliesOf($r->run), true),
             ),
         );
-        $only = count($runs) === 1 && $plan->suppliesOf($runs[0]->run) === [$load->id] ? $runs[0] : null;
+        $only = count($runs) === 1 && $plan->ways()->suppliesOf($runs[0]->run) === [$load->id] ? $runs[0] : null;
 
         return $this->rule('headroom')->finding(
             severity: $load->share() > 1 + 1e-9 ? Severity::Stop : Severity::Watch,
@@ -136,7 +136,7 @@ final readonly class Headroom extends Check
             return new FindingPlace('kit', $runs[0]->run->id);
         }
         foreach (array_keys($job->plan->fixtures) as $id) {
-            if ($job->plan->root($job->plan->cableTo($id)->from ?? '') === $supply) {
+            if ($job->plan->ways()->root($job->plan->ways()->cableTo($id)->from ?? '') === $supply) {
                 return new FindingPlace('wire', $id);
             }
         }

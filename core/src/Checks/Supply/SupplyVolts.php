@@ -75,7 +75,7 @@ final readonly class SupplyVolts extends RunCheck
     protected function run(JudgedRun $case): array
     {
         $findings = [];
-        $supplies = $case->plan->suppliesOf($case->run);
+        $supplies = $case->plan->ways()->suppliesOf($case->run);
         foreach ($supplies as $id) {
             $supply = $case->plan->supply($id);
             if ($case->strip !== null && $supply !== null && self::dims($supply, $case->strip)) {

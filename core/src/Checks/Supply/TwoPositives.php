@@ -27,8 +27,8 @@ final readonly class TwoPositives extends RunCheck
         }
         $before = null;
         $cuts = [];
-        foreach ($case->plan->feedsOf($case->run) as $feed) {
-            $supply = $case->plan->root($case->plan->cableTo($feed->id)->from ?? '');
+        foreach ($case->plan->ways()->feedsOf($case->run) as $feed) {
+            $supply = $case->plan->ways()->root($case->plan->ways()->cableTo($feed->id)->from ?? '');
             if ($supply === null) {
                 continue;
             }

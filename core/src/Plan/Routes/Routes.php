@@ -76,7 +76,7 @@ final class Routes
         if (
             $now !== null &&
             ($now->id === $run->id ||
-                ($this->laid($run) !== null && $this->plan->origin($now) === $this->plan->origin($run)))
+                ($this->laid($run) !== null && $this->plan->ways()->origin($now) === $this->plan->ways()->origin($run)))
         ) {
             if ($this->laid($run) === null && $this->stands($run) === null) {
                 return round(self::FIRST + $this->walls->along($this->at($run, 0), $this->at($run, $pad)), 2);
@@ -108,7 +108,7 @@ final class Routes
     {
         $of = $this->now($controller);
         $from = $this->now($supply);
-        $laid = $of !== null ? $this->plan->cableTo($of->controller ?? '') : null;
+        $laid = $of !== null ? $this->plan->ways()->cableTo($of->controller ?? '') : null;
         if (
             $of !== null &&
             $from !== null &&
@@ -159,8 +159,8 @@ final class Routes
     private function laid(Run $run): ?array
     {
         $best = null;
-        foreach ($this->plan->feedsOf($run) as $feed) {
-            $cable = $this->plan->cableTo($feed->id);
+        foreach ($this->plan->ways()->feedsOf($run) as $feed) {
+            $cable = $this->plan->ways()->cableTo($feed->id);
             if (
                 $cable !== null &&
                 !isset($this->plan->splices[$cable->from]) &&
@@ -180,7 +180,7 @@ final class Routes
      */
     private function stands(Run $run): ?array
     {
-        $where = CableWay::where($this->plan, (string) $this->plan->origin($run));
+        $where = CableWay::where($this->plan, (string) $this->plan->ways()->origin($run));
 
         if ($where === null || $where[0] !== $run->place) {
             return null;

@@ -121,7 +121,7 @@ final readonly class ChooseKit extends Change
         if ($old === null) {
             $feeds = [$first => new Feed($first, $run->id, 0)];
         } else {
-            $feeds = MovedFeeds::feeds($plan->feedsOf($run), $old, $marks);
+            $feeds = MovedFeeds::feeds($plan->ways()->feedsOf($run), $old, $marks);
         }
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
@@ -145,8 +145,8 @@ final readonly class ChooseKit extends Change
     /** Cables to feeds begin where they now must: pixels are fed by the supply, other strips by the controller. */
     private static function hung(Plan $plan, Run $run): Plan
     {
-        $from = $plan->origin($run);
-        $mine = array_fill_keys(array_map(static fn(Feed $f): string => $f->id, $plan->feedsOf($run)), true);
+        $from = $plan->ways()->origin($run);
+        $mine = array_fill_keys(array_map(static fn(Feed $f): string => $f->id, $plan->ways()->feedsOf($run)), true);
         $cables = [];
         foreach ($plan->cables as $id => $cable) {
             $wrong =
@@ -216,7 +216,7 @@ final readonly class ChooseKit extends Change
      */
     private function fitted(Plan $plan, array $kit): Plan
     {
-        $cable = $plan->firstCable($plan->run($this->run));
+        $cable = $plan->ways()->firstCable($plan->run($this->run));
         if ($cable === null) {
             throw IncompletePlan::at('/kit', 'Choose a cable first: the switch or fuse sits in it.');
         }
@@ -240,7 +240,7 @@ final readonly class ChooseKit extends Change
     private function cable(Plan $plan, array $kit): Plan
     {
         $run = $plan->run($this->run);
-        $from = $plan->origin($run);
+        $from = $plan->ways()->origin($run);
         if ($run->supply === null || $from === null || $run->strip === null) {
             throw IncompletePlan::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
         }
@@ -257,7 +257,7 @@ final readonly class ChooseKit extends Change
                 cables: [...$plan->cables, ...$this->laid($plan, $bank, $run->supply, ChosenSupply::INPUT)],
             );
         }
-        foreach ($plan->feedsOf($run) as $feed) {
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
             $length = Tails::reckon($plan, $run, $feed->pad);
             $plan = $plan->with(
                 cables: [...$plan->cables, ...$this->laid($plan, $from, $feed->id, $length)],
@@ -271,7 +271,7 @@ final readonly class ChooseKit extends Change
     /** @return array<string, LaidCable> */
     private function laid(Plan $plan, string $from, string $to, float $length): array
     {
-        $there = $plan->cableTo($to);
+        $there = $plan->ways()->cableTo($to);
         $id = $there->id ?? Plan::nextId('k', $plan->cables);
 
         return [

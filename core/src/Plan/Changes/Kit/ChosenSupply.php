@@ -82,7 +82,7 @@ final readonly class ChosenSupply
         $ends = [];
         foreach ($together as $one) {
             $ends[$one->controller ?? ''] = true;
-            foreach ($plan->feedsOf($one) as $feed) {
+            foreach ($plan->ways()->feedsOf($one) as $feed) {
                 $ends[$feed->id] = true;
             }
         }
@@ -114,7 +114,7 @@ final readonly class ChosenSupply
     {
         foreach ($plan->runs as $other) {
             if ($other->place === $run->place) {
-                foreach ($plan->unitsOf($other) as $unit) {
+                foreach ($plan->ways()->unitsOf($other) as $unit) {
                     if ($plan->block($unit) !== null) {
                         return $unit;
                     }
@@ -182,7 +182,7 @@ final readonly class ChosenSupply
     private static function fed(Plan $plan, string $converter, ?string $fuse = null, array $kit = []): Plan
     {
         $bank = $plan->supplies[$converter]->bank;
-        $there = $plan->cableTo($converter);
+        $there = $plan->ways()->cableTo($converter);
         if ($bank === null) {
             return $plan;
         }

@@ -52,7 +52,7 @@ final readonly class HangFixture extends Change
         if (!isset($plan->supplies[$this->on]) && !isset($plan->splices[$this->on])) {
             throw InvalidInput::unknown('/on', 'supply', $this->on);
         }
-        $id = $plan->cableTo($this->fixture)->id ?? Plan::nextId('k', $plan->cables);
+        $id = $plan->ways()->cableTo($this->fixture)->id ?? Plan::nextId('k', $plan->cables);
 
         return $plan->with(
             cables: [

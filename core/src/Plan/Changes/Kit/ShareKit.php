@@ -116,7 +116,7 @@ final readonly class ShareKit extends Change
             $plan->controllers[$run->controller ?? '']->kit ??
             throw IncompletePlan::at('/run', $run->name() . ' has no controller yet.');
         $id = Plan::nextId('c', $plan->controllers);
-        $trunk = $plan->cableTo($run->controller ?? '');
+        $trunk = $plan->ways()->cableTo($run->controller ?? '');
         $plan = self::moved($plan->with(controllers: $plan->controllers + [$id => new Device($id, $kit)]), [
             $run->id => $run->equipped(controller: $id),
         ]);
@@ -149,12 +149,12 @@ final readonly class ShareKit extends Change
         $plan = $plan->with(runs: $runs + $plan->runs);
         $cables = $plan->cables;
         foreach ($runs as $run) {
-            $from = $plan->origin($run);
+            $from = $plan->ways()->origin($run);
             if ($from === null) {
                 continue;
             }
-            foreach ($plan->feedsOf($run) as $feed) {
-                foreach ($plan->wayTo($feed->id) as $id => $cable) {
+            foreach ($plan->ways()->feedsOf($run) as $feed) {
+                foreach ($plan->ways()->wayTo($feed->id) as $id => $cable) {
                     $cables[$id] = isset($plan->splices[$cable->from]) ? $cable : $cable->from($from);
                 }
             }

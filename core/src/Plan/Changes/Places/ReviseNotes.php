@@ -119,7 +119,7 @@ final readonly class ReviseNotes extends Change
         }
 
         return $plan
-            ->fedBy($before, MovedFeeds::feeds($plan->feedsOf($before), $old, $new))
+            ->fedBy($before, MovedFeeds::feeds($plan->ways()->feedsOf($before), $old, $new))
             ->with(runs: [$after->id => $after] + $plan->runs);
     }
 

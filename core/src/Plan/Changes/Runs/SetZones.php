@@ -57,7 +57,7 @@ final readonly class SetZones extends Change
         }
         $cables = $plan->cables;
         foreach ($this->supplies as $feed => $supply) {
-            $cable = $plan->cableTo($plan->feed($feed)->id);
+            $cable = $plan->ways()->cableTo($plan->feed($feed)->id);
             if (!isset($plan->supplies[$supply]) || $cable === null) {
                 throw InvalidInput::at('/feeds', "No supply “{$supply}”, or feed {$feed} has no cable yet.");
             }

@@ -43,7 +43,7 @@ final readonly class EqualParts
             splits: [$run->id => $split] + $plan->splits,
         );
         foreach (array_values($parts) as $n => $part) {
-            if ($after->feedsOf($part) === []) {
+            if ($after->ways()->feedsOf($part) === []) {
                 $after = self::fed($after, $part, $plan, $run, $marks, $n, $count);
             }
         }
@@ -71,7 +71,7 @@ final readonly class EqualParts
             $run = $plan->run($first->id);
         }
         $marks = $plan->cutMarks($run);
-        if ($marks === null || $run->supply === null || $plan->origin($run) === null) {
+        if ($marks === null || $run->supply === null || $plan->ways()->origin($run) === null) {
             throw IncompletePlan::at(
                 '/run',
                 $run->name() . ' has no ' . self::missing($plan, $run) . ' yet: choose it at Kit, then split.',
@@ -137,7 +137,7 @@ final readonly class EqualParts
         $ids = array_keys($parts);
         $share = $run->length() / count($parts);
         $feeds = $seen = [];
-        foreach ($plan->feedsOf($run) as $feed) {
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
             $metre = $marks->position($feed->pad);
             $n = max(0, min(count($parts) - 1, (int) ceil($metre / $share - 1e-9) - 1));
             $pad = $plan->cutMarks($parts[$ids[$n]])?->nearest($metre - $share * $n) ?? 0;

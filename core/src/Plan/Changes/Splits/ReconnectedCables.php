@@ -17,10 +17,12 @@ final readonly class ReconnectedCables
     public static function for(Plan $plan, Run $run, string $unit, ?array $feeds = null): Plan
     {
         $moved = [];
-        foreach ($plan->feedsOf($run) as $feed) {
-            $cable = $plan->cableTo($feed->id);
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $cable = $plan->ways()->cableTo($feed->id);
             if ($cable !== null && ($feeds === null || in_array($feed->id, $feeds, true))) {
-                $way = array_sum(array_map(static fn(LaidCable $c): float => $c->length, $plan->wayTo($feed->id)));
+                $way = array_sum(
+                    array_map(static fn(LaidCable $c): float => $c->length, $plan->ways()->wayTo($feed->id)),
+                );
                 $direct = $cable->from($unit);
                 $moved[$cable->id] = isset($plan->splices[$cable->from]) ? $direct->reckonedAs($way) : $direct;
             }
@@ -36,7 +38,7 @@ final readonly class ReconnectedCables
         return array_values(
             array_map(
                 static fn(Feed $f): string => $f->id,
-                array_filter($plan->feedsOf($run), static fn(Feed $f): bool => $f->pad >= $pad),
+                array_filter($plan->ways()->feedsOf($run), static fn(Feed $f): bool => $f->pad >= $pad),
             ),
         );
     }

@@ -53,7 +53,7 @@ final readonly class RejoinRun extends Change
         // Feeds of an earlier strip have no place on this one.
         $split = $split?->run->strip === $first->strip ? $split : null;
         $whole = $split->run ?? self::joined($parts);
-        $feeds = $split->feeds ?? $plan->feedsOf($first);
+        $feeds = $split->feeds ?? $plan->ways()->feedsOf($first);
         $cables = $split->cables ?? array_values(self::tails($plan, $first));
         $kit = $plan->kit;
         foreach ($parts as $part) {
@@ -105,8 +105,8 @@ final readonly class RejoinRun extends Change
     private static function tails(Plan $plan, Run $run): array
     {
         $tails = [];
-        foreach ($plan->feedsOf($run) as $feed) {
-            foreach ($plan->wayTo($feed->id) as $id => $cable) {
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            foreach ($plan->ways()->wayTo($feed->id) as $id => $cable) {
                 $tails[$id] =
                     isset($plan->supplies[$cable->from]) && $run->supply !== null ? $cable->from($run->supply) : $cable;
             }
@@ -143,10 +143,10 @@ final readonly class RejoinRun extends Change
             $id = isset($plan->feeds[$feed->id]) ? Plan::nextId('f', $plan->feeds + $named) : $feed->id;
             $named[$feed->id] = new Feed($id, $run->id, $feed->pad);
         }
-        $origin = $plan->origin($run) ?? '';
+        $origin = $plan->ways()->origin($run) ?? '';
         foreach ($cables as $cable) {
             $to = $named[$cable->to]->id ?? $cable->to;
-            if (isset($plan->splices[$to]) && $plan->cableTo($to) !== null) {
+            if (isset($plan->splices[$to]) && $plan->ways()->cableTo($to) !== null) {
                 continue;
             }
             $id = isset($plan->cables[$cable->id]) ? Plan::nextId('k', $plan->cables + $laid) : $cable->id;

@@ -42,7 +42,7 @@ final readonly class SplitController extends Change
             controllers: $plan->controllers + [$id => $old->as($id)],
             runs: [$second->id => $second->equipped(controller: $id)] + $plan->runs,
         );
-        $trunk = $plan->cableTo($old->id);
+        $trunk = $plan->ways()->cableTo($old->id);
         if ($trunk !== null) {
             $cable = Plan::nextId('k', $plan->cables);
             $plan = $plan->with(cables: $plan->cables + [$cable => $trunk->like($cable, $trunk->from, $id)]);

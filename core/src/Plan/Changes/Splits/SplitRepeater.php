@@ -48,7 +48,7 @@ final readonly class SplitRepeater extends Change
         $old = $plan->supplies[$first->supply ?? ''];
         $supply = Plan::nextId('s', $plan->supplies);
         $id = Plan::nextId('c', $plan->controllers);
-        $trunk = $plan->cableTo($first->controller ?? '');
+        $trunk = $plan->ways()->cableTo($first->controller ?? '');
         $plan = $plan->with(
             supplies: $plan->supplies + [$supply => $old->as($supply)->standing(null)],
             controllers: $plan->controllers + [$id => new Device($id, $this->kit->entry->id())],

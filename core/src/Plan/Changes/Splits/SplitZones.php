@@ -58,7 +58,7 @@ final readonly class SplitZones extends Change
             $feed = new Feed(Plan::nextId('f', $taken), $run->id, $marks->lastPad());
             $after = Tails::led(plan: $after, run: $run, feed: $feed, kit: $kit, length: $lengths['last'], from: $id);
         }
-        if (count($second) === count($plan->feedsOf($run))) {
+        if (count($second) === count($plan->ways()->feedsOf($run))) {
             $feed = new Feed(Plan::nextId('f', $after->feeds), $run->id, 0);
             $after = Tails::led(plan: $after, run: $run, feed: $feed, kit: $kit, length: $lengths['first']);
         }

@@ -31,7 +31,7 @@ final readonly class AddFeed extends Change
         if ($pad > $marks->lastPad()) {
             throw InvalidInput::at('/pad', "The run ends at pad {$marks->lastPad()}.");
         }
-        foreach ($plan->feedsOf($run) as $feed) {
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
             if ($feed->pad === $pad) {
                 throw InvalidInput::at(
                     '/pad',

@@ -51,7 +51,7 @@ final class CableLayer
         $others = array_diff_key($old->runs, $runs);
         $lamps = [];
         foreach ($old->fixtures as $id => $fitting) {
-            $lamps[(string) $old->root($old->cableTo($id)->from ?? '')] = true;
+            $lamps[(string) $old->ways()->root($old->ways()->cableTo($id)->from ?? '')] = true;
         }
         foreach (['supplies' => 'supply', 'controllers' => 'controller'] as $list => $unit) {
             $used = array_fill_keys(array_filter(array_map(static fn(Run $r): ?string => $r->{$unit}, $others)), true);
@@ -129,7 +129,7 @@ final class CableLayer
 
     public function feed(Run $run, int $pad): string
     {
-        foreach ($this->old->feedsOf($run) as $feed) {
+        foreach ($this->old->ways()->feedsOf($run) as $feed) {
             if ($feed->pad === $pad && !isset($this->feeds[$feed->id])) {
                 $this->feeds[$feed->id] = $feed;
 
@@ -161,7 +161,7 @@ final class CableLayer
         string $laid = '',
         bool $measured = false,
     ): void {
-        $old = $this->old->cableTo($to);
+        $old = $this->old->ways()->cableTo($to);
         if ($old !== null && !isset($this->cables[$old->id])) {
             $id = $old->id;
         } else {

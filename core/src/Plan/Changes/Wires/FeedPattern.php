@@ -40,7 +40,7 @@ final readonly class FeedPattern extends Change
             $plan->cutMarks($run) ??
             throw IncompletePlan::at('/run', 'Choose a strip first: feeds go at its cut marks.');
         $wanted = $this->pattern === 'ends' ? [0, $marks->lastPad()] : [$marks->nearest($marks->length() / 2)];
-        $fed = array_map(static fn(Feed $f): int => $f->pad, $plan->feedsOf($run));
+        $fed = array_map(static fn(Feed $f): int => $f->pad, $plan->ways()->feedsOf($run));
         $missing = array_diff($wanted, $fed);
         if ($missing === []) {
             throw InvalidInput::at('/pattern', $run->name() . ' is fed there already.');

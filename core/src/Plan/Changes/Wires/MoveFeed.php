@@ -31,7 +31,7 @@ final readonly class MoveFeed extends Change
         if ($marks === null || $pad > $marks->lastPad()) {
             throw InvalidInput::at('/pad', 'The run ends before that pad.');
         }
-        foreach ($plan->feedsOf($run) as $other) {
+        foreach ($plan->ways()->feedsOf($run) as $other) {
             if ($other->pad === $pad && $other->id !== $feed->id) {
                 throw InvalidInput::at(
                     '/pad',

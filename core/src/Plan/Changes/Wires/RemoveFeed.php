@@ -22,7 +22,7 @@ final readonly class RemoveFeed extends Change
     protected function changed(Plan $plan): Plan
     {
         $feed = $plan->feed($this->feed);
-        if (count($plan->feedsOf($plan->run($feed->run))) === 1) {
+        if (count($plan->ways()->feedsOf($plan->run($feed->run))) === 1) {
             throw InvalidInput::at(
                 '/feed',
                 'This is the only feed of ' . $plan->run($feed->run)->name() . '. Add another first, or move it.',

@@ -51,7 +51,7 @@ final readonly class SetFeeds extends Change
                 ),
             ),
         );
-        $old = $plan->feedsOf($run);
+        $old = $plan->ways()->feedsOf($run);
         foreach ($pads as $pad) {
             if (array_filter($old, static fn(Feed $f): bool => $f->pad === $pad) === []) {
                 $plan = Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));

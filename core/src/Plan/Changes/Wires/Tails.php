@@ -28,8 +28,8 @@ final readonly class Tails
         $marks = $plan->cutMarks($run);
         $best = INF;
         $apart = $plan->endsApart($run);
-        foreach ($plan->feedsOf($run) as $feed) {
-            $cable = $plan->cableTo($feed->id);
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $cable = $plan->ways()->cableTo($feed->id);
             if ($cable === null || $marks === null) {
                 continue;
             }
@@ -61,8 +61,8 @@ final readonly class Tails
     /** The kind of cable that leads to the feeds of a run; null where none does. */
     public static function kit(Plan $plan, Run $run): ?string
     {
-        foreach ($plan->feedsOf($run) as $other) {
-            $cable = $plan->cableTo($other->id);
+        foreach ($plan->ways()->feedsOf($run) as $other) {
+            $cable = $plan->ways()->cableTo($other->id);
             if ($cable !== null) {
                 return $cable->kit;
             }
@@ -81,7 +81,7 @@ final readonly class Tails
         ?string $from = null,
     ): Plan {
         $plan = $plan->with(feeds: [$feed->id => $feed] + $plan->feeds);
-        $from ??= $plan->origin($run);
+        $from ??= $plan->ways()->origin($run);
         if ($kit === null || $from === null) {
             return $plan;
         }

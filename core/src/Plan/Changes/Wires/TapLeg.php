@@ -56,7 +56,7 @@ final readonly class TapLeg extends Change
     {
         $run = $plan->run($this->run);
         $marks = $plan->cutMarks($run);
-        $from = $plan->origin($run);
+        $from = $plan->ways()->origin($run);
         if ($marks === null || $from === null) {
             throw IncompletePlan::at(
                 '/run',

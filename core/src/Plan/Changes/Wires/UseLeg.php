@@ -50,7 +50,7 @@ final readonly class UseLeg extends Change
     protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $from = $plan->origin($run);
+        $from = $plan->ways()->origin($run);
         if ($plan->cutMarks($run) === null || $from === null) {
             throw IncompletePlan::at(
                 '/run',

@@ -1,0 +1,80 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Survey\TapeNotes;
+
+/** What a plan says of its runs. */
+trait RunsOfPlan
+{
+    /** How a run is made up: as usual where nothing else was chosen. */
+    public function making(Run $run): Assembly
+    {
+        return $this->makings[$run->id] ?? new Assembly($run->id);
+    }
+
+    /** Whether a run is where water amounts to it: the place is damp, or it is mounted outdoors. */
+    public function damp(Run $run): bool
+    {
+        return in_array('outdoors', $run->mounting, true) ||
+            TapeNotes::read($this->places[$run->place]->notes ?? '')->site->damp === true;
+    }
+
+    /** Whether the strip of a run is splash-proof or better. */
+    public function sealed(Run $run): bool
+    {
+        return ($this->kit[(string) $run->strip]->written['sealed'] ?? 'none') !== 'none';
+    }
+
+    /** Cores of a joint of a run's strip: the plus and a return for each channel, or both poles and the data wires. */
+    public function cores(Run $run): int
+    {
+        $strip = $this->strip($run->strip);
+        if ($strip?->pixels === null) {
+            return count($strip->channels ?? []) + 1;
+        }
+
+        return 2 + $strip->pixels->dataWires;
+    }
+
+    /** The ready-made set that a run is made of. */
+    public function setOn(Run $run): ?Item
+    {
+        return $this->itemOn($run, 'set');
+    }
+
+    /** The board that sends data to a run of pixels. */
+    public function boardOn(Run $run): ?Item
+    {
+        return $this->itemOn($run, 'board');
+    }
+
+    private function itemOn(Run $run, string $kind): ?Item
+    {
+        foreach ($this->items as $item) {
+            if ($item->on === $run->id && $this->kit[$item->kit]->kind() === $kind) {
+                return $item;
+            }
+        }
+
+        return null;
+    }
+
+    /** Label of a light for people: its name, its run, or its id. */
+    public function lightName(string $id): string
+    {
+        if (isset($this->lights[$id])) {
+            return $this->lights[$id]->name;
+        }
+        $board = $this->items[$id]->on ?? $id;
+        foreach ($this->runs as $run) {
+            if ($run->id === $board || $run->controller === $id) {
+                return $run->name();
+            }
+        }
+
+        return strtoupper($id);
+    }
+}
