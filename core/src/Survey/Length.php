@@ -41,7 +41,7 @@ final readonly class Length
     public static function write(float $metres, string $system): string
     {
         if ($system === self::METRIC) {
-            return sprintf('%.2f', $metres);
+            return number_format($metres, 2, '.', '');
         }
         $sixteenths = (int) round(($metres / 0.0254) * 16);
         $feet = intdiv($sixteenths, 192);
