@@ -103,6 +103,11 @@ final class LayeringTest extends TestCase
             foreach (self::names($file) as $name) {
                 self::assertStringNotContainsString('\\Families\\', $name, $file->getFilename());
             }
+            self::assertDoesNotMatchRegularExpression(
+                '/\bfamily\s*[!=]==\s*\'[a-z]|Families::get\(\'|inRole\([^()]*,\s*\'/',
+                (string) file_get_contents($path),
+                "{$file->getFilename()} names a family: let it say a FamilyFact",
+            );
         }
         self::assertGreaterThan(8, $seen);
     }

@@ -56,6 +56,12 @@ final readonly class Families
         throw new InvalidInput("“{$key}” is no family of devices that can be joined here.");
     }
 
+    /** Whether that is so of a unit, as its family says. */
+    public static function say(Unit $unit, FamilyFact $fact): bool
+    {
+        return $unit->family !== '' && in_array($fact, self::get($unit->family)->facts($unit), true);
+    }
+
     /** The family whose own a unit of that role and way of control is; null when there is none. */
     public static function for(string $role, string $way): ?Family
     {

@@ -16,6 +16,9 @@ interface Family
     /** Whether units of that role and way of control are its own. */
     public function takes(string $role, string $way): bool;
 
+    /** @return list<FamilyFact> what is so of one of its units */
+    public function facts(Unit $unit): array;
+
     /**
      * Required instructions before any of it can be joined.
      *

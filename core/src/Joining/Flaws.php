@@ -14,9 +14,6 @@ final readonly class Flaws
     /** A join that fails once, with nothing wrong. */
     public const MISSED = 'missed-once';
 
-    /** Families whose joins can be missed like that. */
-    private const CAN_MISS = ['zigbee', 'receiver', 'bluetooth', 'mesh', 'cloud'];
-
     /** @return array<string, Flaw> by KIND@DEVICE */
     public static function for(Roster $roster): array
     {
@@ -25,7 +22,7 @@ final readonly class Flaws
             if (
                 $task->what === Task::JOIN &&
                 $roster->unit($task->device)->lights() &&
-                in_array($task->family, self::CAN_MISS, true)
+                Families::say($roster->unit($task->device), FamilyFact::CanMiss)
             ) {
                 $flaw = new Flaw(self::MISSED, $task->device);
                 $flaws[$flaw->key()] = $flaw;

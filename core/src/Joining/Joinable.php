@@ -95,15 +95,6 @@ final readonly class Joinable
             );
         }
         $missing = Families::get($unit->family)->missing($unit, $roster);
-        if (
-            array_filter(
-                $roster->wants,
-                static fn(ControlledLight $w): bool => $w->light === $unit->id &&
-                    $roster->unit($w->control)->family === 'remote',
-            ) !== []
-        ) {
-            $missing = [...$missing, ...Families::get('touchlink')->missing($unit, $roster)];
-        }
 
         if ($missing === []) {
             return null;

@@ -98,7 +98,7 @@ final readonly class Prerequisites
 
     private static function phone(Roster $roster): Prerequisite
     {
-        $bound = [...$roster->inRole(Unit::HUB, 'receiver'), ...$roster->inRole(Unit::LIGHT, 'bluetooth')];
+        $bound = $roster->with(FamilyFact::OnePhone);
 
         return new Prerequisite(
             'phone',
@@ -112,7 +112,7 @@ final readonly class Prerequisites
 
     private static function accounts(Roster $roster): ?Prerequisite
     {
-        $with = [...$roster->inRole(Unit::ASSISTANT), ...$roster->inRole(Unit::LIGHT, 'cloud')];
+        $with = $roster->with(FamilyFact::Account);
 
         if ($with === []) {
             return null;
@@ -127,12 +127,7 @@ final readonly class Prerequisites
 
     private static function network(Roster $roster): ?Prerequisite
     {
-        $on = [
-            ...$roster->inRole(Unit::BRIDGE),
-            ...$roster->inRole(Unit::BOARD),
-            ...$roster->inRole(Unit::LIGHT, 'cloud'),
-            ...$roster->inRole(Unit::ASSISTANT),
-        ];
+        $on = $roster->with(FamilyFact::SiteNetwork) + $roster->with(FamilyFact::Internet);
 
         if ($on === []) {
             return null;

@@ -88,7 +88,7 @@ final readonly class Recovery
     {
         // Settings stored in one phone are lost with it; units that work with any phone only need their app and account.
         $gone = static fn(ControlledLight $w): bool => $w->control === Roster::PHONE ||
-            $roster->unit($w->control)->family === 'receiver';
+            Families::say($roster->unit($w->control), FamilyFact::OnePhone);
         $reset = array_column(array_filter($roster->wants, $gone), 'light');
 
         return new self(
@@ -109,6 +109,8 @@ final readonly class Recovery
 
     private static function router(Roster $roster): self
     {
+        $moved = $roster->with(FamilyFact::SiteNetwork);
+
         return new self(
             self::ROUTER,
             'A new router, or a new network name or password',
@@ -116,11 +118,7 @@ final readonly class Recovery
                 ($roster->inRole(Unit::HUB) === [] ? '.' : '; a hub on a cable finds the new router by itself.'),
             self::with(
                 $roster,
-                static fn(ControlledLight $w): bool => in_array(
-                    $roster->unit($w->light)->family,
-                    ['board', 'cloud'],
-                    true,
-                ) || $roster->unit($w->control)->role === Unit::BRIDGE,
+                static fn(ControlledLight $w): bool => isset($moved[$w->light]) || isset($moved[$w->control]),
                 [],
             ),
         );

@@ -50,6 +50,12 @@ final readonly class Roster
         );
     }
 
+    /** @return array<string, Unit> units of which that is so, by id */
+    public function with(FamilyFact $fact): array
+    {
+        return array_filter($this->units, static fn(Unit $u): bool => Families::say($u, $fact));
+    }
+
     /** @return list<Ability> abilities of a control for a light */
     public function abilities(string $control, string $light): array
     {

@@ -7,6 +7,8 @@ namespace EmberDusk\Joining\Guide;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\EventWords;
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Roster;
@@ -51,7 +53,8 @@ final readonly class Proofs
                 $first[$want->light] ??= new ControlledLight($want->light, $want->light);
             } elseif (
                 match ($what) {
-                    Task::OFFLINE => $control->role === Unit::ASSISTANT || $light->family === 'cloud',
+                    Task::OFFLINE => Families::say($control, FamilyFact::Internet) ||
+                        Families::say($light, FamilyFact::Internet),
                     Task::HUBLESS => $roster->inRole(Unit::HUB) !== [] && !self::isHub($control),
                     default => true,
                 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Order;
 
+use EmberDusk\Joining\Families;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
@@ -122,7 +124,7 @@ final readonly class Costs
         if ($task->what !== Task::LINK) {
             return [$seconds + $this->on($at, $powered) + self::OTHER, $at->id, $powered];
         }
-        if ($at->family === 'zigbee') {
+        if (Families::say($at, FamilyFact::HearsLinks)) {
             foreach (StepBuilder::near($this->roster, $at->id, 2.0) as $near) {
                 if (isset($powered[$near])) {
                     unset($powered[$near]);

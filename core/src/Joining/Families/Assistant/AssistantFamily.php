@@ -7,6 +7,7 @@ namespace EmberDusk\Joining\Families\Assistant;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Assistant\Simulation\SimulatedAssistant as Simulation;
 use EmberDusk\Joining\Family;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
@@ -26,6 +27,11 @@ final readonly class AssistantFamily implements Family
     public function takes(string $role, string $way): bool
     {
         return $role === Unit::ASSISTANT;
+    }
+
+    public function facts(Unit $unit): array
+    {
+        return [FamilyFact::Account, FamilyFact::Internet];
     }
 
     public function missing(Unit $unit, Roster $roster): array

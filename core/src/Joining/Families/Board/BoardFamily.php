@@ -10,6 +10,7 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Board\Simulation\SimulatedBoard as Simulation;
 use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
 use EmberDusk\Joining\Family;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
@@ -31,6 +32,11 @@ final readonly class BoardFamily implements Family
     public function takes(string $role, string $way): bool
     {
         return $role === Unit::BOARD;
+    }
+
+    public function facts(Unit $unit): array
+    {
+        return [FamilyFact::SiteNetwork];
     }
 
     public function missing(Unit $unit, Roster $roster): array

@@ -12,6 +12,7 @@ use EmberDusk\Joining\Families\Bridge\Simulation\SimulatedZoneRemote;
 use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
 use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Joining\Family;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
@@ -33,6 +34,11 @@ final readonly class BridgeFamily implements Family
     public function takes(string $role, string $way): bool
     {
         return $role === Unit::BRIDGE || (in_array($role, [Unit::REMOTE, Unit::PANEL], true) && $way === 'rf');
+    }
+
+    public function facts(Unit $unit): array
+    {
+        return [FamilyFact::SiteNetwork];
     }
 
     public function missing(Unit $unit, Roster $roster): array

@@ -9,6 +9,7 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Cloud\Simulation\SimulatedCloudBoard as Simulation;
 use EmberDusk\Joining\Families\Receiver\ReceiverFamily;
 use EmberDusk\Joining\Family;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
@@ -28,6 +29,11 @@ final readonly class CloudFamily implements Family
     public function takes(string $role, string $way): bool
     {
         return $role === Unit::LIGHT && $way === 'wifi';
+    }
+
+    public function facts(Unit $unit): array
+    {
+        return [FamilyFact::CanMiss, FamilyFact::Account, FamilyFact::SiteNetwork, FamilyFact::Internet];
     }
 
     public function missing(Unit $unit, Roster $roster): array

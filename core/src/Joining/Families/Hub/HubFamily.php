@@ -26,6 +26,11 @@ final readonly class HubFamily implements Family
         return $role === Unit::HUB && $way === 'zigbee';
     }
 
+    public function facts(Unit $unit): array
+    {
+        return [];
+    }
+
     public function missing(Unit $unit, Roster $roster): array
     {
         return StepBuilder::missing($unit, ['search' => 'how long it searches', 'lagMost' => 'how long its list lags']);

@@ -8,6 +8,7 @@ use EmberDusk\Joining\Belief\LightSuspects;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Mesh\Simulation\SimulatedMeshNode;
 use EmberDusk\Joining\Family;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
@@ -31,6 +32,11 @@ final readonly class MeshFamily implements Family
     public function takes(string $role, string $way): bool
     {
         return $role === Unit::LIGHT && $way === 'mesh';
+    }
+
+    public function facts(Unit $unit): array
+    {
+        return [FamilyFact::CanMiss];
     }
 
     public function missing(Unit $unit, Roster $roster): array

@@ -34,6 +34,11 @@ final readonly class MeshRemoteFamily implements Family
         return in_array($role, [Unit::REMOTE, Unit::PANEL], true) && $way === 'mesh';
     }
 
+    public function facts(Unit $unit): array
+    {
+        return [];
+    }
+
     public function missing(Unit $unit, Roster $roster): array
     {
         return StepBuilder::missing($unit, ['link' => 'its zone gesture']);

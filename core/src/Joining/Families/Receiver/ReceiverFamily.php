@@ -9,6 +9,7 @@ use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Receiver\Simulation\SimulatedPhoneHub;
 use EmberDusk\Joining\Families\Receiver\Simulation\SimulatedReceiver as Simulation;
 use EmberDusk\Joining\Family;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
@@ -30,6 +31,11 @@ final readonly class ReceiverFamily implements Family
     public function takes(string $role, string $way): bool
     {
         return in_array($role, [Unit::LIGHT, Unit::HUB], true) && $way === 'rf';
+    }
+
+    public function facts(Unit $unit): array
+    {
+        return [$unit->role === Unit::HUB ? FamilyFact::OnePhone : FamilyFact::CanMiss];
     }
 
     public function missing(Unit $unit, Roster $roster): array

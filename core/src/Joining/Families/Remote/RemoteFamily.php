@@ -20,14 +20,21 @@ use EmberDusk\Plan\Source;
 /** Zigbee remotes and wall panels as members of a hub's network: they sleep, and look for it only after their own gesture. */
 final readonly class RemoteFamily implements Family
 {
+    public const KEY = 'remote';
+
     public function key(): string
     {
-        return 'remote';
+        return self::KEY;
     }
 
     public function takes(string $role, string $way): bool
     {
         return in_array($role, [Unit::REMOTE, Unit::PANEL], true) && $way === 'zigbee';
+    }
+
+    public function facts(Unit $unit): array
+    {
+        return [];
     }
 
     public function missing(Unit $unit, Roster $roster): array

@@ -38,6 +38,11 @@ final readonly class TouchLinkFamily implements Family
         return false;
     }
 
+    public function facts(Unit $unit): array
+    {
+        return [];
+    }
+
     public function missing(Unit $unit, Roster $roster): array
     {
         if ($unit->family === 'zigbee') {

@@ -7,8 +7,12 @@ namespace EmberDusk\Joining\Families\Zigbee;
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Belief\LightSuspects;
 use EmberDusk\Joining\Belief\Suspect;
+use EmberDusk\Joining\ControlledLight;
+use EmberDusk\Joining\Families\Remote\RemoteFamily;
+use EmberDusk\Joining\Families\TouchLink\TouchLinkFamily;
 use EmberDusk\Joining\Families\Zigbee\Simulation\SimulatedController;
 use EmberDusk\Joining\Family;
+use EmberDusk\Joining\FamilyFact;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
@@ -37,15 +41,29 @@ final readonly class ZigbeeFamily implements Family
         return $role === Unit::LIGHT && $way === 'zigbee';
     }
 
+    public function facts(Unit $unit): array
+    {
+        return [FamilyFact::CanMiss, FamilyFact::HearsLinks];
+    }
+
     public function missing(Unit $unit, Roster $roster): array
     {
-        return StepBuilder::missing($unit, [
-            'reset' => 'its reset gesture',
-            'resetDone' => 'its signal once it is reset',
-            'joined' => 'its signal once it has joined',
-            'listens' => 'how long it listens',
-            'takesMost' => 'how long joining takes',
-        ]);
+        $remotes = array_filter(
+            $roster->wants,
+            static fn(ControlledLight $w): bool => $w->light === $unit->id &&
+                $roster->unit($w->control)->family === RemoteFamily::KEY,
+        );
+
+        return [
+            ...StepBuilder::missing($unit, [
+                'reset' => 'its reset gesture',
+                'resetDone' => 'its signal once it is reset',
+                'joined' => 'its signal once it has joined',
+                'listens' => 'how long it listens',
+                'takesMost' => 'how long joining takes',
+            ]),
+            ...$remotes === [] ? [] : (new TouchLinkFamily())->missing($unit, $roster),
+        ];
     }
 
     public function tasks(Roster $roster): array

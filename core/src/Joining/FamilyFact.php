@@ -1,0 +1,27 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Joining;
+
+/** What general code has to know of a unit, as its family says. */
+enum FamilyFact
+{
+    /** Its join can be missed once with nothing wrong. */
+    case CanMiss;
+
+    /** It works with the one phone that it was joined with. */
+    case OnePhone;
+
+    /** It has an account of the client's. */
+    case Account;
+
+    /** It is on the site's own network, and has to be given a new one. */
+    case SiteNetwork;
+
+    /** It does nothing without the internet. */
+    case Internet;
+
+    /** It takes a touch link that is meant for a light near it. */
+    case HearsLinks;
+}
