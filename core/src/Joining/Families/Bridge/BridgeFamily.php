@@ -38,7 +38,8 @@ final readonly class BridgeFamily implements Family
 
     public function facts(Unit $unit): array
     {
-        return [FamilyFact::SiteNetwork];
+        // The remotes of its zones are on no network.
+        return $unit->role === Unit::BRIDGE ? [FamilyFact::SiteNetwork] : [];
     }
 
     public function missing(Unit $unit, Roster $roster): array
