@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-/** What general code has to know of a unit, as its family says. */
+/** Facts about a unit that its family states for general code. */
 enum FamilyFact
 {
     /** Its join can be missed once with nothing wrong. */

@@ -7,7 +7,7 @@ namespace EmberDusk\Joining;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Values\JsonWritable;
 
-/** One possible answer to a step, as it is offered and as it comes back. */
+/** A possible answer to a step: sent to the page, which posts it back. */
 final readonly class StepAnswer implements JsonWritable
 {
     use WrittenRecord;
@@ -21,7 +21,7 @@ final readonly class StepAnswer implements JsonWritable
 
     /**
      * @param  string  $kind  of the event that it makes, or {@see WORK}
-     * @param  string  $text  in the written form of {@see Event}; what is typed takes its place
+     * @param  string  $text  in the written form of {@see Event}; typed text replaces it
      * @param  string  $key  one word for it, different from the other answers of a step
      * @param  bool  $typed  whether a name is typed
      */

@@ -216,13 +216,13 @@ final readonly class Plan implements JsonReadable
         return null;
     }
 
-    /** Its cables, and what they join. */
+    /** Its cables, with the units, feeds and runs that they connect. */
     public function ways(): Ways
     {
         return Ways::of($this);
     }
 
-    /** Where its devices take their power from. */
+    /** Power sources of its devices. */
     public function power(): Power
     {
         return new Power($this);

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Kit\Control;
 use EmberDusk\Survey\TapeNotes;
 
-/** Where the devices of a plan take their power from: mains, batteries, a vehicle, a cell. */
+/** Power sources of the devices of a plan: mains, batteries, a vehicle, a cell. */
 final readonly class Power
 {
     public function __construct(private Plan $plan) {}

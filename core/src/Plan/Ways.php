@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Kit\Connector;
 use WeakMap;
 
-/** The cables of a plan and what they join: units, feeds and runs. Made once for a plan, with its cables by end and its feeds by run. */
+/** Cables of a plan with the units, feeds and runs that they connect: indexed once for a plan. */
 final class Ways
 {
     /** @var WeakMap<Plan, self>|null */

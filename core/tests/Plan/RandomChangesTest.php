@@ -77,8 +77,8 @@ final class RandomChangesTest extends TestCase
     }
 
     /**
-     * What the screens offer holds together on plans of every kind: no accepted change leaves a cable, splice or unit behind that a later one stumbles
-     * over. One controller drives strips of one kind: that alone is said by the plan as a whole.
+     * Changes as the screens offer them, on plans of every kind: none leaves a cable, splice or unit behind that breaks the plan. Only strips of two
+     * kinds on one controller are refused by the plan's own rules.
      */
     public function test_no_change_leaves_anything_behind_that_breaks_the_plan(): void
     {

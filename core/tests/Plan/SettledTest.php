@@ -10,7 +10,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;
 
-/** What goes with a change and what stays: by the last user, of the whole change. */
+/** Units and cables go with their last user. */
 final class SettledTest extends TestCase
 {
     /** Two runs, each with its own supply and controller: line on S1 and C1, shelf on S2 and C2. */
@@ -111,7 +111,7 @@ final class SettledTest extends TestCase
         self::assertSame(['s1', 's2'], array_keys($plan->supplies), 'its run still needs it');
     }
 
-    /** Ids that are free again are given anew: no cable of before may catch a new feed of its name. */
+    /** Freed ids are reused: an old cable must not connect to a new feed with the same id. */
     public function test_changes_made_together_leave_what_they_leave_one_by_one(): void
     {
         $changes = [
