@@ -22,14 +22,14 @@ final readonly class Rule
     /**
      * @param  string  $subject subject: run, supply, controller, cable, joint, fixture, module, item, place, part, step, test, job
      * @param  string  $says  in words, with its limit
-     * @param  string  $binds  which of the planner's limits it is, also where it only warns; empty where the planner decides nothing of it
+     * @param  PlannerLimit|null  $binds  the planner's limit that it is, also where it only warns; null where the planner decides nothing of it
      */
     public function __construct(
         public string $code,
         public string $subject,
         public string $says,
         public string $source,
-        public string $binds = '',
+        public ?PlannerLimit $binds = null,
     ) {}
 
     /**

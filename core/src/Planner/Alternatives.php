@@ -73,9 +73,9 @@ final readonly class Alternatives
                 $runs = array_map(static fn(string $id) => $group->search->tables->plan->run($id), $layout->runs());
                 $tried = $group->search->try($layout, $runs);
                 if (
-                    $tried->judge->holds() &&
-                    [-round($tried->judge->evenness, 4), $tried->cost, $tried->key] < [
-                        -round($best->judge->evenness, 4),
+                    $tried->judged->holds() &&
+                    [-round($tried->judged->evenness, 4), $tried->cost, $tried->key] < [
+                        -round($best->judged->evenness, 4),
                         $best->cost,
                         $best->key,
                     ]
@@ -98,7 +98,7 @@ final readonly class Alternatives
         $layouts = [];
         foreach ($tried->layout->blocks as $n => $block) {
             foreach ($block->feeds as $k => $feed) {
-                if ($feed->run !== $tried->judge->darkest) {
+                if ($feed->run !== $tried->judged->darkest) {
                     continue;
                 }
                 $thickest = [];

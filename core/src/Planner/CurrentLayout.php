@@ -34,12 +34,12 @@ final readonly class CurrentLayout
         private Moving $now,
         private int $then,
         private array $lines,
-        private PlanJudge $judge,
+        private Judgement $judged,
         private ?array $repair,
     ) {}
 
     /** Null where nothing of it is wired yet. */
-    public static function for(Plan $plan, Proposal $proposal, Basis $basis): ?self
+    public static function for(Plan $plan, Proposal $proposal, Basis $basis, PlanJudge $judge): ?self
     {
         $runs = array_values(
             array_filter(
@@ -61,16 +61,16 @@ final readonly class CurrentLayout
         $then = Costing::moving($made, $basis, Proposal::wired($made, $plan, ...$of));
         $now = Costing::moving($plan, $basis, $runs);
         $alone = PlanExcerpt::for($plan, $runs);
-        $judge = PlanJudge::for($alone, array_values($alone->runs), true);
+        $judged = $judge->judge($alone, array_values($alone->runs), true);
 
-        $repair = !$judge->holds() ? self::repair($alone, $now->cost(), $basis) : null;
+        $repair = !$judged->holds() ? self::repair($alone, $now->cost(), $basis, $judge) : null;
 
         return new self(
             plan: $plan,
             now: $now,
             then: $then->cost(),
             lines: self::lines($now, $then),
-            judge: $judge,
+            judged: $judged,
             repair: $repair,
         );
     }
@@ -82,9 +82,9 @@ final readonly class CurrentLayout
             'cost' => MovingFigures::cost($this->plan, $this->now)->write(),
             'dearer' => Figure::print(($this->now->cost() - $this->then) / UnitCosts::COIN, 2),
             'lines' => $this->lines,
-            'keep' => $this->judge->holds() && $this->now->cost() <= $this->then,
-            'broken' => $this->judge->words(),
-            'evenness' => sprintf('%.2f', $this->judge->evenness),
+            'keep' => $this->judged->holds() && $this->now->cost() <= $this->then,
+            'broken' => $this->judged->words(),
+            'evenness' => sprintf('%.2f', $this->judged->evenness),
             'repair' => $this->repair,
         ];
     }
@@ -120,7 +120,7 @@ final readonly class CurrentLayout
     }
 
     /** @return array{label: string, cost: array<string, mixed>, change: array<string, mixed>}|null */
-    private static function repair(Plan $plan, int $cost, Basis $basis): ?array
+    private static function repair(Plan $plan, int $cost, Basis $basis, PlanJudge $judge): ?array
     {
         $shelf = $basis->shelf;
         $best = null;
@@ -128,10 +128,7 @@ final readonly class CurrentLayout
             try {
                 $made = Catalogue::make($change, $shelf)->apply($plan);
                 $price = Costing::moving($made, $basis, array_keys($made->runs))->cost();
-                if (
-                    ($best === null || $price < $best[0]) &&
-                    PlanJudge::for($made, array_values($made->runs))->holds()
-                ) {
+                if (($best === null || $price < $best[0]) && $judge->judge($made, array_values($made->runs))->holds()) {
                     $best = [$price, $label, $change];
                 }
             } catch (Refusal) {

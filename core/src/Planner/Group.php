@@ -83,7 +83,7 @@ final class Group
             if (!in_array($run->id, $done, true) && !in_array('kit', $run->pins, true)) {
                 foreach (SimpleLayouts::for($this->search->tables, $run) as $layout) {
                     $tried = $this->search->try($layout, [$run]);
-                    if ($tried->judge->holds()) {
+                    if ($tried->judged->holds()) {
                         $this->parts[] = $tried;
                         break;
                     }

@@ -9,7 +9,7 @@ final readonly class LayoutTrial
 {
     public function __construct(
         public Layout $layout,
-        public PlanJudge $judge,
+        public Judgement $judged,
         public int $cost,
         public int $joints,
         public int $boxes,
@@ -24,6 +24,6 @@ final readonly class LayoutTrial
     /** Fewer limits broken, then less excess, then cheaper. */
     public function nearerThan(?self $other): bool
     {
-        return $other === null || [...$this->judge->far(), $this->cost] < [...$other->judge->far(), $other->cost];
+        return $other === null || [...$this->judged->far(), $this->cost] < [...$other->judged->far(), $other->cost];
     }
 }

@@ -56,7 +56,7 @@ final class Merging
                 $layout,
                 array_map(fn(string $id): Run => $this->search->tables->plan->run($id), $layout->runs()),
             );
-            if ($tried->judge->holds()) {
+            if ($tried->judged->holds()) {
                 return $tried;
             }
         }

@@ -9,6 +9,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Light\Evenness;
 use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\FixtureResult;
@@ -27,17 +28,20 @@ final readonly class PlanJudge
     /** Penalty factor for failures without a measure. */
     private const FAR = 10.0;
 
-    /**
-     * @param  list<BrokenLimit>  $broken
-     * @param  string  $darkest  the run that is least even
-     */
-    private function __construct(public array $broken, public float $evenness, public string $darkest) {}
+    /** @var list<Check> */
+    private array $checks;
+
+    /** @param  list<Check>|null  $checks  that bind; null: those of kit and circuit */
+    public function __construct(?array $checks = null)
+    {
+        $this->checks = $checks ?? Registry::circuit();
+    }
 
     /**
      * @param  list<Run>  $runs  of one island
      * @param  bool  $whole continue with open feeds after a failure, to report everything
      */
-    public static function for(Plan $plan, array $runs, bool $whole = false): self
+    public function judge(Plan $plan, array $runs, bool $whole = false): Judgement
     {
         $evenness = 1.0;
         $darkest = $runs[0]->id ?? '';
@@ -47,7 +51,7 @@ final readonly class PlanJudge
             foreach ($islands as $island) {
                 $results += Engine::planned($plan, $island);
             }
-            $broken = self::broken($plan, $results, Registry::circuit());
+            $broken = self::broken($plan, $results, $this->checks);
             foreach ($broken === [] || $whole ? $islands : [] as $island) {
                 $states = States::all($plan, $island);
                 if ($states !== []) {
@@ -57,10 +61,10 @@ final readonly class PlanJudge
                 }
             }
             if ($broken === [] || $whole) {
-                $broken = self::broken($plan, $results, Registry::circuit());
+                $broken = self::broken($plan, $results, $this->checks);
             }
         } catch (Refusal $t) {
-            return new self([new BrokenLimit('drop', $t->getMessage(), self::FAR)], 0.0, $darkest);
+            return new Judgement([new BrokenLimit(PlannerLimit::Drop, $t->getMessage(), self::FAR)], 0.0, $darkest);
         }
         foreach ($results as $id => $result) {
             if ($result instanceof RunResult && $result->evenness() < $evenness) {
@@ -68,7 +72,7 @@ final readonly class PlanJudge
             }
         }
 
-        return new self($broken, $evenness, $darkest);
+        return new Judgement($broken, $evenness, $darkest);
     }
 
     /**
@@ -96,13 +100,13 @@ final readonly class PlanJudge
         foreach ($checks as $check) {
             $binds = array_column($check->rules(), 'binds', 'code');
             foreach ($check->check($job) as $finding) {
-                $limit = $binds[$finding->code] ?? '';
+                $limit = $binds[$finding->code] ?? null;
                 if (
                     $finding->severity === Severity::Stop ||
-                    ($limit !== '' && $finding->severity === Severity::Watch)
+                    ($limit !== null && $finding->severity === Severity::Watch)
                 ) {
                     $broken[] = new BrokenLimit(
-                        $limit === '' ? BrokenLimit::OTHER : $limit,
+                        $limit ?? PlannerLimit::Other,
                         "{$finding->title}. {$finding->detail}",
                         self::excess($finding),
                         $finding->code,
@@ -122,30 +126,6 @@ final readonly class PlanJudge
         }
 
         return abs($finding->number - $finding->limit) / $finding->limit;
-    }
-
-    public function holds(): bool
-    {
-        return $this->broken === [];
-    }
-
-    /** @return list<string> */
-    public function words(): array
-    {
-        return array_values(array_unique(array_map(static fn(BrokenLimit $b): string => $b->words, $this->broken)));
-    }
-
-    /**
-     * By what nearest is meant: fewest limits broken, then least excess.
-     *
-     * @return array{int, float}
-     */
-    public function far(): array
-    {
-        return [
-            count(array_unique(array_map(static fn(BrokenLimit $b): string => $b->limit, $this->broken))),
-            array_sum(array_map(static fn(BrokenLimit $b): float => $b->excess, $this->broken)),
-        ];
     }
 
     /**

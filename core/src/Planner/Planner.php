@@ -21,6 +21,7 @@ final readonly class Planner
     /**
      * @param  list<string>  $runs ids; unplannable ones are named in the proposal
      * @param  list<string>  $keep  of Run::PINS, kept for all of them on top of what each has pinned
+     * @param  PlanJudge  $judge  with the checks that bind
      */
     public static function propose(
         Plan $plan,
@@ -28,6 +29,7 @@ final readonly class Planner
         Basis $basis,
         array $keep = [],
         ?PlannerProgress $watch = null,
+        PlanJudge $judge = new PlanJudge(),
     ): Proposal {
         $watch ??= new PlannerProgress();
         $left = [];
@@ -54,7 +56,7 @@ final readonly class Planner
                 $of[0]->place,
                 $basis,
             );
-            $group = new Group(new Search($tables, $basis->shelf, $watch), $of, Aim::Cost);
+            $group = new Group(new Search($tables, $basis->shelf, $watch, $judge), $of, Aim::Cost);
             $groups[] = $group;
             try {
                 $group->solve();
@@ -78,6 +80,7 @@ final readonly class Planner
         return new Proposal(
             plan: $plan,
             basis: $basis,
+            judge: $judge,
             groups: $groups,
             clashes: $clashes,
             left: $left,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Costing\MovingFigures;
@@ -20,18 +21,6 @@ final readonly class Proposal
     /** Number of cheaper failing layouts that are reported. */
     private const REASONS = 4;
 
-    private const LIMITS = [
-        'headroom' => 'the supply’s headroom',
-        'controller' => 'the controller’s amps',
-        'evenness' => 'evenness',
-        'seam' => 'the seam',
-        'drop' => 'volts lost',
-        'cable' => 'cable ampacity',
-        'cores' => 'the cores of the cables',
-        'rail' => 'rail rating',
-        BrokenLimit::OTHER => 'a stop by a check',
-    ];
-
     /** @var list<LayoutTrial> one for each supply */
     public array $parts;
 
@@ -41,13 +30,14 @@ final readonly class Proposal
 
     /**
      * @param  list<Group>  $groups
-     * @param  array<string, array{list<string>, LayoutTrial|null, bool}>  $clashes  by runs: the limits that clash, the nearest, whether all was tried
+     * @param  array<string, array{list<PlannerLimit>, LayoutTrial|null, bool}>  $clashes  by runs: the limits that clash, the nearest, whether all was tried
      * @param  array<string, string>  $left  why a run was not planned
      * @param  array<string, list<LayoutTrial>>  $alternatives
      */
     public function __construct(
         private Plan $plan,
         private Basis $basis,
+        private PlanJudge $judge,
         private array $groups,
         public array $clashes,
         public array $left,
@@ -145,8 +135,8 @@ final readonly class Proposal
                         ' and ',
                         array_map(fn(string $r): string => $this->plan->run($r)->name(), explode(' ', $runs)),
                     ),
-                    'limits' => array_map(static fn(string $l): string => self::LIMITS[$l] ?? $l, $c[0]),
-                    'broken' => $c[1]?->judge->words() ?? [
+                    'limits' => array_map(static fn(PlannerLimit $l): string => $l->words(), $c[0]),
+                    'broken' => $c[1]?->judged->words() ?? [
                         'The shelf has no supply, controller or cable with a price that suits it.',
                     ],
                     'all' => $c[2],
@@ -164,7 +154,7 @@ final readonly class Proposal
                 fn(LayoutTrial $t): array => [
                     'label' => $this->label([$t]),
                     'cost' => MovingFigures::for($this->plan, $t->cost)->write(),
-                    'broken' => $t->judge->words(),
+                    'broken' => $t->judged->words(),
                 ],
                 $this->cheaper(),
             ),
@@ -173,7 +163,7 @@ final readonly class Proposal
             'gap' => $gap,
             'solved' => $this->solved,
             'stopped' => $this->stopped,
-            'drawn' => CurrentLayout::for($this->plan, $this, $this->basis)?->write(),
+            'drawn' => CurrentLayout::for($this->plan, $this, $this->basis, $this->judge)?->write(),
         ];
     }
 
@@ -228,7 +218,7 @@ final readonly class Proposal
             'boxes' => $moving->boxes(),
             'evenness' => sprintf(
                 '%.2f',
-                min(array_map(static fn(LayoutTrial $t): float => $t->judge->evenness, $parts) ?: [0.0]),
+                min(array_map(static fn(LayoutTrial $t): float => $t->judged->evenness, $parts) ?: [0.0]),
             ),
             'bill' => $change->write(),
             'take' => $this->change($parts)?->write() ?? [],

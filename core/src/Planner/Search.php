@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Protection\Guard;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
@@ -45,6 +46,7 @@ final class Search
         public readonly Tables $tables,
         private readonly ShelfSource $shelf,
         private readonly PlannerProgress $watch,
+        private readonly PlanJudge $judge,
     ) {}
 
     /**
@@ -110,7 +112,7 @@ final class Search
                 );
             }
             $tried = $this->try($layout, $runs);
-            if ($tried->judge->holds()) {
+            if ($tried->judged->holds()) {
                 return new SearchResult(
                     best: $tried,
                     nearest: $nearest,
@@ -140,7 +142,7 @@ final class Search
      * The limits of which no layout holds all: the fewest, and the first of those; with the nearest layout.
      *
      * @param  non-empty-list<Run>  $runs
-     * @return array{list<string>, LayoutTrial|null, bool} limits, nearest, whether every layout was tried
+     * @return array{list<PlannerLimit>, LayoutTrial|null, bool} limits, nearest, whether every layout was tried
      *
      * @throws SearchStopped
      */
@@ -159,9 +161,12 @@ final class Search
             if ($tried->nearerThan($nearest)) {
                 $nearest = $tried;
             }
-            $limits = array_unique(array_map(static fn(BrokenLimit $b): string => $b->limit, $tried->judge->broken));
-            sort($limits);
-            $sets[implode(',', $limits)] = $limits;
+            $limits = [];
+            foreach ($tried->judged->broken as $broken) {
+                $limits[$broken->limit->value] = $broken->limit;
+            }
+            ksort($limits);
+            $sets[implode(',', array_keys($limits))] = array_values($limits);
         }
 
         return [Clash::from(array_values($sets)), $nearest, $all];
@@ -180,7 +185,7 @@ final class Search
             $made = $layout->built($this->alone($runs), $this->tables, $this->shelf);
             $this->tried[$key] = new LayoutTrial(
                 layout: $layout,
-                judge: PlanJudge::for($made, array_values($made->runs)),
+                judged: $this->judge->judge($made, array_values($made->runs)),
                 cost: $layout->cost($this->tables),
                 joints: $layout->joints($this->tables),
                 boxes: $layout->boxes(),

@@ -60,9 +60,9 @@ final class AgreementTest extends TestCase
                 $slate,
                 static fn(Finding $f): bool => in_array($f->place->stage, ['kit', 'wire'], true) &&
                     ($f->severity === Severity::Stop ||
-                        ($f->severity === Severity::Watch && $rules[$f->code]->binds !== '')),
+                        ($f->severity === Severity::Watch && $rules[$f->code]->binds !== null)),
             );
-            $judge = PlanJudge::for($plan, array_values($plan->runs), true);
+            $judge = (new PlanJudge())->judge($plan, array_values($plan->runs), true);
             $slated = array_values(array_unique(array_map(static fn(Finding $f): string => $f->code, $binding)));
             $judged = array_values(
                 array_unique(array_map(static fn(BrokenLimit $b): string => $b->code, $judge->broken)),

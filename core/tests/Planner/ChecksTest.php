@@ -6,13 +6,17 @@ namespace EmberDusk\Tests\Planner;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Findings;
+use EmberDusk\Checks\PlannerLimit;
+use EmberDusk\Checks\Registry;
 use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\SupplyLoad;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Job\JobState;
+use EmberDusk\Planner\PlanJudge;
 use EmberDusk\Planner\Planner;
+use EmberDusk\Planner\Proposal;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\SeededJobs;
@@ -53,6 +57,31 @@ final class ChecksTest extends TestCase
             $taken++;
         }
         self::assertGreaterThan(5, $taken);
+    }
+
+    /** A check that exists nowhere else binds the planner as any other does: what it stops is not proposed, and it is named where nothing else is left. */
+    public function test_a_check_that_is_handed_in_binds(): void
+    {
+        $plan = Circuits::in("start\n12.5 one\ndry\nbox B1 shelf at 1, 30x20x10, vented, hand")
+            ->run('one', 12.5, ['watts' => 9.6])
+            ->plan();
+        $kit = ['cable-2x25', 'controller-zigbee-1', 'supply-24-150', 'supply-24-240', 'fuse-10', 'fuse-15'];
+        $forbids = static fn(string ...$kit): PlanJudge => new PlanJudge([
+            ...Registry::circuit(),
+            new ForbiddenSupply(...$kit),
+        ]);
+        $proposed = static fn(PlanJudge $judge): Proposal => Planner::propose(
+            $plan,
+            ['one'],
+            new Basis(new FewOnShelf($kit)),
+            judge: $judge,
+        );
+        $supply = static fn(Proposal $p): string => array_values($p->built($p->parts)->supplies)[0]->kit;
+        self::assertSame('supply-24-150', $supply($proposed(new PlanJudge())));
+        self::assertSame('supply-24-240', $supply($proposed($forbids('supply-24-150'))));
+        $none = $proposed($forbids('supply-24-150', 'supply-24-240'));
+        self::assertFalse($none->whole());
+        self::assertSame(PlannerLimit::Other, $none->clashes['one'][0][0]);
     }
 
     /** Two strips of 5 A and 5.6 A: no controller of 8 A may be proposed for both. */

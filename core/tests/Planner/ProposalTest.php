@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Planner;
 
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Plan\Invariants;
@@ -46,11 +47,11 @@ final class ProposalTest extends TestCase
         self::assertLessThanOrEqual($best->joints, $proposal->alternatives['fewest joints'][0]->joints);
         self::assertLessThanOrEqual($best->boxes, $proposal->alternatives['fewest hidden boxes'][0]->boxes);
         self::assertGreaterThanOrEqual(
-            $best->judge->evenness,
-            $proposal->alternatives['most even'][0]->judge->evenness,
+            $best->judged->evenness,
+            $proposal->alternatives['most even'][0]->judged->evenness,
         );
         foreach ($proposal->alternatives as $parts) {
-            self::assertTrue($parts[0]->judge->holds());
+            self::assertTrue($parts[0]->judged->holds());
             self::assertGreaterThanOrEqual($best->cost, $parts[0]->cost);
         }
     }
@@ -105,12 +106,13 @@ final class ProposalTest extends TestCase
         self::assertFalse($proposal->whole());
         [$limits, $nearest, $all] = $proposal->clashes['line'];
         self::assertTrue($all);
-        self::assertSame(['evenness'], $limits);
+        self::assertSame([PlannerLimit::Evenness], $limits);
         self::assertNotNull($nearest);
-        self::assertNotSame([], $nearest->judge->words());
+        self::assertNotSame([], $nearest->judged->words());
         // A set that meets every broken set, and none smaller does.
-        self::assertSame(['evenness', 'drop'], Clash::from([['evenness'], ['drop'], ['cable', 'drop']]));
-        self::assertSame(['drop'], Clash::from([['evenness', 'drop'], ['drop', 'cable']]));
+        [$even, $drop, $cable] = [PlannerLimit::Evenness, PlannerLimit::Drop, PlannerLimit::Cable];
+        self::assertSame([$even, $drop], Clash::from([[$even], [$drop], [$cable, $drop]]));
+        self::assertSame([$drop], Clash::from([[$even, $drop], [$drop, $cable]]));
     }
 
     public function test_runs_that_cannot_be_planned_are_left_with_a_reason(): void
@@ -194,6 +196,6 @@ final class ProposalTest extends TestCase
             array_keys(array_filter($plan->runs, static fn($r): bool => $r->supply === $plan->run($run)->supply)),
         );
 
-        return PlanJudge::for($alone, array_values($alone->runs))->holds();
+        return (new PlanJudge())->judge($alone, array_values($alone->runs))->holds();
     }
 }

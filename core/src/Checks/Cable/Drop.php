@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Cable;
 
 use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\Cable;
@@ -23,7 +24,7 @@ final readonly class Drop extends RunCheck
                 'run',
                 'voltage drop from supply to the farthest feed is within the limit (5 % of nominal volts)',
                 'IEC 60364-7-715, from memory',
-                binds: 'drop',
+                binds: PlannerLimit::Drop,
             ),
         ];
     }

@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Controller;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\ControllerLoad;
 use EmberDusk\Kit\Controller;
@@ -25,7 +26,7 @@ final readonly class ControllerAmps extends Check
                 'controller',
                 'each channel and the total load of a controller stay within its rated amps and watts',
                 Rule::LEAFLET,
-                binds: 'controller',
+                binds: PlannerLimit::Controller,
             ),
         ];
     }

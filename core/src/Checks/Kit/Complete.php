@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Kit;
 
 use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\WiredRun;
@@ -26,7 +27,7 @@ final readonly class Complete extends RunCheck
                 'cable',
                 'a cable has a core for + and one for each return',
                 Rule::PRACTICE,
-                binds: 'cores',
+                binds: PlannerLimit::Cores,
             ),
             new Rule('channels', 'controller', 'a controller has a channel for each of the strip', Rule::LEAFLET),
         ];

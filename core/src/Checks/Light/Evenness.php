@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Light;
 
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Checks\SolvesFixes;
@@ -42,7 +43,7 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
                 'run',
                 'the darkest place of a run reaches the limit of evenness (0.90); below 0.80 it is plainly visible',
                 Rule::PRACTICE,
-                binds: 'evenness',
+                binds: PlannerLimit::Evenness,
             ),
         ];
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Checks\Light;
 
 use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
@@ -31,7 +32,7 @@ final readonly class Seam extends RunCheck
                 'run',
                 'the ends of a run within a metre of each other differ by no more than the limit (5 %)',
                 Rule::PRACTICE,
-                binds: 'seam',
+                binds: PlannerLimit::Seam,
             ),
         ];
     }

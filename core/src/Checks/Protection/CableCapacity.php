@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\CableResult;
 use EmberDusk\Kit\Cable;
@@ -29,7 +30,7 @@ final readonly class CableCapacity extends Check
                 'cable',
                 'the highest current in a core stays within its table value as laid, also with one feed open',
                 'BS 7671 tables 4F3A, 4D5 and 4B1, NEC 402.5, from memory',
-                binds: 'cable',
+                binds: PlannerLimit::Cable,
             ),
             new Rule('capacity-unknown', 'cable', 'the tables cover the cable size and the air temperature', Rule::OWN),
             new Rule(

@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\CableRating;
@@ -32,28 +33,28 @@ final readonly class Fusing extends Check
                 'cable',
                 'a cable without a fuse carries the overload current of its supply; with an assumed current (1.5 times the rating) it is a warning',
                 'BS 7671 tables 4F3A and 4D5, from memory',
-                binds: 'cable',
+                binds: PlannerLimit::Cable,
             ),
             new Rule(
                 'fuse-large',
                 'cable',
                 'the fuse of a cable is no larger than the cable’s ampacity',
                 'ISO 8820, from memory',
-                binds: 'cable',
+                binds: PlannerLimit::Cable,
             ),
             new Rule(
                 'fuse-small',
                 'cable',
                 'a fuse is at least 1.25 times the current',
                 Rule::PRACTICE,
-                binds: 'cable',
+                binds: PlannerLimit::Cable,
             ),
             new Rule(
                 'tap-fuse',
                 'cable',
                 'a cable that leaves a battery has a fuse, within 0.18 m',
                 'ABYC E-11, from memory',
-                binds: 'cable',
+                binds: PlannerLimit::Cable,
             ),
         ];
     }

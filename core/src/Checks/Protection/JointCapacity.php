@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\Changes\Wires\SetCable;
@@ -23,7 +24,7 @@ final readonly class JointCapacity extends Check
                 'joint',
                 'a connector carries what flows through it: clip-on ones 3 A',
                 Rule::PRACTICE,
-                binds: 'cable',
+                binds: PlannerLimit::Cable,
             ),
         ];
     }

@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Protection;
 
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\RunResult;
@@ -31,7 +32,7 @@ final readonly class RailCapacity extends RunCheck
                 'run',
                 'the current from a feed into one end of a strip is within its rail rating; without a rating, a warning above 5 A',
                 Rule::PRACTICE,
-                binds: 'rail',
+                binds: PlannerLimit::Rail,
             ),
         ];
     }

@@ -6,6 +6,7 @@ namespace EmberDusk\Checks\Solver;
 
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
@@ -17,13 +18,13 @@ final readonly class SolutionExists extends Check
     public function rules(): array
     {
         return [
-            new Rule('unsolved', 'run', 'the circuit of a run has a solution', 'the solver', binds: 'drop'),
+            new Rule('unsolved', 'run', 'the circuit of a run has a solution', 'the solver', binds: PlannerLimit::Drop),
             new Rule(
                 'collapse',
                 'fixture',
                 'the volts of fixtures with converters do not collapse',
                 'the solver',
-                binds: 'drop',
+                binds: PlannerLimit::Drop,
             ),
         ];
     }

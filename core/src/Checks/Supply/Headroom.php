@@ -7,6 +7,7 @@ namespace EmberDusk\Checks\Supply;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
+use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\SupplyLoad;
 use EmberDusk\Kit\Strip;
@@ -33,7 +34,7 @@ final readonly class Headroom extends Check
                 'supply',
                 'a supply keeps the job’s headroom: 100 W needs 125 W',
                 Rule::PRACTICE,
-                binds: 'headroom',
+                binds: PlannerLimit::Headroom,
             ),
         ];
     }
