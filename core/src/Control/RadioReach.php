@@ -6,6 +6,7 @@ namespace EmberDusk\Control;
 
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Kit\ControlWay;
 use EmberDusk\Reach\Graph;
 use EmberDusk\Reach\PathLoss;
 
@@ -92,7 +93,7 @@ final readonly class RadioReach
 
     public function title(): string
     {
-        return ['zigbee' => 'Zigbee', 'mesh' => 'Bluetooth mesh', 'rf' => '2.4 GHz'][$this->way] ?? $this->way;
+        return ControlWay::tryFrom($this->way)?->word() ?? $this->way;
     }
 
     /** @param  array<string, Unit>  $units */

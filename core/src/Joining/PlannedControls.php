@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Kit\ControlWay;
 use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Plan;
 
@@ -81,8 +82,7 @@ final readonly class PlannedControls
 
     private static function way(string $way): string
     {
-        return ['rf' => '2.4 GHz', 'wifi' => 'Wi-Fi', 'mesh' => 'Bluetooth mesh', 'bluetooth' => 'Bluetooth'][$way] ??
-            ucfirst($way);
+        return ControlWay::tryFrom($way)?->word() ?? $way;
     }
 
     /** @return list<Unit> default lights of a control */

@@ -101,13 +101,6 @@ final readonly class Facts
     /** The way of control, or the kind of light, in words. */
     public static function way(string $word): string
     {
-        return [
-            'zigbee' => 'Zigbee',
-            'bluetooth' => 'Bluetooth',
-            'mesh' => 'Bluetooth mesh',
-            'wifi' => 'Wi-Fi',
-            'rf' => '2.4 GHz remote',
-        ][$word] ??
-            (self::COLOURS[$word] ?? $word);
+        return ControlWay::tryFrom($word)?->phrase() ?? (self::COLOURS[$word] ?? $word);
     }
 }
