@@ -156,6 +156,7 @@ Route::middleware('auth')->group(static function (): void {
             Route::get('cuts.csv', [PartController::class, 'cuts'])->name('parts.cuts');
             Route::get('parts.csv', [PartController::class, 'csv'])->name('parts.csv');
             Route::get('options/{run}', [OptionController::class, 'show'])->name('jobs.options');
+            Route::get('items', [OptionController::class, 'items'])->name('jobs.items');
             Route::get('splits/{run}', [OptionController::class, 'splits'])->name('jobs.splits');
             Route::post('traces', [TraceController::class, 'begin'])->name('traces.begin');
             Route::post('traces/{trace}', [TraceController::class, 'act'])->name('traces.act');

@@ -128,7 +128,7 @@ final class Shelves implements ShelfSource
     }
 
     /** @param  array<array-key, mixed>  $written */
-    private static function frozen(array $written): KitSnapshot
+    public static function frozen(array $written): KitSnapshot
     {
         return new KitSnapshot(Shelf::hash($written), $written, Shelf::entry(new Fields($written)));
     }

@@ -29,7 +29,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('In-line switch');
         $this->press('e');
         $this->find('[placeholder="remote, plug, set"]')->sendKeys('eight zones');
-        $this->click(fn() => $this->button('put it in'));
+        $this->click(fn() => $this->button('Add'));
         $this->find('[data-item=i1]');
         $this->assertAccessible('kit, also in the job');
         $this->press(Key::ESCAPE);

@@ -5,18 +5,25 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Facts\Bases;
+use App\Http\Requests\ShelfSearchRequest;
 use App\Http\Requests\SplitsRequest;
+use App\Kit\ShelfSearch;
 use App\Models\Job;
+use App\Screens\Kit\ItemFinds;
 use App\Screens\Kit\OptionsView;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
 use EmberDusk\Options\Splits;
 use EmberDusk\Plan\Changes\Splits\SplitParts;
+use EmberDusk\Plan\Item;
 use Illuminate\Http\JsonResponse;
 
-/** The options of a run side by side, and the ways to split it, each solved. */
+/** Options of a run side by side, ways to split it, and kit for the other items of a job. */
 final readonly class OptionController
 {
+    /** Shelf entries that are held against the job in one search. */
+    private const LOOKED_AT = 40;
+
     public function show(Job $job, string $run): JsonResponse
     {
         $plan = $job->newest()->plan();
@@ -30,6 +37,19 @@ final readonly class OptionController
                 options: Options::for($plan, $of, Bases::for($job)),
             ),
         );
+    }
+
+    /** Shelf entries for the other items of the job. */
+    public function items(ShelfSearchRequest $request, Job $job): JsonResponse
+    {
+        $found = ShelfSearch::matching($job->crew, $request->find())
+            ->whereIn('kind', Item::KINDS)
+            ->orderBy('kind')
+            ->orderBy('id')
+            ->limit(self::LOOKED_AT)
+            ->get();
+
+        return new JsonResponse(ItemFinds::for($job->newest()->plan(), $found));
     }
 
     public function splits(SplitsRequest $request, Job $job, string $run): JsonResponse

@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\EntryRequest;
 use App\Http\Requests\ShelfFileRequest;
 use App\Http\Requests\ShelfSearchRequest;
+use App\Kit\ShelfSearch;
 use App\Kit\ShelfUses;
 use App\Kit\Shelves;
 use App\Models\Crew;
@@ -152,10 +153,7 @@ final readonly class ShelfController
 
     private static function found(ShelfSearchRequest $request, Crew $crew): ShelfResults
     {
-        $matching = $crew->kitEntries();
-        foreach (preg_split('/\s+/u', Str::lower($request->find()), -1, PREG_SPLIT_NO_EMPTY) ?: [] as $word) {
-            $matching->whereRaw("search like ? escape '\\'", ['%' . addcslashes($word, '\\%_') . '%']);
-        }
+        $matching = ShelfSearch::matching($crew, $request->find());
         $counts = (clone $matching)
             ->toBase()
             ->selectRaw('kind, count(*) as n')

@@ -23,7 +23,6 @@ final readonly class ItemRows
         }
 
         return new ItemsPicture(
-            kinds: Item::KINDS,
             items: array_values(
                 array_map(
                     static fn(Item $i): ItemRow => new ItemRow(

@@ -14,13 +14,11 @@ final readonly class ItemsPicture implements View
     use WrittenRecord;
 
     /**
-     * @param  list<string>  $kinds
      * @param  list<ItemRow>  $items
      * @param  list<ItemThing>  $places
      * @param  list<ItemGoes>  $goes
      */
     public function __construct(
-        #[Field(of: Field::TEXTS)] public array $kinds,
         #[Field(of: ItemRow::class)] public array $items,
         #[Field(of: ItemThing::class)] public array $places,
         #[Field(of: ItemGoes::class)] public array $goes,

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
+use EmberDusk\Joining\ControlFit;
 use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
@@ -41,19 +42,27 @@ final readonly class KitOptions
         $ranked = [];
         foreach (array_merge(...array_map($state->shelf->ofKind(...), $kinds)) as $n => $snapshot) {
             $gauge = $run !== null ? Gauge::for($state->plan, $run, $snapshot->entry) : null;
+            $misfit = $run === null ? ControlFit::misfit($state->plan, $snapshot) : null;
             $ranked[] = [
-                (int) ($snapshot->entry->id() !== $chosen),
-                ...$gauge?->rank() ?? [0, 0.0],
-                $n,
-                $snapshot,
-                $gauge,
+                'rank' => [
+                    (int) ($snapshot->entry->id() !== $chosen),
+                    (int) ($misfit !== null),
+                    ...$gauge?->rank() ?? [0, 0.0],
+                    $n,
+                ],
+                'kit' => $snapshot,
+                'gauge' => $gauge,
+                'misfit' => $misfit,
             ];
         }
-        usort($ranked, static fn(array $a, array $b): int => array_slice($a, 0, 4) <=> array_slice($b, 0, 4));
+        usort($ranked, static fn(array $a, array $b): int => $a['rank'] <=> $b['rank']);
         $options = [];
-        foreach (array_slice($ranked, 0, self::MOST) as [, , , , $snapshot, $gauge]) {
+        foreach (array_slice($ranked, 0, self::MOST) as ['kit' => $snapshot, 'gauge' => $gauge, 'misfit' => $misfit]) {
             $id = $snapshot->entry->id();
-            [$verdict, $severity] = $run === null ? [null, null] : self::said($plan, $run, $snapshot);
+            [$verdict, $severity] =
+                $run === null
+                    ? [$misfit, $misfit === null ? null : Severity::Watch->value]
+                    : self::said($plan, $run, $snapshot);
             $options[] = new Option(
                 id: $id,
                 name: $snapshot->entry->name(),

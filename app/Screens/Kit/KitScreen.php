@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Kit;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Checks\Kit\HubAsked;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Controller;
@@ -51,7 +52,7 @@ final readonly class KitScreen
             hub: new SlotView(
                 slot: 'hub',
                 label: 'Hub',
-                optional: false,
+                optional: HubAsked::uncontrolled($state->plan) === [],
                 chosen: $hub,
                 name: $state->plan->hub(array_key_first($state->plan->hubs))?->name(),
                 facts: self::chosenFacts($state, $hub),

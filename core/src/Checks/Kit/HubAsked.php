@@ -7,40 +7,64 @@ namespace EmberDusk\Checks\Kit;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
+use EmberDusk\Joining\RosterOfPlan;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Kit\Control;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\FindingPlace;
 
-/** Phones reach a Zigbee controller through a hub; a job without one needs none. */
+/** Zigbee controllers without a control: phones reach one through a hub only. */
 final readonly class HubAsked extends Check
 {
     public function rules(): array
     {
         return [
-            new Rule('no-hub', 'controller', 'the job has a hub if phones control Zigbee controllers', Rule::PRACTICE),
+            new Rule(
+                'no-hub',
+                'controller',
+                'every Zigbee controller has a control: a hub, or a remote or panel of its own',
+                Rule::PRACTICE,
+            ),
         ];
     }
 
     public function check(JudgedJob $job): array
     {
-        if ($job->plan->hubs !== [] || self::radio($job->plan)) {
+        $alone = self::uncontrolled($job->plan);
+        if ($alone === []) {
             return [];
         }
-        foreach (array_keys($job->plan->controllers) as $id) {
-            $controller = $job->plan->controller($id);
-            if ($controller !== null && $controller->family === 'zigbee' && !$controller->repeats) {
-                return [
-                    $this->rule('no-hub')->open(
-                        place: new FindingPlace('kit', 'hub'),
-                        title: 'No hub yet',
-                        detail: 'Phones reach a Zigbee controller through a hub.',
-                        source: '',
-                    ),
-                ];
-            }
-        }
 
-        return [];
+        return [
+            $this->rule('no-hub')->open(
+                place: new FindingPlace('kit', 'hub'),
+                title: 'No hub yet',
+                detail: strtoupper(implode(', ', $alone)) .
+                    (count($alone) === 1 ? ' has' : ' have') .
+                    ' no control. Phones reach a Zigbee controller through a hub; a remote or a panel works without one.',
+                source: '',
+            ),
+        ];
+    }
+
+    /** @return list<string> ids of Zigbee controllers that nothing in the job controls, where it has no hub */
+    public static function uncontrolled(Plan $plan): array
+    {
+        if ($plan->hubs !== [] || self::radio($plan)) {
+            return [];
+        }
+        $controlled = array_column(RosterOfPlan::for($plan, new TimingMethod())->wants, 'light');
+
+        return array_values(
+            array_filter(array_map(strval(...), array_keys($plan->controllers)), static function (string $id) use (
+                $plan,
+                $controlled,
+            ): bool {
+                $controller = $plan->controller($id);
+
+                return $controller?->family === 'zigbee' && !$controller->repeats && !in_array($id, $controlled, true);
+            }),
+        );
     }
 
     /** Whether an assistant or a server of the job has its own Zigbee radio: it is then the hub. */

@@ -9,6 +9,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Control;
+use EmberDusk\Kit\ControlWay;
 use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Changes\Kit\SetItem;
@@ -97,6 +98,12 @@ final readonly class Items extends Check
         );
     }
 
+    /** @param  array<string>  $ways  of control */
+    private static function ways(array $ways): string
+    {
+        return implode(', ', array_map(static fn(string $w): string => ControlWay::tryFrom($w)?->word() ?? $w, $ways));
+    }
+
     /** @return list<Finding> */
     private function control(JudgedJob $job, Item $item, Control $control): array
     {
@@ -121,11 +128,13 @@ final readonly class Items extends Check
             $findings[] = $this->rule('item-speaks')->watch(
                 place: new FindingPlace('kit', $item->id),
                 title: $control->name() . ' cannot control any light here',
-                detail: 'It speaks ' .
-                    implode(', ', $control->speaks) .
-                    '; the job speaks ' .
-                    implode(', ', array_filter(array_keys($families))) .
-                    '. Choose one of the same kind, or add a bridge.',
+                detail: $control->readsHub
+                    ? 'It reads a hub, and the job has none. Choose a hub, or remove it.'
+                    : 'It speaks ' .
+                        self::ways($control->speaks) .
+                        '; the job speaks ' .
+                        self::ways(array_filter(array_keys($families))) .
+                        '. Choose one of the same kind, or add a bridge.',
             );
         }
         $site = TapeNotes::read($job->plan->places[$item->place]->notes ?? '')->site;

@@ -19,6 +19,7 @@ use EmberDusk\Plan\Changes\Kit\ChooseModule;
 use EmberDusk\Plan\Changes\Kit\HangFixture;
 use EmberDusk\Plan\Changes\Kit\MarkUsed;
 use EmberDusk\Plan\Changes\Kit\RefreshKit;
+use EmberDusk\Plan\Changes\Kit\RemoveHub;
 use EmberDusk\Plan\Changes\Kit\SetAssembly;
 use EmberDusk\Plan\Changes\Kit\SetBlocks;
 use EmberDusk\Plan\Changes\Kit\SetFixture;
@@ -93,6 +94,7 @@ final readonly class Catalogue
             'ReviseNotes' => ReviseNotes::read($f),
             'DropRun' => DropRun::read($f),
             'ChooseKit' => ChooseKit::read($f, $shelf),
+            'RemoveHub' => new RemoveHub(),
             'RefreshKit' => RefreshKit::read($f, $shelf),
             'SplitRun' => SplitRun::read($f),
             'SplitParts' => SplitParts::read($f),

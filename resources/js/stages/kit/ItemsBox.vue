@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { watch } from 'vue';
 import { useScreen } from '@/lib/screen';
-import { useShelfSearch } from './search';
+import { useItemSearch } from './search';
 import type { ItemRow, ItemsPicture } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
+import SeverityMark from '@/ui/SeverityMark.vue';
 
 /** Other items of the job: sets, remotes, panels, plugs and the like, and their owners. */
 const props = defineProps<{ open: boolean; beside: ItemsPicture }>();
 const emit = defineEmits<{ close: [] }>();
-const { change, message } = useScreen();
-const { words, found } = useShelfSearch((entry) => props.beside.kinds.includes(entry.kind));
+const { answer, change, message } = useScreen();
+const { words, found } = useItemSearch(answer.value.job);
 
 watch(
     () => props.open,
@@ -112,8 +113,20 @@ const add = (kit: string, kind: string) =>
         /></label>
         <ul>
             <li v-for="entry in found" :key="entry.id" class="flex justify-between gap-3 border-b border-rule2 py-1">
-                <span>{{ entry.name }}</span>{{ ' '
-                }}<button type="button" class="act shrink-0" @click="add(entry.id, entry.kind)">put it in</button>
+                <span
+                    >{{ entry.name
+                    }}<span v-if="entry.misfit" class="flex items-start gap-1.5 text-[13px] text-ink2"
+                        ><SeverityMark severity="watch" class="mt-0.5" />{{ entry.misfit }}</span
+                    ></span
+                >
+                <button
+                    type="button"
+                    class="act shrink-0 self-start"
+                    :aria-label="`Add ${entry.name}`"
+                    @click="add(entry.id, entry.kind)"
+                >
+                    Add
+                </button>
             </li>
         </ul>
         <p v-if="message" role="alert" class="text-stop">{{ message }}</p>

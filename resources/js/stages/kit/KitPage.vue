@@ -177,6 +177,11 @@ function step(event: KeyboardEvent): void {
                             {{ slot.label }}: <span class="fig">{{ slot.options.length }}</span> on the shelf. Problems
                             are shown on the right.
                         </h3>
+                        <p v-if="slot.slot === 'hub' && slot.chosen" class="border-b border-rule2 py-2">
+                            <button type="button" class="act" @click="change({ kind: 'RemoveHub' })">
+                                Remove {{ slot.name }}
+                            </button>
+                        </p>
                         <p v-if="slot.share.length" class="flex flex-wrap gap-x-5 gap-y-1 border-b border-rule2 py-2">
                             <button
                                 v-for="one in slot.share"

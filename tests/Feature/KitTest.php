@@ -1,0 +1,56 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Feature;
+
+use EmberDusk\Tests\Demo;
+use Illuminate\Foundation\Testing\RefreshDatabase;
+use Tests\TestCase;
+
+/** Controls of a job as Kit offers them. */
+final class KitTest extends TestCase
+{
+    use RefreshDatabase;
+
+    protected function jobFile(): string
+    {
+        return Demo::shipped('hide');
+    }
+
+    public function test_offers_items_that_fit_first_and_says_why_the_others_do_not(): void
+    {
+        $job = $this->job($this->crew());
+        $this->actingAs($this->user($job->crew));
+        $found = $this->answer($this->getJson("/jobs/{$job->id}/items?find=remote+zones"), 'itemFinds')['entries'];
+        $misfits = array_column($found, 'misfit', 'id');
+        self::assertNull($misfits['remote-zigbee-4']);
+        self::assertSame('Speaks 2.4 GHz; the lights of this job speak Zigbee.', $misfits['remote-rf-8']);
+        $reasons = array_values($misfits);
+        $sorted = $reasons;
+        usort($sorted, static fn(?string $a, ?string $b): int => ($a !== null) <=> ($b !== null));
+        self::assertSame($sorted, $reasons);
+        self::assertSame([], $this->getJson("/jobs/{$job->id}/items?find=reel")->json('entries'), 'no other item');
+        $this->getJson("/jobs/{$job->id}/items?find=" . str_repeat('x', 101))->assertStatus(422);
+    }
+
+    public function test_a_hub_is_removed_and_brought_back(): void
+    {
+        $job = $this->job($this->crew());
+        $this->actingAs($this->user($job->crew));
+        $change = fn(array $change, int $base) => $this->postJson("/jobs/{$job->id}/change", [
+            'base' => $base,
+            'stage' => 'kit',
+            'change' => $change,
+        ]);
+        $hub = array_values($job->newest()->plan()->hubs)[0]->kit;
+        $said = $this->answer($change(['kind' => 'RemoveHub'], 1));
+        self::assertNull($said['desk']['kit']['hub']['chosen']);
+        self::assertStringContainsString('removed from the job', $said['undo']);
+        $change(['kind' => 'RemoveHub'], 2)
+            ->assertStatus(422)
+            ->assertJsonPath('message', 'The job has no hub.');
+        $back = $this->answer($this->postJson("/jobs/{$job->id}/undo", ['stage' => 'kit']));
+        self::assertSame($hub, $back['desk']['kit']['hub']['chosen']);
+    }
+}
