@@ -23,10 +23,7 @@ final class ControlFitTest extends TestCase
         $zigbee = Demo::run('4.00', 'strip-tunable-24', 'supply-24-150', 'controller-zigbee-2', 'cable-3x15');
         self::assertNull(self::fit($zigbee, 'hub-zigbee-short'));
         self::assertNull(self::fit($zigbee, 'remote-zigbee-4'));
-        self::assertSame(
-            'Speaks 2.4 GHz; the lights of this job speak Zigbee.',
-            self::fit($zigbee, 'remote-rf-8'),
-        );
+        self::assertSame('Speaks 2.4 GHz; the lights of this job speak Zigbee.', self::fit($zigbee, 'remote-rf-8'));
         $rf = Demo::run('4.00', 'strip-tunable-24', 'supply-24-150', 'controller-rf-2', 'cable-3x15');
         self::assertSame('Speaks Zigbee; the lights of this job speak 2.4 GHz.', self::fit($rf, 'hub-zigbee-short'));
         self::assertNull(self::fit($rf, 'remote-rf-8'));
