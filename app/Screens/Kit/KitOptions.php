@@ -66,7 +66,7 @@ final readonly class KitOptions
             $options[] = new Option(
                 id: $id,
                 name: $snapshot->entry->name(),
-                facts: Facts::for($snapshot->entry),
+                facts: [...Facts::for($snapshot->entry), ...Facts::assumed($snapshot->written)],
                 chosen: $id === $chosen,
                 moved: $id === $chosen && ($state->plan->kit[$id] ?? null)?->hash !== $snapshot->hash,
                 gauge: $gauge?->write(),

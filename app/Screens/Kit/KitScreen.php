@@ -249,11 +249,11 @@ final readonly class KitScreen
     /** @return list<string> */
     private static function chosenFacts(JobState $state, ?string $kit): array
     {
-        $entry = $state->plan->kit[$kit ?? '']->entry ?? null;
-        if ($entry === null) {
+        $snapshot = $state->plan->kit[$kit ?? ''] ?? null;
+        if ($snapshot === null) {
             return [];
         }
 
-        return Facts::for($entry);
+        return [...Facts::for($snapshot->entry), ...Facts::assumed($snapshot->written)];
     }
 }

@@ -13,7 +13,10 @@ final readonly class KindFieldView implements View
 {
     use WrittenRecord;
 
-    /** @param  list<string>  $choices */
+    /**
+     * @param  list<string>  $choices
+     * @param  string  $assumed  the value that an empty field has, in words; empty: none
+     */
     public function __construct(
         public string $key,
         public string $label,
@@ -22,5 +25,6 @@ final readonly class KindFieldView implements View
         public bool $required,
         #[Field(of: Field::TEXTS)] public array $choices,
         public string $hint,
+        public string $assumed,
     ) {}
 }

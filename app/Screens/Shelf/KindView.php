@@ -40,6 +40,7 @@ final readonly class KindView implements View
                     required: $f->required,
                     choices: $f->choices,
                     hint: $f->hint,
+                    assumed: $kind->assumedWords($f),
                 ),
                 array_values($kind->fields),
             ),

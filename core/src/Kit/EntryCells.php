@@ -56,6 +56,11 @@ final readonly class EntryCells
                 throw InvalidInput::at("/{$key}", "{$kind->name} has no such field. Leave the cell empty.");
             self::put($entry, (string) $key, self::value($field, $cell));
         }
+        foreach ($kind->fields as $key => $field) {
+            if ($field->required && !isset($cells[$key])) {
+                throw InvalidInput::at("/{$key}", 'It is missing.');
+            }
+        }
         try {
             Shelf::check($entry);
         } catch (Refusal $t) {

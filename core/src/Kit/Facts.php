@@ -52,7 +52,9 @@ final readonly class Facts
             $e instanceof Hub => [
                 sprintf('searches %g s', $e->profile->seconds('search')),
                 sprintf('list lags up to %g s', $e->profile->seconds('lagMost')),
-                sprintf('%d letters a name', $e->profile->seconds('letters')),
+                ...$e->profile->figure('letters') === null
+                    ? []
+                    : [sprintf('%d letters a name', $e->profile->figure('letters'))],
             ],
             default => [],
         };
@@ -69,7 +71,7 @@ final readonly class Facts
         $f = new Fields($written);
         $facts = self::for(Shelf::entry($f));
         if ($facts !== []) {
-            return $facts;
+            return [...$facts, ...self::assumed($written)];
         }
         foreach (Kinds::get($f->string('kind'))->fields ?? [] as $key => $field) {
             if (
@@ -95,7 +97,24 @@ final readonly class Facts
             }
         }
 
-        return array_values(array_filter($facts, static fn(string $fact): bool => $fact !== ''));
+        return [
+            ...array_values(array_filter($facts, static fn(string $fact): bool => $fact !== '')),
+            ...self::assumed($written),
+        ];
+    }
+
+    /**
+     * The fields of an entry for which the usual value is taken, as one fact.
+     *
+     * @param  array<array-key, mixed>  $written
+     * @return list<string>
+     */
+    public static function assumed(array $written): array
+    {
+        $f = new Fields($written);
+        $labels = Kinds::get($f->string('kind'))?->assumed($f) ?? [];
+
+        return $labels === [] ? [] : ['assumed: ' . mb_strtolower(implode(', ', $labels))];
     }
 
     /** The way of control, or the kind of light, in words. */

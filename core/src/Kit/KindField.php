@@ -17,6 +17,7 @@ final readonly class KindField
      * @param  list<string>  $choices
      * @param  Rating|null  $rates the rule that judges it; null if it is no limit
      * @param  bool  $fact  whether it is a figure that limits nothing
+     * @param  Assumed|null  $assumed  its value where an entry has none; null: absent
      */
     private function __construct(
         public string $key,
@@ -30,6 +31,7 @@ final readonly class KindField
         public string $hint,
         public ?Rating $rates,
         public bool $fact,
+        public ?Assumed $assumed,
     ) {}
 
     public static function read(Fields $f): self
@@ -46,6 +48,7 @@ final readonly class KindField
             hint: $f->stringOrNull('hint') ?? '',
             rates: $f->maybe('rates', Rating::read(...)),
             fact: $f->has('fact') && $f->flag('fact'),
+            assumed: $f->maybe('assumed', Assumed::read(...)),
         );
     }
 
@@ -86,6 +89,14 @@ final readonly class KindField
         }
 
         return [$entry->has($parts[0]) ? $entry->object($parts[0]) : null, $parts[1]];
+    }
+
+    /** Whether an entry leaves it to the assumed value. */
+    public function isAssumed(Fields $entry): bool
+    {
+        [$in, $key] = $this->inside($entry);
+
+        return $this->assumed !== null && ($in === null || !$in->has($key));
     }
 
     private function gesture(Fields $in, string $key): void

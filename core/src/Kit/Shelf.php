@@ -42,6 +42,8 @@ final readonly class Shelf
             Price::currency($f);
         }
 
+        $f = $kind->completed($f);
+
         return match ($kind->kind) {
             'strip' => Strip::read($f),
             'pixels' => Strip::ofPixels($f),

@@ -109,7 +109,7 @@ final class KindsTest extends TestCase
             "kind,id,name,amps,form,cores\nfuse,f,F,5,blade,3",
             'Line 2, cores: Fuse has no such field.',
         ];
-        yield 'missing value' => [$head . 'fuse,f,F,,blade', 'Line 2, entry: “amps” is missing.'];
+        yield 'missing value' => [$head . 'fuse,f,F,,blade', 'Line 2, amps: It is missing.'];
         yield 'twice' => [$head . "fuse,f,F,5,blade\nfuse,f,F,5,blade", 'Line 3, id: “f” is in the file twice.'];
         yield 'formula' => [$head . 'fuse,f,=HYPERLINK(1),5,blade', 'is a formula'];
         yield 'encoding' => [$head . "fuse,f,Gl\xFChbirne,5,blade", 'Line 2 is not UTF-8'];

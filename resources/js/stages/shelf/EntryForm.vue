@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue';
+import { computed, nextTick, onMounted, ref } from 'vue';
 import { ask, Refusal, inWords } from '@/lib/http';
 import SignalPlayer from '@/pictures/SignalPlayer.vue';
 import type { EntryAnswer, Kind, Shift, JobUse, EntryUses } from '@/types/generated/responses';
 
 /** An entry with all its fields, in the words of its CSV column; empty id for a new one. */
 const props = defineProps<{ id: string; kind: string; kinds: Kind[]; prepared?: Record<string, string> }>();
-const emit = defineEmits<{ kept: [id: string]; gone: [] }>();
+const emit = defineEmits<{ kept: [id: string]; gone: []; copy: [cells: Record<string, string>] }>();
 const cells = ref<Record<string, string>>({ kind: props.kind, id: '', name: '', ...props.prepared });
 const uses = ref<EntryUses>({ total: 0, jobs: [] });
 /** Changes by job, once previewed. */
@@ -14,7 +14,11 @@ const shifts = ref<Record<number, Shift>>({});
 const message = ref('');
 const at = ref('');
 const busy = ref(false);
+const form = ref<HTMLFormElement>();
 const kind = computed(() => props.kinds.find((k) => k.kind === cells.value.kind));
+
+/** The field that the message is about. */
+const wrong = computed(() => kind.value?.fields.find((f) => at.value !== '' && at.value === f.key));
 
 /** Whether a field describes joining. */
 const leaflet = (field?: { key: string }) => field?.key.startsWith('profile.') ?? false;
@@ -33,6 +37,10 @@ async function doing(work: () => Promise<void>): Promise<void> {
     } catch (error) {
         message.value = inWords(error);
         at.value = error instanceof Refusal ? (error.pointer.slice(1).split('/')[0] ?? '') : '';
+        await nextTick();
+        const field = form.value?.querySelector<HTMLElement>(`[name="${CSS.escape(at.value)}"]`);
+        field?.scrollIntoView({ block: 'center' });
+        field?.focus({ preventScroll: true });
     } finally {
         busy.value = false;
     }
@@ -45,6 +53,8 @@ const keep = () =>
         take(answer);
         emit('kept', cells.value.id ?? '');
     });
+/** The same under a name of its own, as a new entry. */
+const copy = () => emit('copy', { ...cells.value, id: '', name: `${cells.value.name}, copy` });
 const remove = () =>
     doing(async () => {
         await ask('DELETE', `/shelf/entries/${props.id}`);
@@ -69,7 +79,7 @@ const update = (use: JobUse) =>
 </script>
 
 <template>
-    <form @submit.prevent="keep()">
+    <form ref="form" @submit.prevent="keep()">
         <label v-if="!id" class="mb-2 block"
             >Kind
             <select v-model="cells.kind" class="field">
@@ -98,20 +108,23 @@ const update = (use: JobUse) =>
                     class="grid items-center gap-x-3"
                     :class="[
                         ['gesture', 'signal'].includes(field.type) ? '' : 'grid-cols-[1fr_190px]',
-                        { 'text-stop': at.startsWith(field.key) },
+                        { 'text-stop': at === field.key },
                     ]"
                 >
                     <span
                         >{{ field.label }}<span v-if="field.required" class="text-ink2"> *</span>{{ ' '
                         }}<span class="text-[12px] text-ink2">{{
-                            [field.unit, field.hint].filter(Boolean).join(', ')
+                            [field.unit, field.hint, field.assumed ? `empty: ${field.assumed} is assumed` : '']
+                                .filter(Boolean)
+                                .join(', ')
                         }}</span></span
                     >
                     <select
                         v-if="field.type === 'choice' || field.type === 'flag'"
-                        v-model="cells[field.key]"
+                        :value="cells[field.key] ?? ''"
                         class="field"
                         :name="field.key"
+                        @change="cells[field.key] = ($event.target as HTMLSelectElement).value"
                     >
                         <option value="">not stated</option>
                         <option
@@ -137,13 +150,16 @@ const update = (use: JobUse) =>
                 <SignalPlayer v-if="field.type === 'signal'" :typed="cells[field.key] ?? ''" :label="field.label" />
             </template>
         </div>
-        <p v-if="message" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
-            {{ kind?.fields.find((f) => at.startsWith(f.key))?.label }} {{ message }}
-        </p>
-        <p class="sticky bottom-0 mt-3 flex gap-5 bg-paper py-2">
-            <button class="press" :disabled="busy">{{ id ? 'Save entry' : 'Save to the shelf' }}</button>
-            <button v-if="id" type="button" class="act" :disabled="busy" @click="remove()">Delete</button>
-        </p>
+        <div class="sticky bottom-0 mt-3 bg-paper py-2">
+            <p v-if="message" role="alert" class="mb-2 border-l-4 border-stop bg-sheet px-3 py-2">
+                <b v-if="wrong">{{ wrong.label }}:</b> {{ message }}
+            </p>
+            <p class="flex gap-5">
+                <button class="press" :disabled="busy">{{ id ? 'Save entry' : 'Save to the shelf' }}</button>
+                <button v-if="id" type="button" class="act" :disabled="busy" @click="copy()">Copy</button>
+                <button v-if="id" type="button" class="act" :disabled="busy" @click="remove()">Delete</button>
+            </p>
+        </div>
     </form>
     <section v-if="id" aria-labelledby="uses" class="mt-4">
         <h2 id="uses" class="border-b border-rule pb-1 font-semibold">Jobs that use it</h2>

@@ -94,6 +94,14 @@ function begin(): void {
     bring(form.value);
 }
 
+/** A new entry that begins as a copy of another. */
+function copied(cells: Record<string, string>): void {
+    open.value = '';
+    prepared.value = cells;
+    fresh.value = cells.kind ?? 'strip';
+    bring(form.value);
+}
+
 async function take(): Promise<void> {
     const file = picker.value?.files?.[0];
     if (!file) {
@@ -237,6 +245,7 @@ useKeys(() => [
                     :kind="fresh"
                     :kinds="kinds"
                     @kept="kept"
+                    @copy="copied"
                     @gone="((open = ''), look())"
                 />
                 <p v-else class="mt-8 text-ink2">
