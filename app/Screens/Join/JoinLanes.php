@@ -102,9 +102,10 @@ final readonly class JoinLanes
                     continue;
                 }
                 $seen = $progress->marks->answered[$step->key()] ?? null;
-                $ends = $opened + $step->waits;
+                [$from, $until] = $step->opens ?? [0.0, $step->waits];
+                $ends = $opened + $until;
                 $bars[$step->watches][] = new JoinBar(
-                    from: $opened,
+                    from: $opened + $from,
                     to: $seen !== null && $seen > $opened ? min($seen, $ends) : $ends,
                     kind: 'listens',
                     text: 'listens',

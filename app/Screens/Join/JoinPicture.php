@@ -150,6 +150,7 @@ final readonly class JoinPicture implements View
             letters: self::letters($roster),
             from: $s->window[0] ?? null,
             to: $s->window[1] ?? null,
+            lookUntil: $s->lookUntil,
             left: $s->opened === '' && $s->search !== null ? 'of the search left' : 'left to look',
             alert: $s->alert,
             ifNot: $s->ifNot,

@@ -36,6 +36,7 @@ final readonly class JoinStepView implements View
         public int $letters,
         public ?float $from,
         public ?float $to,
+        public ?float $lookUntil,
         public string $alert,
         public string $ifNot,
         public string $caution,

@@ -33,7 +33,9 @@ final readonly class JoinStep
      * @param  list<string>  $off  units that must not
      * @param  string  $retry  the step of the task to go back to where nothing is seen; empty: this one
      * @param  string  $opened  the step of the task that opened the window in which this has to be seen
+     * @param  array{float, float}|null  $opens  seconds from, to after the gesture of that step; null: from it on, for as long as is waited
      * @param  array{float, float}|null  $window  run seconds from, to; filled in by the guide
+     * @param  float|null  $lookUntil  run second until which a sign may still come; filled in by the guide
      */
     public function __construct(
         public string $task,
@@ -61,7 +63,9 @@ final readonly class JoinStep
         public string $ifNot = '',
         public string $caution = '',
         public string $alert = '',
+        public ?array $opens = null,
         public ?array $window = null,
+        public ?float $lookUntil = null,
     ) {}
 
     public function key(): string
@@ -171,8 +175,13 @@ final readonly class JoinStep
      * @param  array{float, float}|null  $window
      * @param  list<Act>|null  $acts
      */
-    public function now(?array $window, string $alert, ?string $title = null, ?array $acts = null): self
-    {
+    public function now(
+        ?array $window,
+        string $alert,
+        ?string $title = null,
+        ?array $acts = null,
+        ?float $lookUntil = null,
+    ): self {
         return new self(
             task: $this->task,
             kind: $this->kind,
@@ -199,7 +208,9 @@ final readonly class JoinStep
             ifNot: $this->ifNot,
             caution: $this->caution,
             alert: $alert,
+            opens: $this->opens,
             window: $window,
+            lookUntil: $lookUntil,
         );
     }
 }

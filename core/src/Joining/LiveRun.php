@@ -8,6 +8,7 @@ use EmberDusk\Joining\Belief\Chooser;
 use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Guide\GuideProgress;
 use EmberDusk\Joining\Guide\GuideSteps;
+use EmberDusk\Joining\Guide\LoggedState;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Trap;
 use EmberDusk\Values\InvalidInput;
@@ -172,6 +173,12 @@ final class LiveRun
         if ($offered === [] && !$ticked) {
             throw OutOfTurn::at('/kind', 'The run has moved on: that answers an earlier step.');
         }
+        if ($ticked) {
+            $this->open($step, $given->at);
+        }
+        if ($step->key() === $given->step?->key()) {
+            $this->looked($step, $given);
+        }
         if ($given->kind === Event::FOUND && trim($given->text) === '') {
             throw InvalidInput::at('/name', 'Type its name in the app’s list, such as “Light 1”.');
         }
@@ -201,10 +208,15 @@ final class LiveRun
     {
         $this->settle($now);
         $step = $this->next($now);
+        if ($step->key() !== $key && str_starts_with(StepKey::read($key)->kind, LoggedState::WAIT)) {
+            // The wait is over by itself.
+            return [];
+        }
         if ($step->key() !== $key) {
             throw OutOfTurn::at('/kind', 'The run has moved on: that was an earlier step.');
         }
-        $new = Hands::at($step->acts, $this->roster, $this->after($now));
+        $this->open($step, $now);
+        $new = $this->hands($step, $now);
         $last = $new === [] ? $this->after($now) : $new[count($new) - 1]->at;
         $new[] = new Event($last, Event::DONE, $step->device, step: StepKey::read($step->key()));
 
@@ -228,6 +240,48 @@ final class LiveRun
         $was = $this->site->has($code, $device);
 
         return $this->add([new Event($this->after($now), Event::MENDED, $device, $code, wasSo: $was)]);
+    }
+
+    /**
+     * The hands of a step. In a rehearsal they begin with the press; on site they have ended with it.
+     *
+     * @return list<Event>
+     */
+    private function hands(JoinStep $step, float $now): array
+    {
+        $from = $this->after($now);
+        $new = Hands::at($step->acts, $this->roster, $from);
+        if (!$this->onSite || $new === []) {
+            return $new;
+        }
+        $last = $this->log === [] ? 0.0 : $this->log[count($this->log) - 1]->at;
+        $takes = $new[count($new) - 1]->at - $from;
+        $begun = max($last, $from - $takes);
+        // Quicker hands than usual: all of it lies between the last line of the log and the press.
+        $pace = $takes > 0.0 ? ($from - $begun) / $takes : 0.0;
+
+        return array_map(
+            static fn(Event $e): Event => new Event($begun + ($e->at - $from) * $pace, $e->kind, $e->device, $e->text),
+            $new,
+        );
+    }
+
+    /** @throws OutOfTurn before the window of a step has opened, with the seconds left */
+    private function open(JoinStep $step, float $now): void
+    {
+        $left = ($step->window[0] ?? 0.0) - $now;
+        if ($left > 0.05) {
+            throw OutOfTurn::at('/kind', sprintf('It does not listen yet: wait %.0F s more.', ceil($left)));
+        }
+    }
+
+    /** @throws OutOfTurn for nothing seen while a sign may still come */
+    private function looked(JoinStep $step, Event $given): void
+    {
+        $left = ($step->lookUntil ?? 0.0) - $given->at;
+        if ($given->seen === Observation::Nothing && $left > 0.05) {
+            throw OutOfTurn::at('/kind', sprintf('Keep looking: it may still come for %.0F s.', ceil($left)));
+        }
     }
 
     private function after(float $now): float

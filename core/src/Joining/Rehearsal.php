@@ -86,6 +86,12 @@ final readonly class Rehearsal
                     trail: $trail,
                 );
             }
+            $opens = $step->window[0] ?? 0.0;
+            if ($opens > $now) {
+                $now = $opens;
+
+                continue;
+            }
             $trail[] = [$now, $step];
             $errs = $wrong > 0.0 && $site->dice->between(0, 1, "errs {$n}") < $wrong;
             $now = self::answer($run, $site, $step, $now, $errs);
@@ -125,6 +131,7 @@ final readonly class Rehearsal
                 }
                 if ($errs && $step->look !== Look::List) {
                     $seen = $seen === Observation::Expected ? Observation::Nothing : Observation::Expected;
+                    $at = max($at, $run->next($at)->lookUntil ?? $at);
                 }
                 $run->act(Event::SAW, $device, $at, $step->key() . '|' . $seen->value);
 
@@ -193,7 +200,7 @@ final readonly class Rehearsal
     /** @return array{float, Observation} */
     private static function lamp(LiveRun $run, SimulatedSite $site, JoinStep $step, float $from, float $acted): array
     {
-        $until = max($step->window[1] ?? 0.0, $acted + ($step->acts === [] ? 0.5 : $step->waits));
+        $until = $step->acts === [] ? max($step->window[1] ?? 0.0, $acted + 0.5) : $acted + $step->waits;
         for ($at = $acted; $at <= $until + 0.5; $at += 0.5) {
             $run->settle($at);
             if (in_array($step->signal, $site->device($step->watches)->shown($from, $at), true)) {

@@ -22,6 +22,7 @@ final readonly class StepBuilder
      * @param  list<string>  $off
      * @param  list<Act>  $first  what hands do before it
      * @param  string  $then  the same in words, such as “switch it off and on, then ”
+     * @param  array{float, float}|null  $opens  as in {@see JoinStep}
      */
     public static function gesture(
         Task $task,
@@ -45,6 +46,7 @@ final readonly class StepBuilder
         string $then = '',
         ?Unit $beside = null,
         bool $powered = true,
+        ?array $opens = null,
     ): JoinStep {
         $watch ??= $unit;
         $gesture = $unit->leaflet->gesture($name);
@@ -83,6 +85,7 @@ final readonly class StepBuilder
             off: $off,
             retry: $retry,
             opened: $opened,
+            opens: $opens,
             ifNot: $ifNot,
             caution: $caution,
         );

@@ -52,11 +52,12 @@ final readonly class StepsAhead
         $next = [];
         if ($deep > 0) {
             foreach ($step->answers(onSite: true) as $answer) {
-                $then = self::after(new LiveRun($roster, $tasks, 0, $log, true), $answer, $at);
+                $given = max($at, $step->window[0] ?? 0.0, $answer->key === 'nothing' ? $step->lookUntil ?? 0.0 : 0.0);
+                $then = self::after(new LiveRun($roster, $tasks, 0, $log, true), $answer, $given);
                 if ($then !== null) {
                     $likely = $step->look === Look::Hand || in_array($answer->key, self::LIKELY, true);
                     $left = $likely ? $deep - 1 : min($deep - 1, self::SHALLOW - 1);
-                    $next[$answer->key] = self::node($roster, $tasks, $then, $at + self::APART, $left);
+                    $next[$answer->key] = self::node($roster, $tasks, $then, $given + self::APART, $left);
                 }
             }
         }
@@ -68,6 +69,7 @@ final readonly class StepsAhead
     private static function after(LiveRun $run, StepAnswer $answer, float $at): ?array
     {
         try {
+            // A wait is over by itself: only time goes on.
             if ($answer->kind === StepAnswer::WORK) {
                 $run->work($answer->text, $at);
             } else {

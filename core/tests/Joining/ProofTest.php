@@ -48,14 +48,19 @@ final class ProofTest extends TestCase
             match (true) {
                 $step->look === Look::Mend => $run->act(Event::MENDED, $step->device, $now, "{$step->kind}|no"),
                 $step->look === Look::Name => $run->act(Event::NAMED, $step->device, $now, 'A light, A room'),
-                $step->look === Look::Hand => $run->work($step->key(), $now),
+                $step->look === Look::Hand => $run->work($step->key(), $now = max($now, $step->window[0] ?? 0.0)),
                 $step->look === Look::List && $sees($step) === Observation::Expected => $run->act(
                     Event::FOUND,
                     $step->device,
                     $now,
                     "Light {$n}",
                 ),
-                default => $run->act(Event::SAW, $step->device, $now, "{$step->key()}|{$sees($step)->value}"),
+                default => $run->act(
+                    Event::SAW,
+                    $step->device,
+                    $now = max($now, $step->lookUntil ?? 0.0),
+                    "{$step->key()}|{$sees($step)->value}",
+                ),
             };
         }
         self::fail('The run has no end.');

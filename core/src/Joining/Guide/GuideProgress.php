@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Guide;
 
+use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Belief\Chooser;
 use EmberDusk\Joining\Belief\Evidence;
 use EmberDusk\Joining\Belief\MostTold;
@@ -16,6 +17,7 @@ use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
+use EmberDusk\Kit\Profiles\GesturePart;
 
 /**
  * How far a run has come, read from its log alone, and the one right next step. It knows the instructions, the log and the clock, never the
@@ -81,6 +83,7 @@ final class GuideProgress
     public function feed(Event $event): void
     {
         $this->field->feed($event);
+        $this->gestured($event);
         match ($event->kind) {
             Event::DONE => $this->done($event),
             Event::SAW => $this->saw($event),
@@ -88,6 +91,34 @@ final class GuideProgress
             Event::MENDED => $this->mended($event),
             default => null,
         };
+    }
+
+    /** Keeps when the hands of the current step did something: windows begin then, not with the answer. */
+    private function gestured(Event $event): void
+    {
+        $step = $this->queue->first();
+        if ($step === null || !in_array($event->kind, Act::HANDS, true)) {
+            return;
+        }
+        foreach ($step->acts as $act) {
+            if ($act->device === $event->device && $this->madeOf($act, $event->kind)) {
+                $this->marks->gestured[$step->key()] = $event->at;
+            }
+        }
+    }
+
+    /** Whether an act is made of hands of this kind: power that was switched on before it is not part of its presses. */
+    private function madeOf(Act $act, string $kind): bool
+    {
+        if ($act->kind !== Act::GESTURE) {
+            return $act->kind === $kind;
+        }
+        $cycles = array_filter(
+            $this->roster->unit($act->device)->leaflet->gesture(explode(' ', $act->text)[0])->parts ?? [],
+            static fn(GesturePart $p): bool => $p->kind === GesturePart::CYCLE,
+        );
+
+        return in_array($kind, [Act::PRESS, Act::HOLD, ...$cycles === [] ? [] : [Act::ON, Act::OFF]], true);
     }
 
     private function done(Event $event): void
@@ -107,7 +138,10 @@ final class GuideProgress
     private function forward(JoinStep $step, float $at): void
     {
         // Its list's line came automatically.
-        $this->marks->answered[$step->key()] = $at;
+        // Without a gesture in the log the pattern that was seen tells when it was.
+        $this->marks->answered[$step->key()] =
+            $this->marks->gestured[$step->key()] ?? $at - ($step->expect?->seconds() ?? 0.0);
+        unset($this->marks->gestured[$step->key()]);
         unset($this->marks->worked[$step->key()]);
         $this->marks->alert = '';
         $task = $this->queue->task($step);
@@ -175,7 +209,7 @@ final class GuideProgress
         $this->marks->missed++;
         $times = $this->marks->misses[$step->key()] = ($this->marks->misses[$step->key()] ?? 0) + 1;
         $this->field->again($task);
-        unset($this->marks->worked[$step->key()]);
+        unset($this->marks->worked[$step->key()], $this->marks->gestured[$step->key()]);
         $this->queue->rewind($task, $step);
         if ($task->proves()) {
             $this->marks->alert = ucfirst($seen->words()) . '. Repeat it, and allow a little time.';

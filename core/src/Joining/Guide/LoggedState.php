@@ -19,6 +19,9 @@ final class LoggedState
     /** Default seconds of a search without a stated length. Common practice, no source. */
     public const SEARCH = 60.0;
 
+    /** How the kind of a step begins that only waits. */
+    public const WAIT = 'wait ';
+
     /** @var array<string, bool> */
     private array $powered = [];
 
@@ -84,7 +87,7 @@ final class LoggedState
     {
         $ends = $step->quiet !== null ? ($this->searches[$step->quiet][1] ?? 0.0) - $now : 0.0;
         if ($step->quiet !== null && $ends > 0.0) {
-            return $this->wait($step, $this->roster->unit($step->quiet), $ends, $alert);
+            return $this->wait($step, $this->roster->unit($step->quiet), $now + $ends, $alert);
         }
         foreach ($step->off as $id) {
             if ($this->powered[$id] ?? false) {
@@ -138,18 +141,18 @@ final class LoggedState
         );
     }
 
-    private function wait(JoinStep $step, Unit $by, float $seconds, string $alert): JoinStep
+    private function wait(JoinStep $step, Unit $by, float $until, string $alert): JoinStep
     {
         return new JoinStep(
             task: $step->task,
-            kind: "wait {$by->id}",
+            kind: self::WAIT . $by->id,
             look: Look::Hand,
             device: $by->id,
             title: 'Wait until the search in ' . StepBuilder::app($by) . ' has ended',
             why: 'A device that is reset during a search joins at once, unseen.',
             where: 'phone, ' . StepBuilder::app($by),
-            waits: $seconds + 0.1,
             alert: $alert,
+            window: [$until, $until],
         );
     }
 

@@ -7,8 +7,11 @@ namespace EmberDusk\Joining\Guide;
 /** State of a run from its log: answer time of each step, finished hands, postponed tasks, and the note beside the next step. */
 final class Marks
 {
-    /** @var array<string, float> when a step was last answered, by key */
+    /** @var array<string, float> when the gesture of a step was made, which was then answered, by key */
     public array $answered = [];
+
+    /** @var array<string, float> when the hands of the current step last did something, by its key */
+    public array $gestured = [];
 
     /** @var array<string, true> steps whose hands are through, by key */
     public array $worked = [];

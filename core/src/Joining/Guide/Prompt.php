@@ -71,7 +71,27 @@ final readonly class Prompt
             return $this->listed($step, $now);
         }
 
-        return $step->now($this->window($step), $this->marks->alert);
+        $window = $this->window($step);
+
+        return $step->now($window, $this->marks->alert, lookUntil: $this->lookUntil($step, $window));
+    }
+
+    /**
+     * Run second until which the sign of a lamp may still come; null where that is not known.
+     *
+     * @param  array{float, float}|null  $window
+     */
+    private function lookUntil(JoinStep $step, ?array $window): ?float
+    {
+        if ($step->look !== Look::Lamp) {
+            return null;
+        }
+        if ($step->acts === []) {
+            return $window[1] ?? null;
+        }
+        $gestured = $this->marks->gestured[$step->key()] ?? null;
+
+        return $gestured === null ? null : $gestured + $step->waits;
     }
 
     /** A line of the app's list: waited for, switched, named. */
@@ -110,7 +130,9 @@ final readonly class Prompt
     {
         $opened = $step->opened !== '' ? $this->marks->answered["{$step->task}/{$step->opened}"] ?? null : null;
         if ($opened !== null) {
-            return [$opened, $opened + $step->waits];
+            [$from, $until] = $step->opens ?? [0.0, $step->waits];
+
+            return [$opened + $from, $opened + $until];
         }
 
         if ($step->search === null) {

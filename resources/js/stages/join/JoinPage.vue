@@ -60,7 +60,11 @@ const shortcuts = computed<Shortcut[]>(() => {
         return props.start.ready ? [{ key: 'b', what: 'Rehearse', act: () => void begin({ speed: 1 }) }] : [];
     }
     return [
-        ...stepKeys(at, (answer) => void reply(answer)),
+        ...stepKeys(
+            at,
+            (answer) => void reply(answer),
+            () => now.value,
+        ),
         ...(site.value ? [] : [{ key: 'q', what: 'Skip the wait', act: () => void skip() }]),
         { key: ' ', what: 'Pause or go on', act: pauseOrGo },
         { key: 'b', what: 'Start another run', act: anew },

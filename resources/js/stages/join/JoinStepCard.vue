@@ -3,7 +3,7 @@ import { Link } from '@inertiajs/vue3';
 import { computed, nextTick, ref, watch } from 'vue';
 import type { JoinPicture, StepAnswer } from '@/types/generated/responses';
 import type { Act } from '@/lib/acts';
-import { LETTERS } from './keys';
+import { early, LETTERS } from './keys';
 import SignalBars from '@/pictures/SignalBars.vue';
 
 const props = defineProps<{
@@ -20,6 +20,9 @@ const props = defineProps<{
 const emit = defineEmits<{ act: [act: Act]; answer: [answer: StepAnswer, typed?: { text: string; room?: string }] }>();
 const step = computed(() => props.picture.step);
 const left = computed(() => (step.value.to === null ? null : step.value.to - props.now));
+/** Seconds until the window opens. */
+const opens = computed(() => Math.max(0, (step.value.from ?? 0) - props.now));
+const tooEarly = (answer: StepAnswer) => Math.ceil(early(step.value, answer, props.now));
 const given = ref({ name: '', room: '' });
 const first = ref<HTMLInputElement>();
 const listedAs = ref('');
@@ -59,7 +62,13 @@ function send(text: string, room?: string): void {
         <p v-if="step.caution" class="mt-2 border-l-4 border-ember pl-3 text-[13px]">
             <b>Caution.</b> {{ step.caution }}
         </p>
-        <p v-if="left !== null && left > 0" class="mt-2" aria-live="off">
+        <p v-if="opens > 0" class="mt-2" aria-live="off">
+            <span class="fig text-[44px] leading-[52px] text-dusk">{{ opens.toFixed(1) }}</span>&nbsp;<span
+                class="text-ink2"
+                >s to wait</span
+            >
+        </p>
+        <p v-else-if="left !== null && left > 0" class="mt-2" aria-live="off">
             <span class="fig text-[44px] leading-[52px] text-ember">{{ left.toFixed(1) }}</span>&nbsp;<span
                 class="text-ink2"
                 >s {{ step.left }}</span
@@ -130,9 +139,11 @@ function send(text: string, room?: string): void {
                 type="button"
                 class="big"
                 :class="main(one) ? 'press' : 'quiet'"
+                :disabled="tooEarly(one) > 0"
                 @click="emit('answer', one)"
             >
-                {{ one.label }} <kbd>{{ LETTERS[one.key]?.toUpperCase() }}</kbd>
+                {{ one.label }}<template v-if="tooEarly(one) > 0">, in {{ tooEarly(one) }} s</template>
+                <kbd>{{ LETTERS[one.key]?.toUpperCase() }}</kbd>
             </button>
             <form v-if="typed && step.look === 'name'" class="space-y-2" @submit.prevent="send(given.name, given.room)">
                 <label class="block"
@@ -181,5 +192,10 @@ function send(text: string, room?: string): void {
     font-size: 15px;
     font-weight: 600;
     text-align: left;
+}
+.big:disabled {
+    color: var(--ink-2);
+    background: transparent;
+    border-style: dashed;
 }
 </style>

@@ -17,7 +17,7 @@ export function shifted(step: JoinStep, answers: Answered[]): JoinStep {
         return step;
     }
     const by = opened.came - opened.foreseen;
-    return { ...step, from: from + by, to: to + by };
+    return { ...step, from: from + by, to: to + by, lookUntil: step.lookUntil === null ? null : step.lookUntil + by };
 }
 
 /** The steps that come next, as the server has sent them ahead: a lost connection does not stop the hands. */

@@ -16,9 +16,21 @@ export const LETTERS: Record<string, string> = {
     no: 'n',
 };
 
-/** Keys by which a step is answered; what is typed has none. */
-export function stepKeys(at: JoinStep, give: (answer: StepAnswer) => void): Shortcut[] {
+/** Seconds for which an answer is too early: before its window opens, or nothing seen while a sign may still come. */
+export function early(at: JoinStep, answer: StepAnswer, now: number): number {
+    if (answer.key === 'nothing') {
+        return Math.max(0, (at.lookUntil ?? 0) - now);
+    }
+    return answer.key === 'work' ? Math.max(0, (at.from ?? 0) - now) : 0;
+}
+
+/** Keys by which a step is answered; what is typed has none, and what is too early has no effect. */
+export function stepKeys(at: JoinStep, give: (answer: StepAnswer) => void, now: () => number): Shortcut[] {
     return at.answers
         .filter((answer) => !answer.typed)
-        .map((answer) => ({ key: LETTERS[answer.key] ?? '', what: answer.label, act: () => give(answer) }));
+        .map((answer) => ({
+            key: LETTERS[answer.key] ?? '',
+            what: answer.label,
+            act: () => early(at, answer, now()) === 0 && give(answer),
+        }));
 }

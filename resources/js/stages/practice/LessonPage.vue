@@ -62,7 +62,7 @@ useKeys(() => {
         return [{ key: 'b', what: 'Start again', act: again }];
     }
     return [
-        ...(lesson.value.told && step.value ? stepKeys(step.value, reply) : []),
+        ...(lesson.value.told && step.value ? stepKeys(step.value, reply, () => now.value) : []),
         { key: 'q', what: 'Skip the wait', act: skip },
         { key: 'p', what: 'Pause or go on', act: pace },
     ];

@@ -109,6 +109,9 @@ final readonly class TouchLinkFamily implements Family
             waits: 6.0,
             retry: $byKey ? 'open' : 'rise',
             opened: $byKey ? 'open' : 'rise',
+            opens: $byKey
+                ? [0.0, $light->leaflet->seconds('linkListens')]
+                : [$light->leaflet->seconds('linkFrom'), $light->leaflet->seconds('linkUntil')],
             ifNot: 'No response: hold it nearer, within the time. If another lamp responds, it took the link: reset both.',
             beside: $light,
             caution: $caution,
@@ -154,7 +157,6 @@ final readonly class TouchLinkFamily implements Family
             at: $light->id,
             where: 'at ' . $light->called(),
             acts: [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)],
-            waits: $from,
             on: [$light->id],
             off: $off,
         );

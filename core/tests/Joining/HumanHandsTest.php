@@ -1,0 +1,142 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Joining;
+
+use EmberDusk\Joining\Act;
+use EmberDusk\Joining\Event;
+use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\LiveRun;
+use EmberDusk\Joining\Look;
+use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Values\OutOfTurn;
+use PHPUnit\Framework\TestCase;
+
+/** A run on site with hands that are slow, or answer too early: windows belong to the gesture, not to the answer. */
+final class HumanHandsTest extends TestCase
+{
+    private const LISTENS = 15.0;
+
+    /** Reset by five presses; unjoined it then listens for 15 s. */
+    private static function begun(): LiveRun
+    {
+        $roster = Bench::roster([Bench::zigbee(), Bench::hub()], [['h1', 'c1']]);
+
+        return new LiveRun($roster, Order::for($roster), 1, onSite: true);
+    }
+
+    /** @return array{JoinStep, float} the reset, and the run second at which it is asked for */
+    private static function toReset(LiveRun $run): array
+    {
+        for ($now = 10.0; $run->next($now)->kind !== 'reset'; $now += 5.0) {
+            $run->work($run->next($now)->key(), $now);
+        }
+
+        return [$run->next($now), $now];
+    }
+
+    private static function message(callable $does): string
+    {
+        try {
+            $does();
+        } catch (OutOfTurn $refused) {
+            return $refused->getMessage();
+        }
+
+        return '';
+    }
+
+    public function test_hands_on_site_have_ended_with_the_press(): void
+    {
+        $run = self::begun();
+        [$reset, $now] = self::toReset($run);
+        // “Done, look now” is pressed after the presses, ten seconds after the step was read.
+        $new = $run->work($reset->key(), $now + 10.0);
+        $presses = array_column(array_filter($new, static fn(Event $e): bool => $e->kind === Act::PRESS), 'at');
+        self::assertCount(5, $presses);
+        self::assertSame($now + 10.0, max([0.0, ...$presses]));
+        self::assertGreaterThan($now, min([1e9, ...$presses]));
+    }
+
+    /** The reset is done at 40 s and answered at 48 s, when the join has flashed already: it listens until 55 s, not until 63 s. */
+    public function test_a_window_begins_with_the_gesture_and_not_with_a_late_answer(): void
+    {
+        $run = self::begun();
+        [$reset, $now] = self::toReset($run);
+        $run->work($reset->key(), $now + 10.0);
+        $run->act(Event::SAW, 'c1', $now + 18.0, "{$reset->key()}|expected");
+        $joined = $run->next($now + 18.0);
+        self::assertSame([$now + 10.0, $now + 10.0 + self::LISTENS], $joined->window);
+        self::assertSame($now + 10.0 + self::LISTENS, $joined->lookUntil);
+    }
+
+    /** No “Done” was pressed: the pattern that was seen tells how long ago the gesture was. */
+    public function test_a_window_without_a_logged_gesture_begins_before_the_pattern(): void
+    {
+        $run = self::begun();
+        [$reset, $now] = self::toReset($run);
+        $run->act(Event::SAW, 'c1', $now + 12.0, "{$reset->key()}|expected");
+        $from = $run->next($now + 12.0)->window[0] ?? self::fail('no window');
+        self::assertEqualsWithDelta($now + 12.0 - ($reset->expect?->seconds() ?? 0.0), $from, 1e-9);
+        self::assertLessThan($now + 12.0, $from);
+    }
+
+    public function test_nothing_is_no_answer_while_a_sign_may_still_come(): void
+    {
+        $run = self::begun();
+        [$reset, $now] = self::toReset($run);
+        $run->work($reset->key(), $now + 10.0);
+        $run->act(Event::SAW, 'c1', $now + 12.0, "{$reset->key()}|expected");
+        $joined = $run->next($now + 14.0);
+        $ends = $joined->lookUntil ?? self::fail('no end');
+        $early = static fn() => $run->act(Event::SAW, 'c1', $ends - 7.5, "{$joined->key()}|nothing");
+        self::assertSame('Keep looking: it may still come for 8 s.', self::message($early));
+        self::assertSame(0, $run->progress()->marks->missed, 'it is not logged');
+        $run->act(Event::SAW, 'c1', $ends, "{$joined->key()}|nothing");
+        self::assertSame(1, $run->progress()->marks->missed);
+    }
+
+    /** A light that opens to links by itself, from 15 s to 169 s after power-up: the link is not done before, and its window is its own. */
+    public function test_a_link_waits_until_the_light_listens(): void
+    {
+        $roster = Bench::roster(
+            [
+                new Unit(
+                    id: 'c1',
+                    name: 'Run c1',
+                    role: Unit::LIGHT,
+                    family: 'zigbee',
+                    way: 'zigbee',
+                    leaflet: Bench::leaflet(
+                        ['reset' => 'press PROG 5 in 3'],
+                        ['listens' => 15, 'takesLeast' => 3, 'takesMost' => 6, 'linkFrom' => 15, 'linkUntil' => 169],
+                    ),
+                    place: 'table',
+                    at: [0.0, 0.0],
+                    kind: 'tunable',
+                ),
+                Bench::remote(),
+            ],
+            [['r1', 'c1', 1]],
+        );
+        $run = new LiveRun($roster, Order::for($roster), 1, onSite: true);
+        $now = 10.0;
+        for ($n = 0; $n < 30 && $run->next($now)->kind !== 'link'; $n++, $now += 5.0) {
+            $step = $run->next($now);
+            if ($step->look === Look::Hand) {
+                $run->work($step->key(), $now);
+            } else {
+                $run->act(Event::SAW, $step->device, $now, "{$step->key()}|expected");
+            }
+        }
+        $link = $run->next($now);
+        $on = array_filter($run->log(), static fn(Event $e): bool => $e->kind === Act::ON && $e->device === 'c1');
+        $up = max([0.0, ...array_column($on, 'at')]);
+        self::assertSame([$up + 15.0, $up + 169.0], $link->window);
+        $early = static fn() => $run->work($link->key(), $up + 6.0);
+        self::assertSame('It does not listen yet: wait 9 s more.', self::message($early));
+        self::assertNotSame([], $run->work($link->key(), $up + 15.0));
+    }
+}
