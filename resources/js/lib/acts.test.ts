@@ -50,6 +50,31 @@ async function page(url = '/runs/1') {
     return { box, refused, taken };
 }
 
+test('a request that hangs counts as no signal after two seconds, and what is done meanwhile brings the answer', async () => {
+    vi.useFakeTimers({ toFake: ['setTimeout', 'clearTimeout'] });
+    try {
+        let free!: (response: Response) => void;
+        server = () => new Promise((resolve) => (free = resolve));
+        const { box, taken } = await page();
+        const first = box.give({ kind: 'saw', device: 'c1' });
+        await vi.waitFor(() => expect(sent).toHaveLength(1));
+        expect(box.reached.value).toBe(true);
+        vi.advanceTimersByTime(2000);
+        expect(box.reached.value).toBe(false);
+        const second = box.give({ kind: 'work', device: 'c1' });
+        await vi.waitFor(() => expect(box.waiting.value).toBe(2));
+        server = () => ours(200, { refused: [] });
+        free(ours(200, { refused: [] }));
+        await Promise.all([first, second]);
+        await vi.waitFor(() => expect(box.waiting.value).toBe(0));
+        expect(sent.map((s) => s.acts.map((a) => a.kind))).toEqual([['saw'], ['work']]);
+        expect(taken).toHaveLength(1);
+        expect(box.reached.value).toBe(true);
+    } finally {
+        vi.useRealTimers();
+    }
+});
+
 test('without a signal acts wait in their order, each with its own name and moment, and go in one piece', async () => {
     server = () => Promise.reject(new TypeError('down'));
     const { box } = await page();

@@ -36,6 +36,10 @@ interface Page {
 }
 
 const RETRY = 2000;
+/** Milliseconds without an answer that count as no signal: the page goes on with the steps sent ahead. */
+const SILENT = 2000;
+/** Milliseconds after which a request is given up and sent again; the server takes an act once. */
+const PATIENCE = 15_000;
 /** Acts that go immediately; as many as the server takes. */
 const MOST = 200;
 
@@ -103,11 +107,17 @@ export async function sendActs(): Promise<void> {
                     client,
                     at,
                 }));
-                const answer = await ask<Answer>('POST', url, { acts: body }, { by });
+                const silent = setTimeout(() => (reached.value = false), SILENT);
+                const answer = await ask<Answer>('POST', url, { acts: body }, { by, patience: PATIENCE }).finally(() =>
+                    clearTimeout(silent),
+                );
                 reached.value = true;
                 const told = new Map(answer.refused.map((r) => [r.client, r]));
                 await drop(acts.filter((a) => !told.has(a.client)));
-                pages.get(url)?.take(answer);
+                // What was done meanwhile brings its own answer: until then the page is ahead of this one.
+                if (!kept.value.some((a) => a.url === url && ready(a) && !told.has(a.client))) {
+                    pages.get(url)?.take(answer);
+                }
                 for (const act of acts.filter((a) => told.has(a.client))) {
                     await refuse(act, told.get(act.client)!.message, told.get(act.client)!.pointer);
                 }

@@ -64,6 +64,10 @@ const LAST_BYTES = 60_000;
 interface Asked {
     /** The page is closing: requests continue without it. */
     leaving?: boolean;
+    /** Milliseconds after which a request is given up: it counts as not reached. */
+    patience?: number;
+    /** Ends the request early. */
+    signal?: AbortSignal;
     /** Id of the person whose work is sent: the server refuses it while another person is signed in on this device. */
     by?: number;
 }
@@ -73,7 +77,7 @@ export async function ask<T>(
     method: 'GET' | 'POST' | 'DELETE',
     url: string,
     body?: object | FormData,
-    { leaving = false, by }: Asked = {},
+    { leaving = false, by, patience, signal }: Asked = {},
 ): Promise<T> {
     const form = body instanceof FormData;
     const text = body === undefined || form ? undefined : JSON.stringify(body);
@@ -81,6 +85,7 @@ export async function ask<T>(
     const send = () =>
         fetch(url, {
             method,
+            signal: patience === undefined ? signal : AbortSignal.timeout(patience),
             body: form ? body : text,
             keepalive: leaving && new TextEncoder().encode(text).length < LAST_BYTES,
             headers: {

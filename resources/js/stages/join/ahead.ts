@@ -27,6 +27,7 @@ export function foresee() {
     const stuck = shallowRef(false);
     let answers: Answered[] = [];
     let round = 0;
+    let fetching = new AbortController();
 
     /** Asks again, from the step that the server has just named. */
     function askFor(url: string, at: JoinStep): void {
@@ -38,7 +39,9 @@ export function foresee() {
         }
         node.value = null;
         answers = [];
-        ask<JoinForeseen>('GET', url)
+        fetching.abort();
+        fetching = new AbortController();
+        ask<JoinForeseen>('GET', url, undefined, { signal: fetching.signal })
             .then(({ ahead }) => {
                 if (mine === round && step.value === null && !stuck.value) {
                     node.value = ahead;
@@ -50,6 +53,8 @@ export function foresee() {
 
     /** An answer was given here: continue with its next step. */
     function answer(act: Act, now: number): void {
+        // The answer goes first: steps after an older one are of no use any more.
+        fetching.abort();
         const at = node.value;
         if (act.answer === undefined) {
             return;

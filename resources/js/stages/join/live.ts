@@ -43,6 +43,8 @@ function over(answer: Answer): boolean {
 const LOOKS = 2500;
 /** Milliseconds between two pictures of the running time: windows shorten by a pixel or two, and a phone's battery lasts. */
 const FRAME = 66;
+/** Milliseconds within which the same answer counts once. */
+const DOUBLE = 1000;
 /** Milliseconds of sleep that are reported. */
 const SLEPT = 5000;
 
@@ -99,7 +101,20 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
         }
     }
 
+    /** The answer given last, and when: a double press is one. */
+    let given = { text: '', at: 0 };
+
+    function twice(what: Act): boolean {
+        const text = `${what.kind} ${what.device} ${what.text}`;
+        const again = what.answer !== undefined && text === given.text && serverNow() - given.at < DOUBLE;
+        given = { text, at: again ? given.at : serverNow() };
+        return again;
+    }
+
     async function act(what: Act): Promise<void> {
+        if (twice(what)) {
+            return;
+        }
         slept.value = 0;
         message.value = pointer.value = '';
         ahead.answer(what, now.value);
