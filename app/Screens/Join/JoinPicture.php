@@ -105,9 +105,10 @@ final readonly class JoinPicture implements View
     /** When something shows or closes automatically next, in run seconds; null when nothing will. */
     public static function nextAt(LiveRun $run, float $now): ?float
     {
-        $closes = $run->next($now)->window[1] ?? null;
+        $step = $run->next($now);
+        $closes = $step->window[1] ?? null;
         $times = array_filter(
-            [$run->site()?->nextChange(), $closes === null ? null : $closes + 0.05],
+            [$run->site()?->nextChange(), $step->lookUntil, $closes === null ? null : $closes + 0.05],
             static fn(?float $t): bool => $t !== null && $t > $now,
         );
 
