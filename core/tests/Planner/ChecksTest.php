@@ -32,7 +32,7 @@ final class ChecksTest extends TestCase
     {
         $taken = 0;
         foreach (PlannerJobs::all(7) as $n => [$plan, $runs, $shelf]) {
-            if ($n >= 20) {
+            if ($n >= 12) {
                 break;
             }
             $proposal = Planner::propose($plan, $runs, new Basis($shelf));
