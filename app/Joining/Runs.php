@@ -34,6 +34,9 @@ final readonly class Runs
 {
     public function __construct(private Revisions $revisions, private RunLog $log) {}
 
+    /** Run seconds after which an act that arrives was done while there was no signal. */
+    private const LATE = 5.0;
+
     /** Seconds past a moment at which what shows then is there. */
     private const PAST = 0.05;
 
@@ -120,11 +123,13 @@ final readonly class Runs
     /** @return list<Event> */
     private function done(Job $job, JoinRun $run, User $user, LiveRun $live, GivenAct $act, float $at): array
     {
+        // What was done a while ago, and could not be sent, was not too early any more.
+        $late = $at < $run->clockAt($this->wall()) - self::LATE;
         if ($act->kind === 'work') {
-            return $live->work($act->text, $at);
+            return $live->work($act->text, $at, $late);
         }
         if ($act->kind !== Event::NAMED) {
-            return $live->act($act->kind, $act->device, $at, trim($act->text));
+            return $live->act($act->kind, $act->device, $at, trim($act->text), $late);
         }
         $new = $live->act($act->kind, $act->device, $at, trim($act->text) . ', ' . trim($act->room));
         $change = NameLight::payload(controller: $act->device, name: $act->text, room: $act->room);

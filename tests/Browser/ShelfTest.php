@@ -59,6 +59,28 @@ final class ShelfTest extends BrowserTestCase
         $this->eventually(fn(): bool => $carries('25.0'), 'undo does not bring the old copy back');
     }
 
+    /** A supply as its label has it: a missing field gets the focus, the rest is assumed, and it is copied by keyboard. */
+    public function test_an_entry_is_made_from_a_label_and_copied_by_keyboard(): void
+    {
+        $at = fn(): mixed => $this->js('return document.activeElement.name || document.activeElement.tagName');
+        $this->open('/shelf');
+        $this->see('Everything');
+        $this->button('New entry')->sendKeys(Key::ENTER);
+        $this->eventually(fn(): bool => $at() === 'SELECT', 'the form does not take the keyboard');
+        $this->press('supply');
+        $this->find('input[name=ratedAmps]')->sendKeys('4');
+        $this->find('input[name=name]')->sendKeys(['Label supply', Key::ENTER]);
+        $this->expectedErrors = ['422'];
+        $this->see('It is missing.');
+        $this->eventually(fn(): bool => $at() === 'volts', 'the missing field does not get the focus');
+        $this->press('24', Key::ENTER);
+        $this->see('Jobs that use it');
+        $this->see('0.01 × volts ÷ rated current is assumed');
+        $this->button('Copy')->sendKeys(Key::ENTER);
+        $this->eventually(fn(): bool => $at() === 'name', 'the copy does not take the keyboard');
+        self::assertSame('Label supply, copy', $this->js('return document.activeElement.value'));
+    }
+
     public function test_a_file_is_taken_in_or_refused_at_its_line(): void
     {
         $this->open('/shelf');

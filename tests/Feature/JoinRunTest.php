@@ -160,6 +160,19 @@ final class JoinRunTest extends TestCase
     }
 
     /** Two hundred things a minute, from two devices at the same time, half of them sent twice. */
+    /** Nothing seen two seconds after the gesture is too early now; from a page that had no signal then, it is what was seen. */
+    public function test_an_early_answer_is_refused_now_and_taken_when_it_arrives_late(): void
+    {
+        $this->along('join c1 h1/reset');
+        $key = $this->look()['step']['key'];
+        $this->act('work', $key);
+        $at = Carbon::now()->getTimestampMs();
+        self::assertStringContainsString('Keep looking', $this->refused('saw', "{$key}|nothing")['message']);
+        $this->pass(20);
+        $this->act('saw', "{$key}|nothing", 'c1', ['at' => $at]);
+        self::assertSame(1, $this->look()['missed']);
+    }
+
     public function test_two_hundred_things_a_minute_are_kept_without_loss(): void
     {
         $url = "/jobs/{$this->job->id}/join/{$this->run}";

@@ -128,11 +128,13 @@ final class LiveRun
     /**
      * Logs an action or answer now, after all automatic events.
      *
+     * @param  bool  $late  done while there was no signal: its time is over, so it is not refused as too early
+     *
      * @return list<Event> added events
      *
      * @throws Refusal when the device or the kind is unknown, or when nothing was asked that this would answer
      */
-    public function act(string $kind, string $device, float $now, string $text = ''): array
+    public function act(string $kind, string $device, float $now, string $text = '', bool $late = false): array
     {
         $this->settle($now);
         if ($device !== '' && !$this->roster->has($device)) {
@@ -149,7 +151,7 @@ final class LiveRun
             throw InvalidInput::at('/kind', "“{$kind}” is not a step or an answer here.");
         }
 
-        return $this->answer(Event::read($at, $kind, $device, $text), $this->next($now));
+        return $this->answer(Event::read($at, $kind, $device, $text), $this->next($now), $late);
     }
 
     /**
@@ -157,7 +159,7 @@ final class LiveRun
      *
      * @throws Refusal for an answer that is not offered
      */
-    private function answer(Event $given, JoinStep $step): array
+    private function answer(Event $given, JoinStep $step, bool $late): array
     {
         // A lamp may answer before the list does.
         $asked = $given->kind === Event::SAW ? $this->progress->asked($given->step?->key() ?? '') : $step;
@@ -173,10 +175,10 @@ final class LiveRun
         if ($offered === [] && !$ticked) {
             throw OutOfTurn::at('/kind', 'The run has moved on: that answers an earlier step.');
         }
-        if ($ticked) {
+        if ($ticked && !$late) {
             $this->open($step, $given->at);
         }
-        if ($step->key() === $given->step?->key()) {
+        if ($step->key() === $given->step?->key() && !$late) {
             $this->looked($step, $given);
         }
         if ($given->kind === Event::FOUND && trim($given->text) === '') {
@@ -204,7 +206,7 @@ final class LiveRun
      *
      * @throws OutOfTurn
      */
-    public function work(string $key, float $now): array
+    public function work(string $key, float $now, bool $late = false): array
     {
         $this->settle($now);
         $step = $this->next($now);
@@ -215,7 +217,9 @@ final class LiveRun
         if ($step->key() !== $key) {
             throw OutOfTurn::at('/kind', 'The run has moved on: that was an earlier step.');
         }
-        $this->open($step, $now);
+        if (!$late) {
+            $this->open($step, $now);
+        }
         $new = $this->hands($step, $now);
         $last = $new === [] ? $this->after($now) : $new[count($new) - 1]->at;
         $new[] = new Event($last, Event::DONE, $step->device, step: StepKey::read($step->key()));
@@ -271,7 +275,7 @@ final class LiveRun
     {
         $left = ($step->window[0] ?? 0.0) - $now;
         if ($left > 0.05) {
-            throw OutOfTurn::at('/kind', sprintf('It does not listen yet: wait %.0F s more.', ceil($left)));
+            throw OutOfTurn::at('/kind', sprintf('Too early: wait %.0F s more.', ceil($left)));
         }
     }
 

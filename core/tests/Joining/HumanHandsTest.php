@@ -136,7 +136,7 @@ final class HumanHandsTest extends TestCase
         $up = max([0.0, ...array_column($on, 'at')]);
         self::assertSame([$up + 15.0, $up + 169.0], $link->window);
         $early = static fn() => $run->work($link->key(), $up + 6.0);
-        self::assertSame('It does not listen yet: wait 9 s more.', self::message($early));
+        self::assertSame('Too early: wait 9 s more.', self::message($early));
         self::assertNotSame([], $run->work($link->key(), $up + 15.0));
     }
 }

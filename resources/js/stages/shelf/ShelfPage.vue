@@ -91,7 +91,13 @@ function begin(): void {
     open.value = '';
     prepared.value = {};
     fresh.value = kind.value || 'strip';
+    enter('select');
+}
+
+/** The keyboard goes on in the form that has opened. */
+function enter(field: string): void {
     bring(form.value);
+    void nextTick(() => form.value?.querySelector<HTMLElement>(field)?.focus());
 }
 
 /** A new entry that begins as a copy of another. */
@@ -99,7 +105,7 @@ function copied(cells: Record<string, string>): void {
     open.value = '';
     prepared.value = cells;
     fresh.value = cells.kind ?? 'strip';
-    bring(form.value);
+    enter('input[name=name]');
 }
 
 async function take(): Promise<void> {
