@@ -129,7 +129,6 @@ final class LiveRun
      * Logs an action or answer now, after all automatic events.
      *
      * @param  bool  $late  done while there was no signal: its time is over, so it is not refused as too early
-     *
      * @return list<Event> added events
      *
      * @throws Refusal when the device or the kind is unknown, or when nothing was asked that this would answer
