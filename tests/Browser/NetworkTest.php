@@ -96,7 +96,6 @@ final class NetworkTest extends BrowserTestCase
         }, 'the step is not ticked');
         $this->see('1 tick on this device');
         $this->forget();
-        $this->browser()->driver->get('about:blank');
         $this->browser()->offline(false);
         $this->open('/sign-in');
         $this->see('1 entry of Demo installer on this device');
@@ -202,10 +201,15 @@ final class NetworkTest extends BrowserTestCase
         $this->click(fn() => $this->button('Sign in'));
     }
 
+    /**
+     * Leaves the page and clears its session. A page that is being left is no longer cut off and may send once more: it has no session by then. An
+     * answer that was under way may bring a cookie back: cookies are cleared again.
+     */
     private function forget(): void
     {
-        // An answer still on its way would bring its cookie back.
+        $tools = new ChromeDevToolsDriver($this->browser()->driver);
+        $tools->execute('Network.clearBrowserCookies');
         $this->browser()->driver->get('about:blank');
-        (new ChromeDevToolsDriver($this->browser()->driver))->execute('Network.clearBrowserCookies');
+        $tools->execute('Network.clearBrowserCookies');
     }
 }
