@@ -120,6 +120,20 @@ final class Circuits
     }
 
     /**
+     * A pixel board of a run that is there already.
+     *
+     * @param  Written  $entry
+     */
+    public function board(string $id, array $entry, string $run): self
+    {
+        $new = $this->device('controllers', $id, self::written('board', $entry));
+        $of = $new->lists['runs'][$run];
+        assert($of instanceof Run);
+
+        return $new->put('runs', $run, $of->equipped(controller: $id));
+    }
+
+    /**
      * A run along the wall of the place; by default single-colour strip of 24 V and 9.6 W/m.
      *
      * @param  Written  $strip

@@ -15,7 +15,7 @@ trait FigureAssertions
     private static function assertWorkings(array $figures): void
     {
         $language = new ExpressionLanguage();
-        foreach (['min', 'max', 'sqrt', 'ceil'] as $name) {
+        foreach (['min', 'max', 'sqrt', 'ceil', 'floor'] as $name) {
             $language->addFunction(ExpressionFunction::fromPhp($name));
         }
         foreach ($figures as $figure) {

@@ -12,7 +12,8 @@ return [
     ],
     [
         'Checks/Controller/PixelBoards.php',
-        ['} elseif ($pixels > $each) {', '} elseif ($pixels > 2 * $each) {'],
+        ['count($lines) > $outputs->count', 'count($lines) >= $outputs->count'],
+        ['$amps > $board->totalAmps', '$amps > 1.02 * $board->totalAmps'],
         ['RATE = 20.0;', 'RATE = 25.0;'],
         ['2 + $group->dataWires', '2'],
     ],
@@ -88,7 +89,7 @@ return [
     [
         'Checks/Controller/Switching.php',
         ['?->switched() !== false', '?->switched() !== true'],
-        ["rule('controller-kind')", "rule('channels')"],
+        ['$board = $case->controller?->pixels !== null', '$board = $case->controller?->pixels === null'],
     ],
     [
         'Checks/Controller/InputRange.php',
@@ -256,6 +257,7 @@ return [
     [
         'Checks/Kit/TrialBoards.php',
         ['$kit !== null && ($kit->written', '$kit === null && ($kit->written'],
+        ['?->trial === true &&', '?->trial === false &&'],
         ["rule('trial')", "rule('trials')"],
     ],
     ['Checks/Join/NotJoined.php', ['!in_array($id,', 'in_array($id,'], ['?->profile !== null', '?->profile === null']],

@@ -155,6 +155,23 @@ final readonly class KitScreen
 
     private static function carries(Run $run, Strip $strip, Controller $controller): Figure
     {
+        if ($controller->pixels !== null && $strip->pixels !== null) {
+            return new Figure(
+                label: strtoupper((string) $run->controller) . ' supports',
+                value: ControllerAmps::metres($strip, $controller),
+                unit: 'm of it',
+                decimals: 2,
+                formula: 'floor(o * n / k) * p',
+                inputs: [
+                    new Input('o', 'data outputs', $controller->pixels->count, '', path: 'shelf.outputs'),
+                    new Input('n', 'pixels per output', $controller->pixels->each, '', path: 'shelf.pixelsPerOutput'),
+                    new Input('k', 'pixels per cut', $strip->pixels->pixels, '', path: 'shelf.pixelsPerCut'),
+                    new Input('p', 'pitch', $strip->pitch, 'm', path: 'shelf.pitch'),
+                ],
+                assumption: 'Every output used to its end.',
+                source: 'the board’s instructions, on the shelf',
+            );
+        }
         $fullest = max(array_map(static fn($c): float => $c->wattsPerMetre, $strip->channels));
 
         return new Figure(

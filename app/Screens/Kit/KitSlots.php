@@ -27,11 +27,6 @@ final readonly class KitSlots
             return self::BATTERY;
         }
 
-        // Pixels take their colour from a board: a controller has no place there.
-        if ($plan->strip($run->strip)?->switched() === false && $run->controller === null) {
-            return array_values(array_diff(self::MAINS, ['controller']));
-        }
-
         return self::MAINS;
     }
 
@@ -39,6 +34,10 @@ final readonly class KitSlots
     {
         if ($slot === 'supply' && self::battery($plan, $run)) {
             return 'Converter';
+        }
+
+        if ($slot === 'controller' && $plan->strip($run->strip)?->pixels !== null) {
+            return 'Pixel board';
         }
 
         return self::LABELS[$slot] ?? ucfirst($slot);
@@ -73,6 +72,7 @@ final readonly class KitSlots
             $slot === 'supply' && self::battery($plan, $run) => self::outlets($plan)
                 ? ['converter', 'supply']
                 : ['converter'],
+            $slot === 'controller' && $plan->strip($run->strip)?->pixels !== null => ['board'],
             default => [$slot],
         };
     }

@@ -169,11 +169,7 @@ final readonly class Ribbons
     {
         $plan = $state->plan;
         $marks = $plan->cutMarks($run);
-        if ($run->controller === null || $plan->strip($run->strip)?->switched() === false) {
-            $cables = [];
-        } else {
-            $cables = array_reverse($plan->ways()->wayTo($run->controller), true);
-        }
+        $cables = $run->controller === null ? [] : array_reverse($plan->ways()->wayTo($run->controller), true);
         foreach ($plan->ways()->feedsOf($run) as $feed) {
             $cables += array_reverse($plan->ways()->wayTo($feed->id), true);
         }

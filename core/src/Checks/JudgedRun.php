@@ -75,25 +75,42 @@ final readonly class JudgedRun
         return $this->job->smallest($kind, $fits, $size);
     }
 
-    /** The smallest controller on the shelf that has the channels, takes the volts and carries the run. */
+    /** The smallest controller on the shelf that has the channels, takes the volts and carries the run; for pixels the smallest board. */
     public function fittingController(): ?Controller
     {
-        $strip = $this->strip;
         $supply = $this->supply;
-        $volts = $strip?->volts;
+        $volts = $this->strip?->volts;
         $load = $this->run->controller !== null ? $this->job->controller($this->run->controller) : null;
 
         return $this->smallest(
             Controller::class,
-            static fn(Controller $c): bool => ($supply === null
+            fn(Controller $c): bool => ($supply === null
                 ? $volts === null || InputRange::takes($c, $volts)
                 : InputRange::suits($c, $supply)) &&
-                ($strip === null ||
-                    ($c->channels >= count($strip->channels) &&
-                        $c->switches !== $strip->common &&
-                        ($load === null || ControllerAmps::over($load->on($c)) <= 1.0))),
+                $this->driven($c) &&
+                ($load === null || ControllerAmps::over($load->on($c)) <= 1.0),
             static fn(Controller $c): float => $c->totalAmps,
         );
+    }
+
+    /** Whether a controller has the outputs that the run needs; a trial board is for no job. */
+    private function driven(Controller $c): bool
+    {
+        $strip = $this->strip;
+        if ($strip === null) {
+            return $c->pixels === null;
+        }
+        if ($strip->pixels === null) {
+            return $c->pixels === null && $c->channels >= count($strip->channels) && $c->switches !== $strip->common;
+        }
+
+        return $c->pixels?->trial === false && $c->pixels->count * $c->pixels->each >= $this->pixels();
+    }
+
+    /** Pixels of the run; 0 of other strips. */
+    public function pixels(): int
+    {
+        return ($this->plan->cutMarks($this->run)?->groupCount() ?? 0) * ($this->strip->pixels->pixels ?? 0);
     }
 
     /** @return list<Fix> that take the smallest fitting controller */

@@ -77,7 +77,7 @@ final readonly class Phases
         $duties = [];
         foreach ($island->parts as $parts) {
             $id = $parts->run->controller;
-            if ($parts->controller !== null && $id !== null) {
+            if ($parts->controller !== null && $parts->controller->pixels === null && $id !== null) {
                 $duties[$id] ??= self::copied($plan, $parts->run, $scene, count($parts->strip->channels));
             }
         }

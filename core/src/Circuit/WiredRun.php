@@ -12,11 +12,11 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
-/** Everything that a run needs before it can be computed, found in the plan. A pixel strip needs no controller for its power. */
+/** Everything that a run needs before it can be computed, found in the plan. Pixels need a board for their power only where a cable to them begins at it. */
 final readonly class WiredRun
 {
     /**
-     * @param  LaidCable|null  $trunk  from supply to controller; null for pixels
+     * @param  LaidCable|null  $trunk  from supply to controller or board; null for pixels without a board or with one that has no supply cable
      * @param  non-empty-array<string, LaidCable>  $tails by feed id
      */
     private function __construct(
@@ -47,11 +47,10 @@ final readonly class WiredRun
             return null;
         }
 
-        $controller = null;
-        $trunk = null;
-        if ($strip->switched()) {
-            $controller = $plan->controller($run->controller);
-            $trunk = $plan->ways()->cableTo($run->controller ?? '');
+        $trunk = $plan->ways()->cableTo($run->controller ?? '');
+        $controller = $plan->controller($run->controller);
+        if (!$strip->switched() && ($controller?->pixels === null || $trunk === null)) {
+            $controller = $trunk = null;
         }
 
         return new self(
@@ -69,13 +68,14 @@ final readonly class WiredRun
     public static function lacking(Plan $plan, Run $run): array
     {
         $switched = $plan->strip($run->strip)?->switched() ?? true;
+        $through = $switched || self::throughBoard($plan, $run);
 
         return array_values(
             array_filter([
                 $plan->strip($run->strip) === null ? 'a strip' : null,
                 $plan->supply($run->supply) === null ? 'a supply' : null,
                 $switched && $plan->controller($run->controller) === null ? 'a controller' : null,
-                ($switched && $plan->ways()->cableTo($run->controller ?? '') === null) ||
+                ($through && $plan->ways()->cableTo($run->controller ?? '') === null) ||
                 count(self::tails($plan, $run)) < max(1, count($plan->ways()->feedsOf($run)))
                     ? 'cables'
                     : null,
@@ -92,7 +92,7 @@ final readonly class WiredRun
         foreach (array_keys(self::tails($plan, $run)) as $feed) {
             $needs += array_fill_keys(array_keys($plan->ways()->wayTo($feed)), $channels + 1);
         }
-        if ($strip?->switched() !== false && $plan->ways()->cableTo($run->controller ?? '') !== null) {
+        if ($plan->ways()->cableTo($run->controller ?? '') !== null) {
             foreach (array_keys($plan->ways()->wayTo($run->controller ?? '')) as $id) {
                 $needs[$id] = 2;
             }
@@ -110,6 +110,18 @@ final readonly class WiredRun
         }
 
         return $short;
+    }
+
+    /** Whether a cable to one of its feeds begins at its board. */
+    private static function throughBoard(Plan $plan, Run $run): bool
+    {
+        foreach (self::tails($plan, $run) as $tail) {
+            if ($plan->ways()->root($tail->from) === $run->controller) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return array<string, LaidCable> by feed id */

@@ -136,7 +136,7 @@ final class Wiring
         $this->outputs[$id] = [$plus, $minus];
     }
 
-    /** Its outputs are as many as the strips on it have channels that conduct. */
+    /** Its outputs are as many as the strips on it have channels that conduct; a board passes both poles on. */
     private function controller(string $id, Island $island): void
     {
         $controller = $this->plan->controller($id);
@@ -162,7 +162,7 @@ final class Wiring
         $out = [$net->node("{$c}_com", $emf)];
         $net->resistor(name: "{$c}_com", part: $id, from: $in, to: $out[0], ohms: $controller->commonOhms);
         if ($channels !== 0) {
-            foreach ($this->phase->channels($id, $channels) as $n) {
+            foreach ($controller->pixels !== null ? [1] : $this->phase->channels($id, $channels) as $n) {
                 $out[$n] = $net->node("{$c}_{$n}", 0.0);
                 $net->resistor(
                     name: "{$c}_{$n}",

@@ -8,6 +8,7 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Trigger;
 
 /** Rows and columns of the control matrix besides joined devices: segments and fixtures down, push-buttons, presence and vehicle wires across. */
@@ -34,42 +35,69 @@ final readonly class BoardExtras
             $none = TriggerUnits::none($plan, $trigger);
             $plays = (new Priorities($plan))->lights($trigger);
             foreach ($board->lights as $light) {
-                $run = $plan->items[$light->item]->on ?? '';
-                $played = array_intersect($plays, [$light->id, $light->item, $run]) !== [];
+                $played = array_intersect($plays, [$light->id, ...self::runsOf($plan, $light->id)]) !== [];
                 $cells[] = self::started($trigger, $light->id, $played, $none);
             }
             foreach ($rows as $row) {
-                $run = $row->of !== '' ? $plan->items[$board->roster->unit($row->of)->item]->on ?? '' : '';
+                $played = array_intersect($plays, self::runsOf($plan, $row->of)) !== [];
                 $cells[] =
                     $row->of === ''
                         ? new Cell($trigger->id, $row->id, Cell::CANNOT, why: $row->why)
-                        : self::started($trigger, $row->id, in_array($run, $plays, true), $none);
+                        : self::started($trigger, $row->id, $played, $none);
             }
         }
 
         return new self($rows, $starts, $cells);
     }
 
-    /** @return list<BoardRow> of pixel runs whose + is cut: each part is its own light in the board's app */
+    /** @return list<BoardRow> of boards with several runs or a run whose + is cut: each part is its own light in the board's app */
     private static function segments(Plan $plan, Roster $roster): array
     {
         $rows = [];
-        foreach ($roster->inRole(Unit::BOARD) as $board) {
-            $run = $plan->runs[$plan->items[$board->item]->on ?? ''] ?? null;
-            $parts = $run !== null && $run->zones !== [] ? count($run->zones) + 1 : 0;
-            for ($n = 1; $n <= $parts; $n++) {
+        foreach (self::segmentsOf($plan) as $board => $segments) {
+            $unit = $roster->units[$board] ?? null;
+            if ($unit === null) {
+                continue;
+            }
+            foreach ($segments as $n => $name) {
                 $rows[] = new BoardRow(
-                    id: "{$board->id}-{$n}",
-                    label: $board->label(),
-                    name: "{$plan->lightName($board->item)} {$n}",
-                    place: $board->place,
-                    kind: "segment {$n} of {$parts}",
-                    of: $board->id,
+                    id: "{$unit->id}-" . ($n + 1),
+                    label: $unit->label(),
+                    name: $name,
+                    place: $unit->place,
+                    kind: 'segment ' . ($n + 1) . ' of ' . count($segments),
+                    of: $unit->id,
                 );
             }
         }
 
         return $rows;
+    }
+
+    /** @return array<string, list<string>> names of the segments by board: several runs, and parts of a run whose + is cut */
+    private static function segmentsOf(Plan $plan): array
+    {
+        $segments = [];
+        foreach ($plan->runs as $run) {
+            $board = $plan->boardOn($run)?->id;
+            $parts = count($run->zones) + 1;
+            for ($n = 1; $board !== null && $n <= $parts; $n++) {
+                $segments[$board][] = $parts === 1 ? $run->name() : "{$plan->lightName($run->id)} {$n}";
+            }
+        }
+
+        return array_filter($segments, static fn(array $of): bool => count($of) > 1);
+    }
+
+    /** @return list<string> ids of the runs of a controller */
+    private static function runsOf(Plan $plan, string $controller): array
+    {
+        return array_values(
+            array_map(
+                static fn(Run $r): string => $r->id,
+                array_filter($plan->runs, static fn(Run $r): bool => $r->controller === $controller),
+            ),
+        );
     }
 
     /** @return list<BoardRow> */

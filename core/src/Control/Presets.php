@@ -98,13 +98,7 @@ final readonly class Presets
     /** The device of a scene's light: a controller, or the board of a pixel run. */
     private static function unit(Plan $plan, Roster $roster, string $light): ?Unit
     {
-        foreach ($roster->units as $unit) {
-            if ($unit->id === $light || ($plan->items[$unit->item]->on ?? '') === $light) {
-                return $unit;
-            }
-        }
-
-        return null;
+        return $roster->units[$plan->runs[$light]->controller ?? $light] ?? null;
     }
 
     /**

@@ -63,7 +63,7 @@ final readonly class Sheet
             'revision' => $revision,
             'engine' => Engine::VERSION,
             'runs' => array_map(
-                static fn(Run $r): array => self::run($job, $r, $roster),
+                static fn(Run $r): array => self::run($job, $r),
                 array_values(array_filter($plan->runs, self::planned(...))),
             ),
             'cables' => self::otherCables($job),
@@ -181,7 +181,7 @@ final readonly class Sheet
     }
 
     /** @return array<string, mixed> */
-    private static function run(JudgedJob $job, Run $run, Roster $roster): array
+    private static function run(JudgedJob $job, Run $run): array
     {
         $plan = $job->plan;
         $result = $job->result($run->id);
@@ -239,7 +239,7 @@ final readonly class Sheet
             'strip' => $strip?->name(),
             'length' => Figure::print($plan->cutMarks($run)?->length() ?? $run->length(), 2) . ' m',
             'supply' => self::supply($plan, $run),
-            'controller' => self::named($run->controller, $controller?->name()) ?? self::board($plan, $run, $roster),
+            'controller' => self::named($run->controller, $controller?->name()),
             'light' => $light?->name,
             'room' => $light?->room,
             'reset' => $profile?->resetCard(),
@@ -259,18 +259,6 @@ final readonly class Sheet
         }
 
         return "{$named}, from " . self::named($bank, $plan->supply($bank)?->name());
-    }
-
-    /** Source of the pixel data. */
-    private static function board(Plan $plan, Run $run, Roster $roster): ?string
-    {
-        foreach ($plan->items as $item) {
-            if ($item->on === $run->id && $plan->kit[$item->kit]->kind() === 'board') {
-                return self::named(HandoverFacts::label($roster, $item->id), $plan->kit[$item->kit]->entry->name());
-            }
-        }
-
-        return null;
     }
 
     /** @return list<string> kit beside the chains of the runs */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
+use EmberDusk\Control\DataLine;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -24,10 +25,16 @@ final class WiringDiagram
 
     private const STEP = 46;
 
+    /** Height of the line with the data outputs. */
+    private const DATA = 20;
+
     /** @var list<string> */
     private array $drawn = [];
 
     private int $high = 0;
+
+    /** @var array<string, int> middle of the box of each unit */
+    private array $at = [];
 
     private function __construct(private readonly Plan $plan, private readonly Run $run) {}
 
@@ -51,6 +58,7 @@ final class WiringDiagram
         $chain = $this->chain();
         $y = 6;
         foreach ($chain as $n => [$id, $name]) {
+            $this->at[$id] = $y + self::BOX / 2;
             $this->box($y, strtoupper($id), $name);
             $cable = isset($chain[$n + 1]) ? $this->plan->ways()->cableTo($chain[$n + 1][0]) : null;
             $y += self::BOX;
@@ -67,11 +75,7 @@ final class WiringDiagram
     private function chain(): array
     {
         $supply = $this->run->supply;
-        $ids = array_filter([
-            $this->plan->supplies[$supply ?? '']->bank ?? null,
-            $supply,
-            $this->plan->strip($this->run->strip)?->switched() === false ? null : $this->run->controller,
-        ]);
+        $ids = array_filter([$this->plan->supplies[$supply ?? '']->bank ?? null, $supply, $this->run->controller]);
 
         return array_values(
             array_map(
@@ -84,9 +88,12 @@ final class WiringDiagram
         );
     }
 
-    /** The strip at the foot, its feeds at their metres, and a cable to each. */
+    /** The strip at the foot, its feeds at their metres, and a cable to each: from the last unit, or past a board from the supply. */
     private function strip(int $from): void
     {
+        $data = $this->data();
+        $under = $from;
+        $from += $data === '' ? 0 : self::DATA;
         $marks = $this->plan->cutMarks($this->run);
         $long = max(0.01, $marks?->length() ?? $this->run->length());
         $feeds = $this->plan->ways()->feedsOf($this->run);
@@ -95,9 +102,19 @@ final class WiringDiagram
         foreach ($feeds as $n => $feed) {
             $x = self::MARGIN + (int) round((($marks?->position($feed->pad) ?? 0.0) / $long) * $wide);
             $y = $from + 18 + 16 * $n;
-            $start = self::MARGIN + 20 + 8 * $n;
             $cable = $this->plan->ways()->cableTo($feed->id);
-            $this->line($start, $from, $start, $y);
+            $root = $this->plan->ways()->root($cable->from ?? '');
+            $past =
+                $root !== null &&
+                isset($this->plan->supplies[$root], $this->at[$root]) &&
+                array_key_last($this->at) !== $root;
+            $start = $past ? max(3, self::MARGIN - 6 - 4 * $n) : self::MARGIN + 20 + 8 * $n;
+            if ($past) {
+                $this->line(self::MARGIN, $this->at[$root], $start, $this->at[$root]);
+                $this->line($start, $this->at[$root], $start, $y);
+            } else {
+                $this->line($start, $under, $start, $y);
+            }
             $this->line($start, $y, $x, $y);
             $this->line($x, $y, $x, $bar);
             $this->drawn[] = "<circle cx=\"{$x}\" cy=\"{$bar}\" r=\"3.5\"/>";
@@ -107,6 +124,12 @@ final class WiringDiagram
                 Figure::print($marks?->position($feed->pad) ?? 0.0, 2) .
                 ' m';
             $this->label(max(self::MARGIN + 22 + 8 * count($feeds), min($x - 220, self::WIDE - 330)), $y - 3, $text);
+        }
+        if ($data !== '') {
+            $x = self::MARGIN + self::WIDTH - 20;
+            $this->drawn[] = "<path d=\"M{$x},{$under}v14H8V{$bar}\" stroke=\"#000\" stroke-dasharray=\"4 3\" fill=\"none\"/>";
+            $this->drawn[] = "<path d=\"M8,{$bar}h12\" stroke=\"#000\" stroke-dasharray=\"4 3\" fill=\"none\"/>";
+            $this->label(self::MARGIN + self::WIDTH - 10, $under + 18, $data);
         }
         $this->drawn[] = sprintf(
             '<rect x="%d" y="%d" width="%d" height="12" fill="#fff" stroke="#000" stroke-width="1.5"/>',
@@ -135,6 +158,19 @@ final class WiringDiagram
         );
         $this->label(self::WIDE - self::MARGIN - 60, $bar + 28, 'its end');
         $this->high = $bar + 38;
+    }
+
+    /** Data outputs of the run's board, with their pixels; empty for strips of channels. */
+    private function data(): string
+    {
+        $lines = array_filter(
+            DataLine::needed($this->plan, (string) $this->run->controller),
+            fn(DataLine $l): bool => $l->run === $this->run->id,
+        );
+
+        return $lines === []
+            ? ''
+            : 'data: ' . implode('; ', array_map(static fn(DataLine $l): string => $l->words(), $lines));
     }
 
     private function cable(LaidCable $cable): string

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Control;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Plan\Item;
@@ -56,7 +55,6 @@ final class RosterOfPlan
     {
         $reader = new self($plan);
         $reader->lights();
-        $reader->boards();
         $reader->hubs();
         $reader->items();
         $reader->add(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''));
@@ -102,12 +100,15 @@ final class RosterOfPlan
                 continue;
             }
             $place = $device->stands->place ?? ($run->place ?? '');
+            // A pixel board with a page of its own joins by that page; a small one like any controller of its radio.
+            $page = $entry->pixels !== null && Families::for(Unit::BOARD, $entry->family) !== null;
+            $role = $page ? Unit::BOARD : Unit::LIGHT;
             $this->add(
                 new Unit(
                     id: $id,
                     name: $run?->name() ?? '',
-                    role: Unit::LIGHT,
-                    family: self::family(Unit::LIGHT, $entry->family),
+                    role: $role,
+                    family: self::family($role, $entry->family),
                     way: $entry->family,
                     leaflet: $entry->profile ?? new Behaviour(),
                     place: $place,
@@ -137,36 +138,6 @@ final class RosterOfPlan
     private function room(string $place): string
     {
         return $this->plan->places[$place]->name ?? '';
-    }
-
-    private function boards(): void
-    {
-        $n = 0;
-        foreach ($this->plan->items as $id => $item) {
-            $run = $this->plan->runs[$item->on ?? ''] ?? null;
-            if ($this->kind($item) !== 'board' || $run === null) {
-                continue;
-            }
-            $written = $this->plan->kit[$item->kit]->written;
-            $profile = $written['profile'] ?? null;
-            $this->add(
-                new Unit(
-                    id: 'b' . ++$n,
-                    name: $run->name(),
-                    role: Unit::BOARD,
-                    family: self::family(Unit::BOARD, 'wifi'),
-                    way: 'wifi',
-                    leaflet: is_array($profile) ? Behaviour::read(new Fields($profile)) : new Behaviour(),
-                    place: $item->stands->place ?? $item->place,
-                    at: $this->at($id),
-                    switch: $run->supply ?? '',
-                    kind: $this->plan->strip($run->strip)?->colours() ?? 'rgb',
-                    used: $item->used,
-                    room: $this->room($item->place),
-                    item: $id,
-                ),
-            );
-        }
     }
 
     private function kind(Item $item): string

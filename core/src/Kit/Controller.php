@@ -7,7 +7,10 @@ namespace EmberDusk\Kit;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Profiles\Behaviour;
 
-/** A dimming controller with switched returns: its limits, its resistances, how it resets and joins. */
+/**
+ * A dimming controller with switched returns, a repeater, or a pixel board, which passes + and - on and sends data: its limits, its resistances, how
+ * it resets and joins.
+ */
 final readonly class Controller implements Entry
 {
     /** Settings to make before power-on. */
@@ -26,6 +29,7 @@ final readonly class Controller implements Entry
      * @param  bool  $groundsApart  whether its input is parted from its supply
      * @param  bool  $sharesChannels  whether its duties add up to one at full
      * @param  string  $switches  side of a channel that it switches: minus or plus
+     * @param  PixelOutputs|null  $pixels  data outputs of a board; null for controllers of channels
      * @param  float  $channelOhms  from a channel's output to the supply's minus, when on
      */
     public function __construct(
@@ -48,13 +52,20 @@ final readonly class Controller implements Entry
         public bool $groundsApart = true,
         public bool $sharesChannels = false,
         public string $switches = 'minus',
+        public ?PixelOutputs $pixels = null,
     ) {}
+
+    /** Ohm of a board's terminals, from its input to a strip, each pole (common practice, no source). */
+    public const TERMINAL_OHMS = 0.01;
 
     /** Ohm of a repeater's input, from + to each channel (docs/model.md 3). */
     public const INPUT_OHMS = 10_000.0;
 
     public static function read(Fields $f): self
     {
+        if ($f->string('kind') === 'board') {
+            return self::board($f);
+        }
         if ($f->string('kind') === 'repeater') {
             return new self(
                 id: $f->string('id'),
@@ -96,6 +107,32 @@ final readonly class Controller implements Entry
         );
     }
 
+    private static function board(Fields $f): self
+    {
+        return new self(
+            id: $f->string('id'),
+            name: $f->string('name'),
+            channels: 0,
+            channelAmps: $f->number('totalAmps', 0.01, 200),
+            totalAmps: $f->number('totalAmps', 0.01, 200),
+            inputLeast: $f->number('inputLeast', 3, 60),
+            inputMost: $f->number('inputMost', 3, 60),
+            commonOhms: self::TERMINAL_OHMS,
+            channelOhms: self::TERMINAL_OHMS,
+            standbyAmps: $f->number('standbyAmps', 0, 2),
+            profile: $f->maybe('profile', Behaviour::read(...)),
+            family: $f->stringOrNull('family') ?? 'wifi',
+            modes: ['pixels'],
+            setting: $f->stringOrNull('jumpers') ?? '',
+            pixels: new PixelOutputs(
+                count: $f->whole('outputs', 1, 64),
+                each: $f->whole('pixelsPerOutput', 1, 100_000),
+                protected: !$f->has('fused') || $f->flag('fused'),
+                trial: $f->has('trial') && $f->flag('trial'),
+            ),
+        );
+    }
+
     public function id(): string
     {
         return $this->id;
@@ -116,6 +153,12 @@ final readonly class Controller implements Entry
     public function setByHand(): bool
     {
         return in_array($this->setBy, self::SET_BY_HAND, true);
+    }
+
+    /** Whether jumpers of a board are set before it is connected. */
+    public function hasJumpers(): bool
+    {
+        return $this->pixels !== null && $this->setting !== '';
     }
 
     /** Rated watts at the given volts, from its total amps. */

@@ -49,7 +49,7 @@ final readonly class Shelf
             'pixels' => Strip::ofPixels($f),
             'supply' => Supply::read($f),
             'cable' => Cable::read($f),
-            'controller', 'repeater' => Controller::read($f),
+            'controller', 'repeater', 'board' => Controller::read($f),
             'battery' => BatteryBlock::read($f),
             'connector' => Connector::read($f),
             'fuse' => Fuse::read($f),

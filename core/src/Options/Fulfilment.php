@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Options;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
+use EmberDusk\Checks\Controller\InputRange;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
@@ -13,10 +14,8 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
-use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
@@ -150,7 +149,7 @@ final readonly class Fulfilment
                 ['kind' => 'cable', 'cores' => (string) $cores, 'system' => $plan->terms->wire],
             );
 
-        $board = $of->pixels !== null ? self::board($choice, $shelf) : null;
+        $board = $of->pixels !== null ? self::board($choice, $shelf, $of->volts) : null;
 
         return new self(
             strip: $strip,
@@ -182,7 +181,7 @@ final readonly class Fulfilment
                     $this->strip,
                     $this->power->supply,
                     $this->power->bank,
-                    $this->controller,
+                    $this->controller ?? $this->board,
                     $this->cable,
                     $this->power->fuse,
                 ])
@@ -194,9 +193,6 @@ final readonly class Fulfilment
             if ($requirement->cap < 1) {
                 $changes[] = SetCap::payload(run: $part->id, cap: $requirement->cap);
             }
-        }
-        if ($this->board !== null) {
-            $changes[] = SetItem::payload(kit: $this->board->entry->id(), place: $run->place, count: 1, on: $run->id);
         }
         if ($this->hub !== null) {
             $changes[] = ChooseKit::payload(run: null, kit: $this->hub->entry->id());
@@ -254,12 +250,12 @@ final readonly class Fulfilment
     }
 
     /** A board for the data of pixels; none where the shelf has none, the client's own then. */
-    private static function board(Choice $choice, ShelfSource $shelf): ?KitSnapshot
+    private static function board(Choice $choice, ShelfSource $shelf, float $volts): ?KitSnapshot
     {
         return $choice->least(
             $shelf->ofKind('board'),
-            Thing::class,
-            static fn(Thing $t): bool => !$t->values->has('trial') || !$t->values->flag('trial'),
+            Controller::class,
+            static fn(Controller $c): bool => $c->pixels?->trial === false && InputRange::takes($c, $volts),
         );
     }
 

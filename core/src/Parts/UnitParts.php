@@ -48,7 +48,6 @@ final readonly class UnitParts
                 kit: $kit,
                 group: match ($kit?->kind()) {
                     'set' => 'Set',
-                    'board' => 'Controller',
                     'plug', 'fork' => 'Plug',
                     'rearranged' => 'Fixture',
                     default => 'Control',

@@ -42,7 +42,7 @@ final readonly class CableInvariants
         }
     }
 
-    /** Cables go from a supply or a controller, through splices or straight, to a controller or a feed of a run connected to it. */
+    /** Cables go from a supply or a controller, through splices or straight, to a controller or a feed of a run connected to it; pixels are fed by a supply or by their board. */
     public static function cables(Plan $plan): void
     {
         $ends = [];
@@ -73,9 +73,9 @@ final readonly class CableInvariants
             $pixels = $run !== null && $plan->strip($run->strip)?->switched() === false;
             $tail =
                 $run !== null &&
-                ($pixels
-                    ? isset($plan->supplies[$root ?? ''])
-                    : isset($plan->controllers[$root ?? '']) && $run->controller === $root);
+                (isset($plan->controllers[$root ?? ''])
+                    ? $run->controller === $root && (!$pixels || $plan->boardOn($run) !== null)
+                    : $pixels);
             $trunk =
                 isset($plan->supplies[$root ?? ''], $plan->controllers[$cable->to]) &&
                 array_filter(
@@ -89,7 +89,7 @@ final readonly class CableInvariants
             Invariants::need(
                 $trunk || $tail || $lamp || $input,
                 "/cables/{$n}/to",
-                'A cable runs from a run’s supply to its controller, from that to one of its feeds, from a supply ' .
+                'A cable runs from a run’s supply to its controller, from that or for pixels from the supply to one of its feeds, from a supply ' .
                     "to fixtures or from a bank to its converter, not from “{$cable->from}” to “{$cable->to}”.",
             );
             Invariants::need(!isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");

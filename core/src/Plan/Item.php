@@ -19,7 +19,6 @@ final readonly class Item implements JsonReadable
     /** Kinds of the shelf that may be one. */
     public const KINDS = [
         'set',
-        'board',
         'remote',
         'panel',
         'bridge',
@@ -35,7 +34,7 @@ final readonly class Item implements JsonReadable
     public const CLIENTS_OWN = ['phone'];
 
     /**
-     * @param  string|null  $on its owner: a run for a set or a board, a supply for modules, a cable for a plug or a fork
+     * @param  string|null  $on its owner: a run for a set, a supply for modules, a cable for a plug or a fork
      * @param  Standing|null  $stands position; null if unknown, or if carried
      * @param  bool  $used  it was in use before: it may belong to another network
      */

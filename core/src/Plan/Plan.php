@@ -132,7 +132,7 @@ final readonly class Plan implements JsonReadable
         ?array $kit = null,
         ?Position $position = null,
     ): self {
-        $lit = ($controllers ?? $this->controllers) + ($runs ?? $this->runs) + ($items ?? $this->items);
+        $lit = ($controllers ?? $this->controllers) + ($runs ?? $this->runs);
         $known = ($scenes ?? $this->scenes) + ($shows ?? $this->shows);
         $plan = new self(
             name: $name ?? $this->name,

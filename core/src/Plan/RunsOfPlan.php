@@ -42,24 +42,23 @@ trait RunsOfPlan
     /** The ready-made set that a run is made of. */
     public function setOn(Run $run): ?Item
     {
-        return $this->itemOn($run, 'set');
-    }
-
-    /** The board that sends data to a run of pixels. */
-    public function boardOn(Run $run): ?Item
-    {
-        return $this->itemOn($run, 'board');
-    }
-
-    private function itemOn(Run $run, string $kind): ?Item
-    {
         foreach ($this->items as $item) {
-            if ($item->on === $run->id && $this->kit[$item->kit]->kind() === $kind) {
+            if ($item->on === $run->id && $this->kit[$item->kit]->kind() === 'set') {
                 return $item;
             }
         }
 
         return null;
+    }
+
+    /** The board that sends data to a run of pixels. */
+    public function boardOn(Run $run): ?Device
+    {
+        if ($this->controller($run->controller)?->pixels === null) {
+            return null;
+        }
+
+        return $this->controllers[$run->controller ?? ''];
     }
 
     /** Label of a light for people: its name, its run, or its id. */
@@ -68,9 +67,8 @@ trait RunsOfPlan
         if (isset($this->lights[$id])) {
             return $this->lights[$id]->name;
         }
-        $board = $this->items[$id]->on ?? $id;
         foreach ($this->runs as $run) {
-            if ($run->id === $board || $run->controller === $id) {
+            if ($run->id === $id || $run->controller === $id) {
                 return $run->name();
             }
         }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Formats\Fields;
+
 /** Brings a document of an older version to the newest one, version by version. Every released version is read for ever. */
 final readonly class Upgrades
 {
@@ -22,6 +24,7 @@ final readonly class Upgrades
                 5 => self::joining(...),
                 6 => self::playing(...),
                 7 => self::legs(...),
+                8 => self::boards(...),
             ]
             as $version => $upgrade
         ) {
@@ -218,6 +221,53 @@ final readonly class Upgrades
             'version' => 8,
             'cables' => self::each($document['cables'] ?? null, ['leg' => '']),
             'splits' => $splits,
+        ] + $document;
+    }
+
+    /**
+     * 8 to 9: pixel boards, which were items beside the chain, are controllers with the same id; several of one item get ids of their own. The cables stay
+     * as they were drawn: the pixels are fed by the supply.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function boards(array $document): array
+    {
+        $list = static fn(string $of): array => (new Fields($document))->objects($of);
+        $boards = [];
+        foreach ($list('kit') as $kit) {
+            $boards[$kit->string('id')] = $kit->object('entry')->string('kind') === 'board';
+        }
+        [$runs, $controllers, $items] = [[], [], []];
+        foreach ($list('runs') as $run) {
+            $runs[$run->string('id')] = $run->all();
+        }
+        foreach ($list('controllers') as $device) {
+            $controllers[$device->string('id')] = $device->all();
+        }
+        foreach ($list('items') as $item) {
+            [$first, $kit] = [$item->string('id'), $item->string('kit')];
+            if (!($boards[$kit] ?? false)) {
+                $items[] = $item->all();
+
+                continue;
+            }
+            for ($n = 1; $n <= $item->whole('count', 1, 200); $n++) {
+                $id = $first . ($n === 1 ? '' : "-{$n}");
+                $device = (new Device($id, $kit, used: $item->flag('used')))->write();
+                $controllers[$id] = ['stands' => $item->all()['stands']] + $device;
+            }
+            $on = $item->stringOrNull('on') ?? '';
+            if (isset($runs[$on])) {
+                $runs[$on]['controller'] ??= $first;
+            }
+        }
+
+        return [
+            'version' => 9,
+            'runs' => array_values($runs),
+            'controllers' => array_values($controllers),
+            'items' => $items,
         ] + $document;
     }
 

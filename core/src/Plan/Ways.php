@@ -51,14 +51,32 @@ final class Ways
         return $this->fed[$run->id] ?? [];
     }
 
-    /** Start of the cables to a run's feeds: its controller, or for pixels its supply. */
+    /** Start of new cables to a run's feeds: its controller; for pixels their board where its terminals carry the load, else the supply. */
     public function origin(Run $run): ?string
     {
-        if ($this->plan->strip($run->strip)?->switched() === false) {
+        if ($this->plan->strip($run->strip)?->switched() !== false) {
+            return $run->controller;
+        }
+        $board = $this->plan->controller($run->controller);
+        if ($board?->pixels === null || $this->labelAmps((string) $run->controller) > $board->totalAmps) {
             return $run->supply;
         }
 
         return $run->controller;
+    }
+
+    /** Amps of the pixels on a board by their label, with the brightness limits of their runs. */
+    private function labelAmps(string $board): float
+    {
+        $amps = 0.0;
+        foreach ($this->plan->runs as $run) {
+            $strip = $run->controller === $board ? $this->plan->strip($run->strip) : null;
+            if ($strip !== null) {
+                $amps += ($strip->wattsPerMetre() * $this->plan->litLength($run) * $run->cap) / $strip->volts;
+            }
+        }
+
+        return $amps;
     }
 
     /** The supply or controller at the start of a cable, through any number of splices; null when it is not connected, or in a circle. */

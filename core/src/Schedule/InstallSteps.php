@@ -86,24 +86,27 @@ final class InstallSteps
         return $there;
     }
 
-    /** The step in which a controller's switch or jumper is set, before it is mounted; null where it has none. */
+    /** The step in which a controller's switch or jumpers are set, before it is mounted; null where it has none. */
     private function set(Run|Fitting $of, string $unit): ?string
     {
         $controller = $this->plan->controller($unit);
-        if ($controller?->setByHand() !== true) {
+        if ($controller === null || (!$controller->setByHand() && !$controller->hasJumpers())) {
             return null;
         }
+        $jumpers = $controller->hasJumpers();
 
         return $this->list->add(
             kind: 'settings',
             of: $unit,
             place: $this->plan->places[$of->place]->name ?? '',
-            title: strtoupper($unit) . ": set its {$controller->setBy} on the bench",
-            why: 'On a bench supply of the strip’s volts, before mounting: its lamps are hidden afterwards.',
+            title: strtoupper($unit) . ': set its ' . ($jumpers ? 'jumpers' : $controller->setBy) . ' on the bench',
+            why: $jumpers
+                ? "Set volts and data pin before you connect anything. Jumpers: {$controller->setting}."
+                : 'On a bench supply of the strip’s volts, before mounting: its lamps are hidden afterwards.',
             units: 1.0,
             people: 1,
-            tools: ['bench supply'],
-            caution: 'Set it before power is switched on.',
+            tools: $jumpers ? [] : ['bench supply'],
+            caution: $jumpers ? 'Supply off while a jumper is set.' : 'Set it before power is switched on.',
             after: [],
             wait: 0,
             needs: [$this->plan->controllers[$unit]->kit],
@@ -148,15 +151,16 @@ final class InstallSteps
     /** @param  non-empty-list<string>  $new */
     private function title(array $new): string
     {
-        $kind = isset($this->plan->supplies[$new[0]]) ? 'supply' : 'controller';
+        $unit = $this->plan->controller($new[count($new) - 1])?->pixels === null ? 'controller' : 'pixel board';
+        $kind = isset($this->plan->supplies[$new[0]]) ? 'supply' : $unit;
         $supplies = count(array_filter($new, fn(string $u): bool => isset($this->plan->supplies[$u])));
 
         return match (true) {
             count($new) === 1 => "fix the {$kind}",
-            $supplies === 0 => 'fix the controllers',
+            $supplies === 0 => "fix the {$unit}s",
             $supplies === count($new) => 'fix the supplies',
-            $supplies > 1 => 'fix supplies and controller',
-            default => 'fix supply and controller',
+            $supplies > 1 => "fix supplies and {$unit}",
+            default => "fix supply and {$unit}",
         };
     }
 

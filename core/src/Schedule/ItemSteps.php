@@ -22,12 +22,6 @@ final readonly class ItemSteps
             ['screwdriver'],
             'Its mains is connected by a licensed person; local codes decide.',
         ],
-        'board' => [
-            'screw it into its box, set its jumpers',
-            'Set volts and data pin by jumper before you connect anything.',
-            ['screwdriver', 'meter'],
-            'Supply off while a jumper is set.',
-        ],
         'bridge' => ['plug it in near its lights', 'Metal boxes block radio.', [], ''],
         'assistant' => ['set it up on the client’s account', 'The account stays with the client.', ['phone'], ''],
         'phone' => [

@@ -68,7 +68,8 @@ final class FalseAlarmsTest extends TestCase
                 ->run('r1', 2.0, ['kind' => 'pixels'], 's1')
                 ->feed('f1', 'r1', 0)
                 ->cable('k1', '3x2.5', 's1', 'f1', metres: 0.2)
-                ->item('i1', 'board', self::BOARD, 'r1'),
+                ->board('i1', self::BOARD, 'r1')
+                ->cable('k2', '3x2.5', 's1', 'i1', metres: 0.2),
         ];
         yield 'low-voltage lamps' => [
             static fn() => Circuits::in("start\n4\ndry\noutlet P1 at 0.2")

@@ -29,12 +29,7 @@ final class FlowsTest extends TestCase
             ->feed('f2', 'r1', 125)
             ->cable('k1', '3x2.5', $one, 'f1', metres: 0.2)
             ->cable('k2', '2x2.5', $two, 'f2', metres: 0.2)
-            ->item(
-                'i1',
-                'board',
-                ['inputLeast' => 5.0, 'inputMost' => 24.0, 'outputs' => 1, 'pixelsPerOutput' => 500],
-                'r1',
-            );
+            ->board('i1', ['inputLeast' => 5.0, 'inputMost' => 24.0, 'outputs' => 1, 'pixelsPerOutput' => 500], 'r1');
     }
 
     /** Fixtures of 6 W and 12 V on a pair from a supply. */

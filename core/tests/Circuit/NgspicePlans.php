@@ -114,6 +114,14 @@ final class NgspicePlans
         yield 'starved 5 V pixels fed at one end' => [
             static fn(): Plan => $pixels('5 band', 'pixels-5-rgb', 'supply-5-300', 'cable-2x25'),
         ];
+        yield 'pixels through a board, with a second feed from the supply' => [
+            static fn(): Plan => Demo::with(
+                $pixels('4 band', 'pixels-12-rgb', 'supply-12-240', 'cable-2x25'),
+                ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'board-screw'],
+                ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'cable-3x25'],
+                ['kind' => 'AddFeed', 'run' => 'band', 'at' => 3.0],
+            ),
+        ];
         yield '5 V pixels in six sections with a feed in each' => [
             static fn(): Plan => Demo::with(
                 $pixels(

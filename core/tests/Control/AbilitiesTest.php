@@ -113,9 +113,9 @@ final class AbilitiesTest extends TestCase
         $plan = Circuits::in()
             ->supply('s1', ['volts' => 5.0])
             ->run('r1', 2.0, ['kind' => 'pixels'], 's1')
-            ->item('i1', 'board', Demo::shelf()->find('board-screw')->written ?? [], 'r1')
+            ->board('i1', Demo::shelf()->find('board-screw')->written ?? [], 'r1')
             ->plan();
-        $able = RosterOfPlan::for($plan, new TimingMethod())->abilities('phone', 'b1');
+        $able = RosterOfPlan::for($plan, new TimingMethod())->abilities('phone', 'i1');
         self::assertContains(Ability::Colour, $able);
         self::assertContains(Ability::Scene, $able);
     }

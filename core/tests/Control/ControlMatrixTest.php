@@ -178,8 +178,8 @@ final class ControlMatrixTest extends TestCase
             ),
         );
         self::assertSame(
-            $board->cell('phone', 'b1')?->state,
-            $state($extras, 'phone', 'b1-2'),
+            $board->cell('phone', 'c6')?->state,
+            $state($extras, 'phone', 'c6-2'),
             'the phone’s app has a word for it',
         );
     }

@@ -85,9 +85,8 @@ final class HouseTest extends TestCase
                 ],
                 null,
             )
-            ->item(
+            ->board(
                 'i3',
-                'board',
                 [
                     'inputLeast' => 5,
                     'inputMost' => 24,
@@ -183,7 +182,7 @@ final class HouseTest extends TestCase
             }
         }
         self::assertSame(['c2', 'c3', 'c4', 'c5', 'c6', 'c7', 'c8', 'c9', 'c10'], $answers);
-        self::assertSame(['b1'], $not, 'the board is on no assistant');
+        self::assertSame(['i3'], $not, 'the board is on no assistant');
     }
 
     /** The router changes, and then the phone is lost: each guide ends with every control that it concerns working. */

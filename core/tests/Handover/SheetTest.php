@@ -67,16 +67,16 @@ final class SheetTest extends TestCase
         self::assertLessThan(1.1 * $most, $amps);
     }
 
-    /** A board has its name from the recovery steps, and a box is named as one: both may be B1. */
+    /** A board is named alike in its run and in the recovery steps, and a box is named as one: both may be B1. */
     public function test_calls_a_device_by_one_label(): void
     {
         $sheet = self::sheet(JobFile::read(Demo::shipped('observatory')));
         $where = array_column($sheet['hiding'], 'where', 'label');
-        self::assertSame('Entrance tunnel, no fixed place', $where['B1']);
+        self::assertSame('Entrance tunnel, box B3', $where['C6']);
         self::assertSame('Lecture room, box B1', $where['C1']);
         $controllers = array_column($sheet['runs'], 'controller', 'id');
-        self::assertStringStartsWith('B1 · ', $controllers['band']);
-        self::assertStringContainsString('B1: R1', $sheet['losses'][count($sheet['losses']) - 1]['steps']);
+        self::assertStringStartsWith('C6 · ', $controllers['band']);
+        self::assertStringContainsString('C6: R1', $sheet['losses'][count($sheet['losses']) - 1]['steps']);
     }
 
     /** @return array<string, mixed> */

@@ -71,9 +71,8 @@ final class SourceWordsTest extends TestCase
     public function test_a_board_and_a_plug_say_what_their_instructions_say(): void
     {
         $plan = Circuits::simple()
-            ->item(
+            ->board(
                 'i1',
-                'board',
                 ['jumpers' => 'volts: 5 V; data pin: 4'] + (Demo::shelf()->find('board-screw')->written ?? []),
                 'r1',
             )

@@ -50,7 +50,7 @@ final class ItemsTest extends TestCase
             self::assertSame(JobFile::write($plain), JobFile::write($gone), $kind);
             $seen[] = $kind;
         }
-        self::assertCount(11, $seen);
+        self::assertCount(10, $seen);
     }
 
     public function test_what_does_not_go_together_is_refused(): void
@@ -93,14 +93,11 @@ final class ItemsTest extends TestCase
         $pixels = self::applied($set, (array) $cards[1]['take']);
         self::assertNull($pixels->setOn($pixels->run('shelf')));
         self::assertNotNull($pixels->strip($pixels->run('shelf')->strip)?->pixels);
-        self::assertSame(
-            ['board-screw'],
-            array_map(static fn(Item $i): string => $i->kit, array_values($pixels->items)),
-        );
+        self::assertSame('board-screw', $pixels->boardOn($pixels->run('shelf'))?->kit);
         // RGB plus tunable white: five channels, and no board.
         $five = self::applied($pixels, (array) $cards[2]['take']);
         self::assertCount(5, $five->strip($five->run('shelf')->strip)->channels ?? []);
-        self::assertSame([], $five->items);
+        self::assertNull($five->boardOn($five->run('shelf')));
     }
 
     public function test_what_the_shelf_lacks_is_prepared(): void

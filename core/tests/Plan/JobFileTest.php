@@ -39,7 +39,7 @@ final class JobFileTest extends TestCase
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
         );
-        self::assertStringContainsString('"version": 8', JobFile::write($plan));
+        self::assertStringContainsString('"version": 9', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
@@ -196,10 +196,63 @@ final class JobFileTest extends TestCase
         self::assertEquals($seven->with(cables: $eight->cables), $eight);
     }
 
-    /** Written by version 8, something in every list; never changed. As long as 8 is the newest it is written the same again. */
+    /** Written by version 8; never changed: pixel boards were items beside the chain. */
     public function test_version_eight_is_read(): void
     {
         $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v8.json');
+        $eight = JobFile::read($text);
+        $nine = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v9.json'));
+        self::assertEquals($eight, JobFile::own($text), 'a revision that was kept then opens as well');
+        self::assertSame(
+            ['i2'],
+            array_values(array_diff(array_keys($nine->controllers), array_keys($eight->controllers))),
+        );
+        self::assertEquals($eight, $nine->with(controllers: $eight->controllers));
+    }
+
+    /** Boards keep their ids, positions and histories; several of one item get ids of their own, and the cables stay as they were drawn. */
+    public function test_boards_of_version_eight_become_controllers(): void
+    {
+        $nine = Demo::plan();
+        $board = [
+            'id' => 'i1',
+            'kit' => 'board-screw',
+            'place' => 'place3',
+            'count' => 2,
+            'on' => 'band',
+            'used' => true,
+        ];
+        $stands = ['place' => 'place3', 'spot' => 'B2', 'wall' => null, 'at' => 0.0, 'up' => null];
+        $eight = static function (array $document) use ($board, $stands): array {
+            $document['version'] = 8;
+            $document['kit'][] = [
+                'id' => 'board-screw',
+                'hash' => Demo::shelf()->find('board-screw')?->hash,
+                'entry' => Demo::shelf()->find('board-screw')?->written,
+            ];
+            $document['items'] = [['stands' => $stands] + $board];
+            $document['controllers'] = array_values(
+                array_filter($document['controllers'], static fn(array $c): bool => $c['id'] !== 'i1'),
+            );
+            foreach ($document['runs'] as $n => $run) {
+                $document['runs'][$n]['controller'] = $run['id'] === 'band' ? null : $run['controller'];
+            }
+
+            return $document;
+        };
+        $plan = JobFile::read(Json::compact($eight((array) json_decode(Demo::file('observatory'), true))));
+        self::assertSame('i1', $plan->run('band')->controller);
+        self::assertTrue($plan->boardOn($plan->run('band'))?->used);
+        self::assertSame('B2', $plan->controllers['i1']->stands?->spot);
+        self::assertArrayHasKey('i1-2', $plan->controllers);
+        self::assertSame([], $plan->items);
+        self::assertEquals($nine->cables, $plan->cables);
+    }
+
+    /** Written by version 9, something in every list; never changed. As long as 9 is the newest it is written the same again. */
+    public function test_version_nine_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v9.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::lists() as $list) {
@@ -238,7 +291,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 9), '/version', 'reads up to 8'];
+        yield 'newer version' => [$set('version', 10), '/version', 'reads up to 9'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

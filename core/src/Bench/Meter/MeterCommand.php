@@ -61,7 +61,7 @@ final readonly class MeterCommand
         }
         $on = [];
         foreach ($island->parts as $parts) {
-            if ($parts->controller !== null) {
+            if ($parts->controller !== null && $parts->controller->pixels === null) {
                 $on[(string) $parts->run->controller] = array_map(
                     fn(int $n): bool => $n === $this->colour,
                     range(1, count($parts->strip->channels)),

@@ -112,9 +112,14 @@ final readonly class ControllerAmps extends Check
         );
     }
 
-    /** Metres of a strip that a controller carries at the strip's volts. */
+    /** Metres of a strip that a controller carries at the strip's volts; of pixels those that the outputs of a board support. */
     public static function metres(Strip $strip, Controller $controller): float
     {
+        if ($controller->pixels !== null && $strip->pixels !== null) {
+            return intdiv($controller->pixels->count * $controller->pixels->each, $strip->pixels->pixels) *
+                $strip->pitch;
+        }
+
         return min(
             ($controller->channelAmps * $strip->volts) / self::fullest($strip),
             $controller->wattsAt($strip->volts) / $strip->wattsPerMetre(),

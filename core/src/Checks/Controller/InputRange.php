@@ -34,10 +34,13 @@ final readonly class InputRange extends Check
         foreach ($job->runs() as $case) {
             $id = $case->run->controller;
             $controller = $case->controller;
-            if ($id === null || $controller === null || isset($seen[$id]) || $case->strip?->switched() === false) {
+            if ($id === null || $controller === null || isset($seen[$id])) {
                 continue;
             }
             $seen[$id] = true;
+            if ($case->strip?->switched() === false && $controller->pixels === null) {
+                continue;
+            }
             $root = $job->plan->ways()->root($job->plan->ways()->cableTo($id)->from ?? '') ?? $case->run->supply;
             $supply = $job->plan->supply($root);
             if ($supply === null) {

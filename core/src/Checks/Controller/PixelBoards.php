@@ -4,20 +4,25 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks\Controller;
 
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Checks\RunCheck;
-use EmberDusk\Formats\Fields;
+use EmberDusk\Control\DataLine;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\PixelGroup;
+use EmberDusk\Kit\PixelOutputs;
+use EmberDusk\Plan\Changes\Wires\FeedFrom;
 use EmberDusk\Plan\Changes\Wires\SetCable;
-use EmberDusk\Plan\Item;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 
-/** Boards of pixel runs: one for each run, pixels on a data line, pictures a second, cores for data, a fuse. */
-final readonly class PixelBoards extends RunCheck
+/** Boards of pixel runs: outputs, pictures a second, cores for data, supply, current through the terminals, a fuse. */
+final readonly class PixelBoards extends Check
 {
     /** Seconds that one bit takes on a one-wire data line at 800 kbit/s (common practice, no source). */
     private const BIT = 1.25e-6;
@@ -29,78 +34,181 @@ final readonly class PixelBoards extends RunCheck
     {
         return [
             new Rule('no-board', 'run', 'a pixel run has a board for its data', Rule::OWN),
-            new Rule('pixels-output', 'run', 'a board’s outputs support the pixels of its run', Rule::LEAFLET),
+            new Rule('pixels-output', 'controller', 'a board’s outputs support the pixels of its runs', Rule::LEAFLET),
             new Rule('pixel-rate', 'run', 'the pixels on a data line can change 20 times a second', Rule::PRACTICE),
             new Rule('pixel-cores', 'cable', 'the cable to the first pixel has cores for data', Rule::PRACTICE),
-            new Rule('board-fuse', 'item', 'a board in a permanent plan has a fuse', Rule::PRACTICE),
+            new Rule('board-fuse', 'controller', 'a board in a permanent plan has a fuse', Rule::PRACTICE),
+            new Rule('board-supply', 'controller', 'a board has a supply cable', Rule::OWN),
+            new Rule(
+                'board-amps',
+                'controller',
+                'the current through the terminals of a board stays within its rating',
+                Rule::LEAFLET,
+            ),
         ];
     }
 
-    protected function run(JudgedRun $case): array
+    public function check(JudgedJob $job): array
+    {
+        $findings = [];
+        $seen = [];
+        foreach ($job->runs() as $case) {
+            array_push($findings, ...$this->run($case));
+            $board = $case->controller;
+            if ($board?->pixels !== null && $case->strip?->pixels !== null && !isset($seen[$case->run->controller])) {
+                $seen[$case->run->controller] = true;
+                array_push($findings, ...$this->outputs($case, $board->pixels), ...$this->terminals($case, $board));
+            }
+        }
+
+        return $findings;
+    }
+
+    /** @return list<Finding> */
+    private function run(JudgedRun $case): array
     {
         $pixels = $case->strip?->pixels;
         if ($pixels === null || $case->run->supply === null) {
             return [];
         }
-        $board = $case->plan->boardOn($case->run);
-        if ($board === null) {
+        $outputs = $case->controller?->pixels;
+        if ($outputs === null) {
             return [
                 $this->rule('no-board')->watch(
                     place: new FindingPlace('kit', $case->run->id),
                     title: "{$case->run->name()}: no pixel board",
-                    detail: 'Pixels without data stay dark or show random colours. Add a pixel board to this run under Other items at Kit.',
+                    detail: 'Pixels without data stay dark or show random colours. Choose a pixel board for this run at Kit.',
+                    fixes: $case->takeFittingController(),
                 ),
             ];
         }
 
-        return [...$this->line($case, $board, $pixels), ...$this->cores($case, $pixels), ...$this->fuse($case, $board)];
+        return [...$this->rate($case, $outputs, $pixels), ...$this->cores($case, $pixels)];
+    }
+
+    /** @return list<Finding> about the pixels of all runs of a board: each run begins at an output of its own */
+    private function outputs(JudgedRun $case, PixelOutputs $outputs): array
+    {
+        $place = new FindingPlace('kit', $case->run->id);
+        $label = $case->device($case->run->controller);
+        $lines = DataLine::needed($case->plan, (string) $case->run->controller);
+        $pixels = array_sum(array_map(static fn(DataLine $l): int => $l->pixels, $lines));
+        $most = $outputs->count * $outputs->each;
+        if (count($lines) > $outputs->count) {
+            return [
+                $this->rule('pixels-output')->stop(
+                    place: $place,
+                    title: sprintf(
+                        '%s: %d pixels need %d outputs, it has %d',
+                        $label,
+                        $pixels,
+                        count($lines),
+                        $outputs->count,
+                    ),
+                    detail: "{$outputs->each} pixels on each output, {$most} in total. The other pixels stay dark. Choose a larger board, a second one, or split the run.",
+                    number: (float) count($lines),
+                    limit: (float) $outputs->count,
+                    fixes: $case->takeFittingController(),
+                ),
+            ];
+        }
+        $own = array_filter($lines, static fn(DataLine $l): bool => $l->first > 1);
+        $findings = [];
+        foreach ($own as $line) {
+            $run = $case->plan->run($line->run);
+            $findings[$run->id] ??= $this->rule('pixels-output')->watch(
+                place: new FindingPlace('kit', $run->id),
+                title: "{$run->name()}: more pixels than one output carries",
+                detail: "Output {$line->output} of {$label} begins at pixel {$line->first}: it needs its own data wire there, or split the run.",
+                number: (float) ($line->first - 1 + $line->pixels),
+                limit: (float) $outputs->each,
+            );
+        }
+
+        return array_values($findings);
     }
 
     /** @return list<Finding> */
-    private function line(JudgedRun $case, Item $board, PixelGroup $group): array
+    private function rate(JudgedRun $case, PixelOutputs $outputs, PixelGroup $group): array
     {
-        $entry = new Fields($case->plan->kit[$board->kit]->written);
-        $each = $entry->whole('pixelsPerOutput', 1, 100_000);
-        $lines = $board->count * $entry->whole('outputs', 1, 64);
-        $pixels = ($case->plan->cutMarks($case->run)?->groupCount() ?? 0) * $group->pixels;
-        $place = new FindingPlace('kit', $case->run->id);
-        $findings = [];
-        if ($pixels > $lines * $each) {
-            $findings[] = $this->rule('pixels-output')->stop(
-                place: $place,
-                title: "{$case->run->name()}: {$pixels} pixels, its board supports " . $lines * $each,
-                detail: "{$each} pixels on each of {$lines} " .
-                    ($lines === 1 ? 'output' : 'outputs') .
-                    '. The other pixels stay dark. Choose a larger board, or split the run.',
-                number: (float) $pixels,
-                limit: (float) $lines * $each,
-            );
-        } elseif ($pixels > $each) {
-            $needed = (int) ceil($pixels / $each);
-            $findings[] = $this->rule('pixels-output')->watch(
-                place: $place,
-                title: "{$case->run->name()}: {$pixels} pixels, one output carries {$each}",
-                detail: "Use {$needed} outputs, each with its own data wire to the start of its part, or split the run.",
-                number: (float) $pixels,
-                limit: (float) $each,
-            );
+        $pixels = min($case->pixels(), $outputs->each);
+        $rate = 1 / max(1e-9, $pixels * $group->bits * self::BIT);
+        if ($group->dataWires !== 1 || $rate >= self::RATE) {
+            return [];
         }
-        $rate = 1 / max(1e-9, min($pixels, $each) * $group->bits * self::BIT);
-        if ($group->dataWires === 1 && $rate < self::RATE) {
-            $findings[] = $this->rule('pixel-rate')->watch(
-                place: $place,
+
+        return [
+            $this->rule('pixel-rate')->watch(
+                place: new FindingPlace('kit', $case->run->id),
                 title: sprintf('%s: %.0f pictures a second, %.0f wanted', $case->run->name(), $rate, self::RATE),
                 detail: sprintf(
                     '%d pixels of %d bits at 800 kbit/s on one data line: movement jumps. Divide the run over more outputs.',
-                    min($pixels, $each),
+                    $pixels,
                     $group->bits,
                 ),
                 number: $rate,
                 limit: self::RATE,
+            ),
+        ];
+    }
+
+    /** @return list<Finding> about the power of a board */
+    private function terminals(JudgedRun $case, Controller $board): array
+    {
+        $id = (string) $case->run->controller;
+        $label = $case->device($id);
+        $place = new FindingPlace('kit', $case->run->id);
+        $findings = [];
+        if ($case->plan->ways()->cableTo($id) === null && $case->run->supply !== null) {
+            $findings[] = $this->rule('board-supply')->open(
+                place: $place,
+                title: "{$label} has no supply cable",
+                detail: 'The board needs its own + and -. Choose the cable of this run again at Kit: it is laid to the board too.',
+            );
+        }
+        $amps = $case->job->controller($id)->amps;
+        if ($amps > $board->totalAmps) {
+            $through = array_filter(
+                $case->underController(),
+                static fn(Run $r): bool => $r->supply !== null && self::through($case->plan, $r, $id),
+            );
+            $findings[] = $this->rule('board-amps')->stop(
+                place: $place,
+                title: sprintf('%s: %.1f A through its terminals, rated %g A', $label, $amps, $board->totalAmps),
+                detail: 'Its terminals or its copper burn. Start the feeds at the supply, with a fuse for each cable: the board needs only data and its own current.',
+                number: $amps,
+                limit: $board->totalAmps,
+                fixes: array_values(
+                    array_map(
+                        static fn(Run $r): Fix => new Fix(
+                            "Feed {$r->name()} from " . strtoupper((string) $r->supply),
+                            FeedFrom::payload(run: $r->id, from: (string) $r->supply),
+                        ),
+                        $through,
+                    ),
+                ),
+            );
+        }
+        if ($board->pixels?->trial === false && !$board->pixels->protected) {
+            $findings[] = $this->rule('board-fuse')->watch(
+                place: $place,
+                title: "{$board->name()} has no fuse",
+                detail: 'A short in the strip burns its copper. Add a fuse to the cable before it, or choose a board with a fuse.',
             );
         }
 
         return $findings;
+    }
+
+    private static function through(Plan $plan, Run $run, string $board): bool
+    {
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            if ($plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? '') === $board) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<Finding> about the cable to the pad at which data comes in */
@@ -130,24 +238,6 @@ final readonly class PixelBoards extends RunCheck
                 fixes: $more === null
                     ? []
                     : [new Fix("{$name} in {$more->name()}", SetCable::payload(cable: $laid->id, kit: $more->id()))],
-            ),
-        ];
-    }
-
-    /** @return list<Finding> */
-    private function fuse(JudgedRun $case, Item $board): array
-    {
-        $kit = $case->plan->kit[$board->kit];
-        $trial = ($kit->written['trial'] ?? false) === true;
-        if ($trial || ($kit->written['fused'] ?? true) === true) {
-            return [];
-        }
-
-        return [
-            $this->rule('board-fuse')->watch(
-                place: new FindingPlace('kit', $case->run->id),
-                title: "{$kit->entry->name()} has no fuse",
-                detail: 'A short in the strip burns its copper. Add a fuse to the cable before it, or choose a board with a fuse.',
             ),
         ];
     }

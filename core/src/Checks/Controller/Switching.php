@@ -12,7 +12,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 
-/** A controller that switches channels cannot drive pixels, nor a strip whose channels share the side that it switches. */
+/** A controller that switches channels cannot drive pixels, a pixel board no channels, and neither a strip whose channels share the side that it switches. */
 final readonly class Switching extends RunCheck
 {
     public function rules(): array
@@ -21,7 +21,7 @@ final readonly class Switching extends RunCheck
             new Rule(
                 'controller-kind',
                 'controller',
-                'no controller that switches channels is chosen for pixels',
+                'no controller that switches channels is chosen for pixels, and no pixel board for other strips',
                 Rule::PRACTICE,
             ),
             new Rule(
@@ -35,10 +35,14 @@ final readonly class Switching extends RunCheck
 
     protected function run(JudgedRun $case): array
     {
+        $board = $case->controller?->pixels !== null;
+        if ($case->strip?->switched() === true && $board) {
+            return [$this->channels($case)];
+        }
         if ($case->strip?->switched() === true && $case->controller?->switches === $case->strip->common) {
             return [$this->side($case, $case->strip, $case->controller)];
         }
-        if ($case->strip?->switched() !== false || $case->controller === null) {
+        if ($case->strip?->switched() !== false || $case->controller === null || $board) {
             return [];
         }
 
@@ -53,6 +57,16 @@ final readonly class Switching extends RunCheck
                 ),
             ),
         ];
+    }
+
+    private function channels(JudgedRun $case): Finding
+    {
+        return $this->rule('controller-kind')->stop(
+            place: new FindingPlace('kit', $case->run->id),
+            title: "{$case->device($case->run->controller)} is a pixel board, {$case->run->name()} has channels",
+            detail: 'A pixel board sends data and switches nothing: the strip stays dark or fully on. Choose a controller with its channels.',
+            fixes: $case->takeFittingController(),
+        );
     }
 
     private function side(JudgedRun $case, Strip $strip, Controller $controller): Finding

@@ -81,7 +81,7 @@ final readonly class Items extends Check
     private static function lost(JudgedJob $job, Item $item, string $kind): bool
     {
         $allowed = SetItem::allowed($job->plan, $kind);
-        $needs = in_array($kind, ['set', 'board', 'rearranged', 'plug', 'fork'], true);
+        $needs = in_array($kind, ['set', 'rearranged', 'plug', 'fork'], true);
 
         return $needs && !isset($allowed[$item->on ?? '']);
     }

@@ -7,7 +7,6 @@ namespace EmberDusk\Checks\Kit;
 use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
@@ -34,12 +33,15 @@ final readonly class TrialBoards extends Check
             }
         }
 
-        foreach ($state->plan->items as $id => $item) {
-            $kit = $state->plan->kit[$item->kit];
-            if (($kit->written['trial'] ?? false) === true) {
-                $findings[] = $this->finding($kit->entry->name(), new FindingPlace('kit', $id), [
-                    new Fix('Remove it', SetItem::payload(kit: $item->kit, place: $item->place, count: 0, item: $id)),
-                ]);
+        $seen = [];
+        foreach ($job->runs() as $case) {
+            if ($case->controller?->pixels?->trial === true && !isset($seen[$case->run->controller])) {
+                $seen[$case->run->controller] = true;
+                $findings[] = $this->finding(
+                    $case->controller->name(),
+                    new FindingPlace('kit', $case->run->id),
+                    $case->takeFittingController(),
+                );
             }
         }
 

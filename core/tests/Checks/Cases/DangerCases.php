@@ -98,18 +98,21 @@ final readonly class DangerCases
             float $metres = 4.0,
             string $cable = '3x2.5',
             array $pixels = [],
+            string $from = 's1',
+            string $size = '2x2.5',
         ): JobState => Circuits::in()
             ->supply('s1', ['volts' => 5.0, 'ratedAmps' => 60.0])
             ->run('r1', $metres, ['kind' => 'pixels'] + $pixels, 's1')
             ->feed('f1', 'r1', 0)
-            ->cable('k1', $cable, 's1', 'f1')
-            ->item('i1', 'board', $board + $screw, 'r1')
+            ->cable('k1', $cable, $from, 'f1')
+            ->cable('k2', $size, 's1', 'i1', metres: 0.3)
+            ->board('i1', $board + $screw, 'r1')
             ->state();
-        $none = Circuits::in()
+        $bare = Circuits::in()
             ->supply('s1', ['volts' => 5.0])
             ->run('r1', 1.0, ['kind' => 'pixels'], 's1')
             ->state();
-        yield 'no-board' => ['no-board', static fn(): array => [$none, $on([])]];
+        yield 'no-board' => ['no-board', static fn(): array => [$bare, $on([])]];
         // 4 m of 20 pixels a metre: 80.
         yield 'pixels in total' => [
             'pixels-output',
@@ -141,6 +144,16 @@ final readonly class DangerCases
             ],
         ];
         yield 'board-fuse' => ['board-fuse', static fn(): array => [$on(['fused' => false]), $on(['fused' => true])]];
+        $none = Circuits::in()
+            ->supply('s1', ['volts' => 5.0])
+            ->run('r1', 1.0, ['kind' => 'pixels'], 's1')
+            ->board('i1', $screw, 'r1')
+            ->state();
+        yield 'board-supply' => ['board-supply', static fn(): array => [$none, $on([])]];
+        // 80 pixels of 3 x 20 mA and 1 mA idle through the board: 4.88 A; fed by the supply none.
+        $carries = static fn(float $amps, string $from = 'i1'): JobState => $on(['totalAmps' => $amps], from: $from);
+        yield 'board-amps' => ['board-amps', static fn(): array => [$carries(4.83), $carries(4.93)]];
+        yield 'board-amps past the board' => ['board-amps', static fn(): array => [$carries(0.1), $carries(0.1, 's1')]];
         yield 'a trial board in the plan' => [
             'trial',
             static fn(): array => [$on(['trial' => true]), $on(['trial' => false])],

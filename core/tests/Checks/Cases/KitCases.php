@@ -47,6 +47,17 @@ final readonly class KitCases
             ->cable('k1', '2x2.5', 's1', 'f1')
             ->state();
         yield 'controller-kind' => ['controller-kind', static fn(): array => [$pixels('c1'), $pixels(null)]];
+        $channels = static fn(bool $board): JobState => $board
+            ? Circuits::in()
+                ->supply('s1')
+                ->run('r1', 2.0, [], 's1')
+                ->board('c1', ['inputLeast' => 5, 'inputMost' => 24, 'outputs' => 1, 'pixelsPerOutput' => 300], 'r1')
+                ->state()
+            : Circuits::simple()->state();
+        yield 'controller-kind, a board' => [
+            'controller-kind',
+            static fn(): array => [$channels(true), $channels(false)],
+        ];
         // The instructions say 12 V to 24 V.
         $input = static fn(float $volts): JobState => Circuits::in()
             ->supply('s1', ['volts' => $volts])

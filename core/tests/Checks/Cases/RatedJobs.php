@@ -43,7 +43,21 @@ final readonly class RatedJobs
                     ->profile('r1', ['heatWatts' => 30.0, 'stockMetres' => 2.0])
                     ->state(),
             ],
-            'board' => [self::signals('board')],
+            'board' => [
+                self::signals('board'),
+                Circuits::in()
+                    ->supply('s1', ['volts' => 12.0])
+                    ->run('r1', 4.0, ['kind' => 'pixels', 'volts' => 12.0], 's1')
+                    ->board(
+                        'i1',
+                        ['inputLeast' => 9.0, 'inputMost' => 15.0, 'outputs' => 1, 'pixelsPerOutput' => 500],
+                        'r1',
+                    )
+                    ->feed('f1', 'r1', 0)
+                    ->cable('k1', '2x2.5', 's1', 'i1')
+                    ->cable('k2', '3x2.5', 'i1', 'f1')
+                    ->state(),
+            ],
             'controller' => [self::signals('controller')],
             'hub', 'bridge', 'assistant', 'server', 'remote', 'panel' => [self::worked($kind)],
             default => [],
@@ -58,9 +72,8 @@ final readonly class RatedJobs
             'board' => Circuits::in()
                 ->supply('s1', ['volts' => 5.0])
                 ->run('r1', 1.0, ['kind' => 'pixels'], 's1')
-                ->item(
+                ->board(
                     'i1',
-                    'board',
                     [
                         'inputLeast' => 5.0,
                         'inputMost' => 24.0,

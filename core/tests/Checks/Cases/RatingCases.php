@@ -64,8 +64,6 @@ final readonly class RatingCases
                     ->cable('k1', '2x2.5', 's1', 'x1', fuse: 5.0)
                     ->state(),
             ],
-            'board inputMost' => [12.0, static fn(?float $v): JobState => self::board(['inputMost' => $v ?? 60.0])],
-            'board inputLeast' => [12.0, static fn(?float $v): JobState => self::board(['inputLeast' => $v ?? 3.0])],
             // Air of 30 °C, 20 K more in a sealed box (common practice, no source).
             'supply derateAbove' => [
                 50.0,
@@ -148,21 +146,6 @@ final readonly class RatingCases
         }
         $hertz = self::all()['controller dimHertz'][1];
         yield 'no-rating' => ['no-rating', static fn(): array => [$hertz(null), $hertz(1000.0)]];
-    }
-
-    /** @param  array<string, float>  $entry */
-    private static function board(array $entry): JobState
-    {
-        return Circuits::in()
-            ->supply('s1', ['volts' => 12.0])
-            ->run('r1', 1.0, ['kind' => 'pixels', 'volts' => 12.0], 's1')
-            ->item(
-                'i1',
-                'board',
-                $entry + ['inputLeast' => 3.0, 'inputMost' => 60.0, 'outputs' => 1, 'pixelsPerOutput' => 500],
-                'r1',
-            )
-            ->state();
     }
 
     /** @param  array<string, mixed>  $entry */

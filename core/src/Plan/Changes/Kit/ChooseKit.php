@@ -125,16 +125,11 @@ final readonly class ChooseKit extends Change
         }
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
-        // Pixels are fed by the supply: a controller that switches channels has no place before them; one for data has.
-        $data = $plan->strip($plan->run($this->run)->strip)?->switched() === false;
-        $left = $strip->switched() || $data ? null : $run->controller;
-        $run = $left === null ? $run : $run->uncontrolled();
-        // Single parts take the place of a ready-made set; a board is for pixels.
-        $items = array_filter(
-            $plan->items,
-            static fn(Item $i): bool => $i->on !== $run->id ||
-                ($plan->kit[$i->kit]->kind() === 'board' && !$strip->switched()),
-        );
+        // A controller of channels has no place before pixels, a pixel board none before channels.
+        $board = $plan->boardOn($run) !== null;
+        $run = $run->controller !== null && $board === $strip->switched() ? $run->uncontrolled() : $run;
+        // Single parts take the place of a ready-made set.
+        $items = array_filter($plan->items, static fn(Item $i): bool => $i->on !== $run->id);
 
         return self::hung(
             $plan->fedBy($run, $feeds)->with(kit: $kit, runs: self::set($plan, $run), items: $items),
@@ -142,21 +137,20 @@ final readonly class ChooseKit extends Change
         );
     }
 
-    /** Cables to feeds begin where they now must: pixels are fed by the supply, other strips by the controller. */
+    /** Cables to feeds begin where they now must: pixels are fed by the supply or their board, other strips by the controller. */
     private static function hung(Plan $plan, Run $run): Plan
     {
         $from = $plan->ways()->origin($run);
-        $mine = array_fill_keys(array_map(static fn(Feed $f): string => $f->id, $plan->ways()->feedsOf($run)), true);
-        $cables = [];
-        foreach ($plan->cables as $id => $cable) {
-            $wrong =
-                isset($mine[$cable->to]) &&
-                !(isset($plan->supplies[$cable->from]) && $from === $run->supply) &&
-                $cable->from !== $from;
-            if (!$wrong) {
-                $cables[$id] = $cable;
-            } elseif ($from !== null) {
-                $cables[$id] = $cable->from($from);
+        $pixels = $plan->strip($run->strip)?->switched() === false;
+        $cables = $plan->cables;
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            foreach ($plan->ways()->wayTo($feed->id) as $id => $cable) {
+                $right = $cable->from === $from || ($pixels && isset($plan->supplies[$cable->from]));
+                if ($from === null && !$right && $cable->to === $feed->id) {
+                    unset($cables[$id]);
+                } elseif ($from !== null && !$right && !isset($plan->splices[$cable->from])) {
+                    $cables[$id] = $cable->from($from);
+                }
             }
         }
 
@@ -199,14 +193,17 @@ final readonly class ChooseKit extends Change
     {
         $run = $plan->run($this->run);
         $id = $run->controller ?? Plan::nextId('c', $plan->controllers);
-
-        return $plan->with(
+        $run = $run->equipped(controller: $id);
+        $plan = $plan->with(
             kit: $kit,
             controllers: [
                 $id => self::device($plan->controllers[$id] ?? null, $id, $this->kit->entry->id()),
             ] + $plan->controllers,
-            runs: self::set($plan, $run->equipped(controller: $id)),
+            runs: self::set($plan, $run),
         );
+
+        // Another board may carry more or less: cables that were at its terminals go where they can.
+        return $plan->boardOn($run) === null ? $plan : self::hung($plan, $run);
     }
 
     /**
@@ -244,10 +241,10 @@ final readonly class ChooseKit extends Change
         if ($run->supply === null || $from === null || $run->strip === null) {
             throw IncompletePlan::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
         }
-        if ($from !== $run->supply) {
+        if ($from !== $run->supply || $plan->boardOn($run) !== null) {
             $plan = $plan->with(
                 kit: $kit,
-                cables: [...$plan->cables, ...$this->laid($plan, $run->supply, $from, self::TRUNK)],
+                cables: [...$plan->cables, ...$this->laid($plan, $run->supply, (string) $run->controller, self::TRUNK)],
             );
         }
         $bank = $plan->supplies[$run->supply]->bank ?? null;

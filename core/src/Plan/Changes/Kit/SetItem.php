@@ -93,7 +93,7 @@ final readonly class SetItem extends Change
     public static function allowed(Plan $plan, string $kind): array
     {
         return match ($kind) {
-            'set', 'board' => $plan->runs,
+            'set' => $plan->runs,
             'rearranged' => $plan->supplies,
             'plug', 'fork' => $plan->cables,
             default => [],

@@ -6,6 +6,7 @@ namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Changes\Wires\FeedFrom;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
@@ -59,16 +60,20 @@ final readonly class ShareKit extends Change
         $others = array_filter($plan->runs, fn(Run $r): bool => $r->controller === $this->with && $r->id !== $run->id);
         $other = reset($others);
         $strip = $plan->strip($run->strip);
-        if ($other === false || $strip?->switched() !== true) {
+        $drives = $plan->controller($this->with)?->pixels === null;
+        if ($other === false || $strip?->switched() !== $drives) {
             throw IncompletePlan::at(
                 '/with',
-                $other === false
-                    ? strtoupper($this->with) . ' drives no other run.'
-                    : 'Choose a strip that is switched by a controller first.',
+                match (true) {
+                    $other === false => strtoupper($this->with) . ' drives no other run.',
+                    $drives => 'Choose a strip that is switched by a controller first.',
+                    default => 'Choose a pixel strip first: ' . strtoupper($this->with) . ' is a pixel board.',
+                },
             );
         }
         if (
             count($plan->strip($other->strip)->channels ?? []) !== count($strip->channels) ||
+            $plan->strip($other->strip)?->pixels?->bits !== $strip->pixels?->bits ||
             $plan->strip($other->strip)?->volts !== $strip->volts
         ) {
             throw InvalidInput::at(
@@ -147,19 +152,11 @@ final readonly class ShareKit extends Change
     private static function moved(Plan $plan, array $runs): Plan
     {
         $plan = $plan->with(runs: $runs + $plan->runs);
-        $cables = $plan->cables;
         foreach ($runs as $run) {
             $from = $plan->ways()->origin($run);
-            if ($from === null) {
-                continue;
-            }
-            foreach ($plan->ways()->feedsOf($run) as $feed) {
-                foreach ($plan->ways()->wayTo($feed->id) as $id => $cable) {
-                    $cables[$id] = isset($plan->splices[$cable->from]) ? $cable : $cable->from($from);
-                }
-            }
+            $plan = $from === null ? $plan : FeedFrom::from($plan, $run, $from);
         }
 
-        return $plan->with(cables: $cables);
+        return $plan;
     }
 }

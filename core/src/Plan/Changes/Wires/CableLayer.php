@@ -56,7 +56,9 @@ final class CableLayer
         foreach (['supplies' => 'supply', 'controllers' => 'controller'] as $list => $unit) {
             $used = array_fill_keys(array_filter(array_map(static fn(Run $r): ?string => $r->{$unit}, $others)), true);
             foreach ($runs as $run) {
-                if ($run->{$unit} !== null && !isset($used[$run->{$unit}])) {
+                // Pixels keep their board.
+                $board = $unit === 'controller' && $old->strip($run->strip)?->switched() === false;
+                if ($run->{$unit} !== null && !$board && !isset($used[$run->{$unit}])) {
                     $this->free[$list][$run->id] = $run->{$unit};
                 }
             }
@@ -67,7 +69,6 @@ final class CableLayer
         }
         $gone = array_fill_keys($this->free['controllers'], true);
         $this->plan = $plan;
-        // Pixels keep the controller of their data.
         $this->devices = ['supplies' => $plan->supplies, 'controllers' => $plan->controllers];
         foreach (array_diff($this->free['supplies'], array_keys($lamps)) as $id) {
             unset($this->devices['supplies'][$id]);
@@ -189,6 +190,15 @@ final class CableLayer
         $used = array_fill_keys(array_filter(array_map(static fn(Run $r): ?string => $r->controller, $runs)), true);
         $lost = array_diff_key(array_fill_keys($this->free['controllers'], true), $used);
         $controllers = array_diff_key($this->devices['controllers'], $lost);
+
+        foreach ($this->equipped as $run) {
+            $trunk =
+                $this->plan->boardOn($run) === null ? null : $this->old->ways()->cableTo((string) $run->controller);
+            if ($trunk !== null && !isset($this->devices['supplies'][$trunk->from])) {
+                // The board keeps its cable, at the new supply.
+                $this->cables[$trunk->id] = $trunk->from((string) $run->supply);
+            }
+        }
 
         return $this->plan->with(
             runs: $runs,
