@@ -63,6 +63,11 @@
                 <td>{{ $run['supply'] ?? 'not chosen' }}</td>
                 <th>Controller</th>
                 <td>{{ $run['controller'] ?? 'not chosen' }}</td></tr>
+            @if ($run['data'] !== [])
+                <tr>
+                    <th>Entered in the board</th>
+                    <td colspan="3">{{ implode('; ', $run['data']) }}</td></tr>
+            @endif
         </table>
         @if ($run['figures'] !== [])
             <p class="small">Predicted at full:

@@ -14,6 +14,8 @@ use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\TimingMethod;
+use EmberDusk\Plan\BoardSetting;
+use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
@@ -240,6 +242,7 @@ final readonly class Sheet
             'length' => Figure::print($plan->cutMarks($run)?->length() ?? $run->length(), 2) . ' m',
             'supply' => self::supply($plan, $run),
             'controller' => self::named($run->controller, $controller?->name()),
+            'data' => array_map(static fn(BoardSetting $s): string => $s->words(), BoardSettings::ofRun($plan, $run)),
             'light' => $light?->name,
             'room' => $light?->room,
             'reset' => $profile?->resetCard(),

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
-use EmberDusk\Control\DataLine;
+use EmberDusk\Plan\DataLine;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;

@@ -6,6 +6,8 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Kit\Control;
 use EmberDusk\Kit\Profiles\Behaviour;
+use EmberDusk\Plan\BoardSetting;
+use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
@@ -118,6 +120,13 @@ final class RosterOfPlan
                     used: $device->used,
                     room: $this->room($place),
                     item: $id,
+                    enters: implode(
+                        '; ',
+                        array_map(
+                            static fn(BoardSetting $s): string => $s->words(),
+                            BoardSettings::for($this->plan, $id),
+                        ),
+                    ),
                 ),
             );
         }

@@ -55,6 +55,7 @@ final readonly class Unit
      * @param  int|null  $floor 0 is the ground floor; null if unknown
      * @param  Source  $source  where it takes its power from
      * @param  string  $returns planned power-on behaviour as text
+     * @param  string  $enters  numbers to enter in a pixel board, as text; empty for other units
      */
     public function __construct(
         public string $id,
@@ -79,6 +80,7 @@ final readonly class Unit
         public ?int $floor = null,
         public string $returns = '',
         public Source $source = Source::Mains,
+        public string $enters = '',
     ) {}
 
     public function used(): self

@@ -7,7 +7,9 @@ namespace EmberDusk\Tests\Plan;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Circuit\WiredRun;
-use EmberDusk\Control\DataLine;
+use EmberDusk\Plan\BoardSetting;
+use EmberDusk\Plan\BoardSettings;
+use EmberDusk\Plan\DataLine;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
@@ -121,6 +123,43 @@ final class BoardsTest extends TestCase
             ),
         );
         self::assertSame([], DataLine::needed($plan, 's1'));
+    }
+
+    /** 1,000 times the least of what supply, terminals and the limits of the runs allow, rounded down to 50 mA. */
+    public function test_the_numbers_to_enter_in_a_board_follow_from_the_plan(): void
+    {
+        $said = static fn(Plan $plan): array => array_map(
+            static fn(BoardSetting $s): string => "{$s->words()} ({$s->why})",
+            BoardSettings::for($plan, 'i1'),
+        );
+        $through = self::circuit('i1');
+        // The terminals carry 10 A; 60 A of the supply with a headroom of a fifth and 0.5 A of the board's own are 47.5 A.
+        self::assertSame(
+            [
+                'Output 1: 60 pixels, start 0, 3 colours, one data wire (R1)',
+                'Output 2: 20 pixels, start 60, 3 colours, one data wire (R1 from pixel 61)',
+                'Current limit: 10000 mA (what its terminals carry)',
+            ],
+            $said($through->plan()),
+        );
+        self::assertContains(
+            'Current limit: 47500 mA (what S1 can give, with its headroom)',
+            $said(self::circuit('s1')->plan()),
+        );
+        // Half of 80 pixels of 61 mA: 2.44 A.
+        $half = $through->plan();
+        $half = $half->with(runs: ['r1' => $half->run('r1')->capped(0.5, false)] + $half->runs);
+        self::assertContains('Current limit: 2400 mA (the limit that the supply is sized for)', $said($half));
+        $shared = self::circuit('s1')
+            ->run('r2', 10.0, ['kind' => 'pixels'], 's1')
+            ->feed('f2', 'r2', 0)
+            ->cable('k3', '3x2.5', 's1', 'f2');
+        self::assertContains(
+            'Current limit: 35300 mA (what S1 can give, with its headroom)',
+            $said($shared->plan()),
+            '47.5 A less 200 pixels of 61 mA',
+        );
+        self::assertSame([], BoardSettings::for($through->plan(), 's1'));
     }
 
     public function test_pixel_runs_share_a_board_and_part_again(): void

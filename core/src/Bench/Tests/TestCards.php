@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Tests;
 
+use EmberDusk\Plan\BoardSetting;
+use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -212,7 +214,8 @@ final readonly class TestCards
             ),
             'count' => self::card(
                 title: "count, {$pixels} calculated",
-                do: 'Set the suggested count and enter the last pixel that lights. Split outputs mirror each other: count one branch.',
+                do: self::numbers($plan, $run) .
+                    'Set the suggested count and enter the last pixel that lights. Split outputs mirror each other: count one branch.',
                 see: 'The last pixel just lights, and no effect runs past the end.',
                 otherwise: 'Dark from a piece’s first pixel on is its data joint, arrow or leg before it is a count.',
                 caution: self::OFF,
@@ -220,13 +223,23 @@ final readonly class TestCards
             ),
             default => self::card(
                 title: sprintf('limit, %.0f %%', 100 * $run->cap),
-                do: 'Set the limit in the controller, set all to white, measure the supply’s amps.',
+                do: self::numbers($plan, $run) .
+                    'Set the limit in the controller, set all to white, measure the supply’s amps.',
                 see: 'At most the planned current.',
                 otherwise: 'More: it is not set, or did not survive a cut of the power.',
                 caution: 'The supply is sized for it. ' . self::OFF,
                 asks: 'read',
             ),
         };
+    }
+
+    /** Numbers to enter in the run's board, as a sentence each. */
+    private static function numbers(Plan $plan, Run $run): string
+    {
+        return implode(
+            '',
+            array_map(static fn(BoardSetting $s): string => "{$s->words()}. ", BoardSettings::ofRun($plan, $run)),
+        );
     }
 
     /** @return Card */

@@ -8,7 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
-use EmberDusk\Control\DataLine;
+use EmberDusk\Plan\DataLine;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\PixelGroup;

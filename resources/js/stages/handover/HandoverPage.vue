@@ -113,6 +113,10 @@ const shortcuts = [
                         <dt>Controller</dt>
                         <dd>{{ run.controller ?? 'not chosen' }}</dd>
                     </div>
+                    <div v-if="run.data.length">
+                        <dt>Entered in the board</dt>
+                        <dd v-for="line in run.data" :key="line">{{ line }}</dd>
+                    </div>
                 </dl>
                 <CableTable class="mt-3" :cables="run.cables" />
                 <h4 v-if="run.figures.length" class="mt-3 font-semibold">Predicted at full</h4>

@@ -95,7 +95,8 @@ final readonly class BoardFamily implements Family
                 unit: $unit,
                 key: 'set',
                 title: 'Set fourth channel, order, count and limit, then save',
-                why: 'Before any scene, in this order: three-channel data lights three quarters of four-channel pixels.',
+                why: ($unit->enters === '' ? '' : "{$unit->enters}. ") .
+                    'Before any scene, in this order: three-channel data lights three quarters of four-channel pixels.',
                 says: 'set',
                 expects: 'the page has saved them',
             ),

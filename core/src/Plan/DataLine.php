@@ -2,9 +2,7 @@
 
 declare(strict_types=1);
 
-namespace EmberDusk\Control;
-
-use EmberDusk\Plan\Plan;
+namespace EmberDusk\Plan;
 
 /** One data output of a pixel board: the pixels of a run that it drives, from the run's start. */
 final readonly class DataLine

@@ -1,0 +1,118 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Plan;
+
+use EmberDusk\Values\Figure;
+
+/** Numbers to enter in a pixel board, from the plan: kind, pixels and start of each output, and the current limit. */
+final readonly class BoardSettings
+{
+    /** Milliamps to which a limit is rounded down. */
+    private const STEP = 50;
+
+    /** @return list<BoardSetting> none while no run of pixels is on the board */
+    public static function for(Plan $plan, string $board): array
+    {
+        $settings = [];
+        $start = 0;
+        foreach (DataLine::needed($plan, $board) as $line) {
+            $pixels = $plan->strip($plan->runs[$line->run]->strip)?->pixels;
+            $settings[] = new BoardSetting(
+                "Output {$line->output}",
+                sprintf(
+                    '%d pixels, start %d, %d colours, %s',
+                    $line->pixels,
+                    $start,
+                    $pixels->colours ?? 3,
+                    $pixels?->dataWires === 2 ? 'data and clock' : 'one data wire',
+                ),
+                $plan->runs[$line->run]->name() . ($line->first > 1 ? " from pixel {$line->first}" : ''),
+                $line->run,
+            );
+            $start += $line->pixels;
+        }
+        if ($settings === []) {
+            return [];
+        }
+        $limit = self::limit($plan, $board);
+
+        return $limit === null ? $settings : [...$settings, $limit];
+    }
+
+    /** @return list<BoardSetting> of one run, and the limit of its board */
+    public static function ofRun(Plan $plan, Run $run): array
+    {
+        return array_values(
+            array_filter(
+                self::for($plan, (string) $run->controller),
+                static fn(BoardSetting $s): bool => $s->run === null || $s->run === $run->id,
+            ),
+        );
+    }
+
+    /** The least of the currents that the supplies, the terminals and the limits of the runs allow; null without a supply. */
+    private static function limit(Plan $plan, string $board): ?BoardSetting
+    {
+        $entry = $plan->controller($board);
+        $limits = [];
+        $mine = 0.0;
+        $capped = $through = false;
+        foreach ($plan->runs as $run) {
+            if ($run->controller !== $board) {
+                continue;
+            }
+            $mine += self::labelAmps($plan, $run) * $run->cap;
+            $capped = $capped || $run->cap < 1;
+            foreach ($plan->ways()->feedsOf($run) as $feed) {
+                $root = $plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? '');
+                $through = $through || $root === $board;
+            }
+            foreach ($plan->ways()->suppliesOf($run) as $supply) {
+                $limits['what ' . strtoupper($supply) . ' can give, with its headroom'] = self::left(
+                    $plan,
+                    $board,
+                    $supply,
+                );
+            }
+        }
+        if ($limits === []) {
+            return null;
+        }
+        if ($capped) {
+            $limits['the limit that the supply is sized for'] = $mine;
+        }
+        if ($through && $entry !== null) {
+            $limits['what its terminals carry'] = $entry->totalAmps;
+        }
+        asort($limits);
+
+        return new BoardSetting(
+            'Current limit',
+            Figure::print(max(0.0, self::STEP * floor((1000 * reset($limits)) / self::STEP + 1e-6)), 0) . ' mA',
+            (string) array_key_first($limits),
+        );
+    }
+
+    /** Amps of a supply that its headroom, its other loads by their label and the board itself leave. */
+    private static function left(Plan $plan, string $board, string $supply): float
+    {
+        $rated = $plan->supply($supply);
+        $amps = ($rated->ratedAmps ?? 0.0) * $plan->limits->usable() - ($plan->controller($board)->standbyAmps ?? 0.0);
+        foreach ($plan->runs as $run) {
+            if ($run->controller !== $board && in_array($supply, $plan->ways()->suppliesOf($run), true)) {
+                $amps -= self::labelAmps($plan, $run) * $run->cap;
+            }
+        }
+
+        return $amps;
+    }
+
+    private static function labelAmps(Plan $plan, Run $run): float
+    {
+        $strip = $plan->strip($run->strip);
+
+        return $strip === null ? 0.0 : ($strip->wattsPerMetre() * $plan->litLength($run)) / $strip->volts;
+    }
+}
