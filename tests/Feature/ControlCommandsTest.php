@@ -22,7 +22,7 @@ final class ControlCommandsTest extends TestCase
     public function test_answers_a_voice_command_light_by_light(): void
     {
         $said = self::said('say', 'observatory', ['said' => 'all but the cove, 30 %']);
-        self::assertStringContainsString('Path, Bench, Rail, Jetty, Band: 30 %.', $said);
+        self::assertStringContainsString('Path, Bench, Rail, Jetty, Band, Workshop lamps, Porch lamps: 30 %.', $said);
         self::assertMatchesRegularExpression('/^C2 +Path +30 %$/m', $said);
         self::assertMatchesRegularExpression('/^C5 +Jetty +cannot do that: /m', $said);
     }

@@ -260,7 +260,7 @@ return [
         ['?->trial === true &&', '?->trial === false &&'],
         ["rule('trial')", "rule('trials')"],
     ],
-    ['Checks/Join/NotJoined.php', ['!in_array($id,', 'in_array($id,'], ['?->profile !== null', '?->profile === null']],
+    ['Checks/Join/NotJoined.php', ['!in_array($id,', 'in_array($id,'], ['if ($profile !== null', 'if ($profile === null']],
     ['Checks/Control/LimitFindings.php', ['LimitClash::PRESETS], true)', '], true)']],
     ['Checks/Control/NameFindings.php', ["rule('name')", "rule('names')"]],
     [

@@ -6,7 +6,7 @@ namespace App\Screens\Wire;
 
 use EmberDusk\Job\JobState;
 
-/** The job's scenes, and the settable parts: every controller's channels, every pixel run. */
+/** The job's scenes, and the settable parts: every controller's channels, every pixel run, every dimming module. */
 final readonly class SceneRows
 {
     /** @return list<SceneRow> */
@@ -49,6 +49,16 @@ final readonly class SceneRows
                     id: $id,
                     name: $name,
                     channels: array_map(static fn($c): string => $c->name, $strip->channels),
+                );
+            }
+        }
+
+        foreach (array_keys($plan->modules) as $id) {
+            if ($plan->lightName($id) !== strtoupper($id)) {
+                $rows[$id] = new DimmedRow(
+                    id: $id,
+                    name: strtoupper($id) . ' ' . $plan->lightName($id),
+                    channels: ['level'],
                 );
             }
         }

@@ -20,7 +20,7 @@ final readonly class Rule
     public const OWN = 'the job itself';
 
     /**
-     * @param  string  $subject subject: run, supply, controller, cable, joint, fixture, module, item, place, part, step, test, job
+     * @param  string  $subject subject: run, supply, controller, unit, cable, joint, fixture, module, item, place, part, step, test, job
      * @param  string  $says  in words, with its limit
      * @param  PlannerLimit|null  $binds  the planner's limit that it is, also where it only warns; null where the planner decides nothing of it
      */

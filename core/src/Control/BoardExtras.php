@@ -23,7 +23,7 @@ final readonly class BoardExtras
 
     public static function for(Plan $plan, ControlMatrix $board): self
     {
-        $rows = [...self::segments($plan, $board->roster), ...self::fixtures($plan)];
+        $rows = [...self::segments($plan, $board->roster), ...self::fixtures($plan, $board->roster)];
         $starts = (new Priorities($plan))->inputs;
         $cells = [];
         foreach ($rows as $row) {
@@ -100,27 +100,21 @@ final readonly class BoardExtras
         );
     }
 
-    /** @return list<BoardRow> */
-    private static function fixtures(Plan $plan): array
+    /** @return list<BoardRow> of fixtures under no module: one that dims fixtures is a light itself */
+    private static function fixtures(Plan $plan, Roster $roster): array
     {
         return array_values(
-            array_map(static function (Fitting $f) use ($plan): BoardRow {
-                $module = $f->module !== null ? $plan->kit[$plan->modules[$f->module]->kit]->entry->name() : null;
-
-                $why =
-                    $module !== null
-                        ? "They are dimmed by {$module}, over its own line: no radio of the job reaches them."
-                        : 'They are fed by their supply: they are on while it is on.';
-
-                return new BoardRow(
+            array_map(
+                static fn(Fitting $f): BoardRow => new BoardRow(
                     id: $f->id,
                     label: strtoupper($f->id),
                     name: $plan->kit[$f->kit]->entry->name(),
                     place: $f->place,
                     kind: "{$f->count} fixtures",
-                    why: $why,
-                );
-            }, $plan->fixtures),
+                    why: 'They are fed by their supply: they are on while it is on.',
+                ),
+                array_filter($plan->fixtures, static fn(Fitting $f): bool => !isset($roster->units[$f->module ?? ''])),
+            ),
         );
     }
 

@@ -28,6 +28,9 @@ final readonly class Mixing
     /** Mixes farther off than this in u'v' are reported: three times the visible step. */
     private const TOLD = 3 * Colour::STEP;
 
+    /** Colour in which lamps under a dimming module are drawn: their own is not known. */
+    private const LAMP = '#fff1dd';
+
     /** A channel is a white where its colour is this near to that of a white of its temperature (u'v'). */
     private const WHITISH = 0.03;
 
@@ -37,16 +40,18 @@ final readonly class Mixing
      */
     private function __construct(private array $channels, private bool $shared, private string $curve) {}
 
-    /** For a controller or a pixel run; null if its channels are unknown. */
+    /** For a controller, a dimming module or a pixel run; null if its channels are unknown. */
     public static function for(Plan $plan, string $light): ?self
     {
-        $strip = self::strip($plan, $light);
-        if ($strip === null) {
+        $channels = isset($plan->modules[$light])
+            ? [new Channel('level', 1.0, self::LAMP)]
+            : self::strip($plan, $light)?->channels;
+        if ($channels === null) {
             return null;
         }
 
         return new self(
-            $strip->channels,
+            $channels,
             $plan->controller($light)?->sharesChannels === true,
             Curve::for($plan->tunings[$light] ?? null),
         );

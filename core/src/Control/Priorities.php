@@ -91,7 +91,7 @@ final readonly class Priorities
         }
         $scene = $this->plan->scenes[$trigger->plays] ?? null;
 
-        return array_map(strval(...), array_keys($scene->levels ?? $this->plan->controllers));
+        return array_map(strval(...), array_keys($scene->levels ?? $this->plan->lightUnits()));
     }
 
     /** @return list<int> each alone, and each two together, as bits */

@@ -80,7 +80,7 @@ final readonly class Prerequisites
             );
         }
         $high = array_filter($roster->units, static function (Unit $u) use ($plan): bool {
-            $stands = ($plan->controllers[$u->item] ?? ($plan->hubs[$u->item] ?? ($plan->items[$u->item] ?? null)))
+            $stands = ($plan->lightUnits()[$u->item] ?? ($plan->hubs[$u->item] ?? ($plan->items[$u->item] ?? null)))
                 ?->stands;
 
             return ($stands->up ?? 0.0) > self::LADDER;

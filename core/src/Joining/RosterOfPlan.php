@@ -8,6 +8,7 @@ use EmberDusk\Kit\Control;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
+use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
@@ -57,6 +58,7 @@ final class RosterOfPlan
     {
         $reader = new self($plan);
         $reader->lights();
+        $reader->modules();
         $reader->hubs();
         $reader->items();
         $reader->add(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''));
@@ -147,6 +149,36 @@ final class RosterOfPlan
     private function room(string $place): string
     {
         return $this->plan->places[$place]->name ?? '';
+    }
+
+    /** Dimming modules, each with the fixtures that it dims. */
+    private function modules(): void
+    {
+        foreach ($this->plan->modules as $id => $device) {
+            $entry = $this->plan->module($id);
+            $dimmed = array_filter($this->plan->fixtures, static fn(Fitting $f): bool => $f->module === $id);
+            if ($entry === null || $dimmed === []) {
+                continue;
+            }
+            $place = $device->stands->place ?? reset($dimmed)->place;
+            $this->add(
+                new Unit(
+                    id: $id,
+                    name: $this->plan->lightName($id),
+                    role: Unit::LIGHT,
+                    family: self::family(Unit::LIGHT, $entry->family),
+                    way: $entry->family,
+                    leaflet: $entry->profile ?? new Behaviour(),
+                    place: $place,
+                    at: $this->at($id),
+                    kind: 'single',
+                    used: $device->used,
+                    room: $this->room($place),
+                    item: $id,
+                    load: 'lamps',
+                ),
+            );
+        }
     }
 
     private function kind(Item $item): string

@@ -56,6 +56,7 @@ final readonly class Unit
      * @param  Source  $source  where it takes its power from
      * @param  string  $returns planned power-on behaviour as text
      * @param  string  $enters  numbers to enter in a pixel board, as text; empty for other units
+     * @param  string  $load  of a light: its strip or its lamps
      */
     public function __construct(
         public string $id,
@@ -81,6 +82,7 @@ final readonly class Unit
         public string $returns = '',
         public Source $source = Source::Mains,
         public string $enters = '',
+        public string $load = 'strip',
     ) {}
 
     public function used(): self

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Profiles\Behaviour;
 
 /** A module that dims fixtures: phase-cut by watts, 0-10 V by the current of its control line, DALI by addresses and bus current. */
 final readonly class Dimmer implements Entry
@@ -12,7 +13,11 @@ final readonly class Dimmer implements Entry
     /** Label of each kind of module, and the dimming method of its fixtures. */
     public const DIMS = ['phasecut' => 'phase-cut', 'analog' => '0-10 V', 'dali' => 'dali'];
 
-    /** @param  bool|null  $sinks whether its control line sinks the fixtures' current; null if unknown */
+    /**
+     * @param  bool|null  $sinks whether its control line sinks the fixtures' current; null if unknown
+     * @param  string  $family  its way of control
+     * @param  Behaviour|null  $profile how it resets and joins; null without instructions
+     */
     private function __construct(
         private string $id,
         private string $name,
@@ -23,6 +28,8 @@ final readonly class Dimmer implements Entry
         public int $addresses,
         public ?float $relayAmps,
         public ?bool $sinks = null,
+        public string $family = 'zigbee',
+        public ?Behaviour $profile = null,
     ) {}
 
     public static function read(Fields $f): self
@@ -37,6 +44,8 @@ final readonly class Dimmer implements Entry
             addresses: (int) $f->numberOr('addresses', 0),
             relayAmps: $f->numberOrNull('relayAmps'),
             sinks: $f->has('sinks') ? $f->flag('sinks') : null,
+            family: $f->stringOrNull('family') ?? 'zigbee',
+            profile: $f->maybe('profile', Behaviour::read(...)),
         );
     }
 

@@ -112,7 +112,7 @@ final readonly class Invariants
         CableInvariants::feeds($plan);
         CableInvariants::cables($plan);
         foreach (array_keys($plan->lights) as $n => $id) {
-            self::need(isset($plan->controllers[$id]), "/lights/{$n}/id", "No controller “{$id}”.");
+            self::need(isset($plan->lightUnits()[$id]), "/lights/{$n}/id", "No controller or module “{$id}”.");
         }
     }
 
@@ -143,7 +143,7 @@ final readonly class Invariants
     private static function names(Plan $plan): void
     {
         $seen = [];
-        foreach (['supplies', 'controllers', 'splices', 'fixtures'] as $list) {
+        foreach (['supplies', 'controllers', 'modules', 'splices', 'fixtures'] as $list) {
             foreach (array_keys($plan->{$list}) as $n => $id) {
                 self::need(!isset($seen[$id]), "/{$list}/{$n}/id", "“{$id}” is the id of something else already.");
                 self::need(
@@ -175,9 +175,9 @@ final readonly class Invariants
             self::need(trim($scene->name) !== '', "/scenes/{$n}/name", 'A scene has a name.');
             foreach (array_keys($scene->levels) as $of) {
                 self::need(
-                    isset($plan->controllers[$of]) || isset($plan->runs[$of]),
+                    isset($plan->lightUnits()[$of]) || isset($plan->runs[$of]),
                     "/scenes/{$n}/levels",
-                    "No controller or run “{$of}”.",
+                    "No controller, module or run “{$of}”.",
                 );
             }
         }
@@ -193,7 +193,7 @@ final readonly class Invariants
     /** Shows and triggers refer to scenes and lights of the job. */
     private static function played(Plan $plan): void
     {
-        $lights = $plan->controllers + $plan->runs + $plan->items;
+        $lights = $plan->lightUnits() + $plan->runs;
         foreach (array_values($plan->shows) as $n => $show) {
             self::need($show->name !== '', "/shows/{$n}/name", 'A show has a name.');
             self::need(

@@ -30,6 +30,29 @@ trait KitOfPlan
         );
     }
 
+    /** @return array<string, Device> units that can be lights of a control, by id: controllers and dimming modules */
+    public function lightUnits(): array
+    {
+        return $this->controllers + $this->modules;
+    }
+
+    /** Way of control of a controller or a dimming module; null where its kit is unknown. */
+    public function controlWay(string $unit): ?string
+    {
+        return $this->controller($unit)->family ?? $this->module($unit)?->family;
+    }
+
+    /** @return array<string, true> ways of control of all of them */
+    public function controlWays(): array
+    {
+        $ways = [];
+        foreach (array_keys($this->lightUnits()) as $id) {
+            $ways[$this->controlWay($id) ?? ''] = true;
+        }
+
+        return $ways;
+    }
+
     public function strip(?string $kit): ?Strip
     {
         return $this->entry($kit, Strip::class);

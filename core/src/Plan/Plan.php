@@ -132,7 +132,8 @@ final readonly class Plan implements JsonReadable
         ?array $kit = null,
         ?Position $position = null,
     ): self {
-        $lit = ($controllers ?? $this->controllers) + ($runs ?? $this->runs);
+        $units = ($controllers ?? $this->controllers) + ($modules ?? $this->modules);
+        $lit = $units + ($runs ?? $this->runs);
         $known = ($scenes ?? $this->scenes) + ($shows ?? $this->shows);
         $plan = new self(
             name: $name ?? $this->name,
@@ -150,9 +151,7 @@ final readonly class Plan implements JsonReadable
             feeds: self::inOrder($feeds ?? $this->feeds),
             cables: self::inOrder($cables ?? $this->cables),
             lights: self::inOrder($lights ?? $this->lights),
-            scenes: self::inOrder(
-                self::played($scenes ?? $this->scenes, $controllers ?? $this->controllers, $runs ?? $this->runs),
-            ),
+            scenes: self::inOrder(self::played($scenes ?? $this->scenes, $lit)),
             owned: self::inOrder($owned ?? $this->owned),
             options: self::inOrder($options ?? $this->options),
             makings: self::inOrder(array_intersect_key($makings ?? $this->makings, $runs ?? $this->runs)),
@@ -160,10 +159,7 @@ final readonly class Plan implements JsonReadable
             items: self::inOrder($items ?? $this->items),
             splits: self::inOrder(self::parted($splits ?? $this->splits, $runs ?? $this->runs)),
             answers: self::inOrder(
-                self::decided(
-                    $answers ?? $this->answers,
-                    ($controllers ?? $this->controllers) + ($hubs ?? $this->hubs) + ($items ?? $this->items),
-                ),
+                self::decided($answers ?? $this->answers, $units + ($hubs ?? $this->hubs) + ($items ?? $this->items)),
             ),
             tunings: self::inOrder(array_intersect_key($tunings ?? $this->tunings, $lit)),
             shows: self::inOrder(self::shown($shows ?? $this->shows, $scenes ?? $this->scenes, $lit)),

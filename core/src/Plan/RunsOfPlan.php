@@ -61,7 +61,22 @@ trait RunsOfPlan
         return $this->controllers[$run->controller ?? ''];
     }
 
-    /** Label of a light for people: its name, its run, or its id. */
+    /**
+     * Label of dimmed fixtures: their place, and their id where another module dims lamps there too.
+     *
+     * @param  array<string, Fitting>  $dimmed
+     */
+    private function lamps(Fitting $of, array $dimmed): string
+    {
+        $others = array_filter(
+            $dimmed,
+            static fn(Fitting $f): bool => $f->place === $of->place && $f->module !== $of->module,
+        );
+
+        return "{$this->places[$of->place]->name} lamps" . ($others === [] ? '' : ' ' . strtoupper($of->id));
+    }
+
+    /** Label of a light for people: its name, its run or lamps, or its id. */
     public function lightName(string $id): string
     {
         if (isset($this->lights[$id])) {
@@ -70,6 +85,12 @@ trait RunsOfPlan
         foreach ($this->runs as $run) {
             if ($run->id === $id || $run->controller === $id) {
                 return $run->name();
+            }
+        }
+        $dimmed = array_filter($this->fixtures, static fn(Fitting $f): bool => $f->module !== null);
+        foreach ($dimmed as $fitting) {
+            if ($fitting->module === $id) {
+                return $this->lamps($fitting, $dimmed);
             }
         }
 

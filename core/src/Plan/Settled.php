@@ -37,7 +37,7 @@ final readonly class Settled
                     modules: $modules,
                     splices: $splices,
                     cables: $cables,
-                    lights: array_intersect_key($after->lights, $controllers),
+                    lights: array_intersect_key($after->lights, $controllers + $modules),
                 );
             }
         } while (!$settled);

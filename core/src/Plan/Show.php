@@ -48,7 +48,7 @@ final readonly class Show implements CheckedRecord
 
     /**
      * @param  list<ShowStep>  $steps  of a list
-     * @param  list<string>  $lights  controllers, boards or pixel runs, in their order, of every other kind
+     * @param  list<string>  $lights  controllers, modules or pixel runs, in their order, of every other kind
      * @param  float  $every  seconds from one change to the next, of every kind but a list
      * @param  string  $way  of a colour that runs
      * @param  int  $rounds  0 goes on and on

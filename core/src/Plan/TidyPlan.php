@@ -23,13 +23,12 @@ trait TidyPlan
      * Scenes without deleted lights.
      *
      * @param  array<string, Scene>  $scenes
-     * @param  array<string, Device>  $controllers
-     * @param  array<string, Run>  $runs
+     * @param  array<string, mixed>  $lights
      * @return array<string, Scene>
      */
-    private static function played(array $scenes, array $controllers, array $runs): array
+    private static function played(array $scenes, array $lights): array
     {
-        return array_map(static fn(Scene $s): Scene => $s->only($controllers + $runs), $scenes);
+        return array_map(static fn(Scene $s): Scene => $s->only($lights), $scenes);
     }
 
     /**

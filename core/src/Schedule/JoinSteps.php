@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
+use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Tuning;
@@ -18,9 +19,10 @@ final class JoinSteps
 
     /**
      * @param  list<Run>  $runs  of the place
+     * @param  list<Fitting>  $fixtures  of the place
      * @return list<string> the step, where there is one
      */
-    public function steps(string $id, string $place, array $runs): array
+    public function steps(string $id, string $place, array $runs, array $fixtures): array
     {
         $controllers = [];
         foreach ($runs as $run) {
@@ -32,6 +34,8 @@ final class JoinSteps
                 $controllers[$run->controller] = $this->plan->controllers[$run->controller]->kit;
             }
         }
+        $modules = $this->modules($fixtures);
+        $controllers += $modules;
         if ($controllers === []) {
             return [];
         }
@@ -43,18 +47,49 @@ final class JoinSteps
             kind: 'join',
             of: $id,
             place: $place,
-            title: 'Reset, join and name ' . ($count === 1 ? 'the controller' : "{$count} controllers"),
+            title: 'Reset, join and name ' . self::counted($count, $modules !== []),
             why: 'Join it in its final place after the test of its strip: a device joined on the bench has to be joined twice.',
             units: count($controllers + $hubs),
             people: 1,
             tools: ['phone with the app'],
             caution: 'Follow the stage Join: a reset deletes all joins of the device.',
-            after: array_map(static fn(Run $r): string => "second-{$r->id}", $runs),
+            after: [
+                ...array_map(static fn(Run $r): string => "second-{$r->id}", $runs),
+                ...array_map(static fn(Fitting $f): string => "fixtures-{$f->id}", $fixtures),
+            ],
             wait: 0,
             needs: array_values(array_unique([...array_values($controllers), ...array_values($hubs)])),
         );
 
         return $this->stored($id, $place, array_keys($controllers), $step);
+    }
+
+    /**
+     * Modules of fixtures that join and are not in a step yet.
+     *
+     * @param  list<Fitting>  $fixtures
+     * @return array<string, string> ids of their kit
+     */
+    private function modules(array $fixtures): array
+    {
+        $modules = [];
+        foreach ($fixtures as $fitting) {
+            $id = $fitting->module ?? '';
+            if (!isset($this->joined[$id]) && $this->plan->module($id)?->profile !== null) {
+                $modules[$id] = $this->plan->modules[$id]->kit;
+            }
+        }
+
+        return $modules;
+    }
+
+    private static function counted(int $count, bool $modules): string
+    {
+        if ($count === 1) {
+            return $modules ? 'the module' : 'the controller';
+        }
+
+        return "{$count} controllers" . ($modules ? ' and modules' : '');
     }
 
     /**

@@ -110,10 +110,7 @@ final class PlaceSteps
     /** @return list<string> in words */
     private function needs(): array
     {
-        $families = [];
-        foreach (array_keys($this->plan->controllers) as $id) {
-            $families[$this->plan->controller($id)->family ?? ''] = true;
-        }
+        $families = $this->plan->controlWays();
         $kinds = [];
         foreach ($this->plan->items as $item) {
             $entry = $this->plan->kit[$item->kit]->entry;

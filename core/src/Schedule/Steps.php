@@ -141,7 +141,7 @@ final class Steps
         }
         array_push($last, ...$this->items->steps($id, $name, $before));
         $last = $this->places->back($id, $name, $last);
-        $joined = $this->joins->steps($id, $name, $runs);
+        $joined = $this->joins->steps($id, $name, $runs, $fixtures);
         $caution = 'Keep extra-low voltage apart from mains in every box.';
         if ($battery) {
             $caution = 'Cover the posts; keep loose metal away from them.';

@@ -12,6 +12,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\ControlledLight;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Plan\Changes\Control\SetAnswer;
+use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
@@ -153,17 +154,24 @@ final class ControlMatrixTest extends TestCase
         $demo = JobFile::read(Demo::shipped('observatory'));
         $board = ControlMatrix::for($demo, []);
         $rows = BoardExtras::for($demo, $board)->rows;
+        self::assertSame([], $rows, 'fixtures under a module are lights of their own');
         self::assertSame(
-            ['x1', 'x2'],
-            array_values(
-                array_filter(
-                    array_map(static fn(BoardRow $r): string => $r->id, $rows),
-                    static fn(string $id): bool => $id[0] === 'x',
-                ),
-            ),
+            [Cell::PLANNED, Cell::PLANNED, Cell::CANNOT, Cell::PLANNED],
+            array_map(static fn(array $of): ?string => $board->cell(...$of)?->state, [
+                ['h1', 'm1'],
+                ['phone', 'm2'],
+                ['h1', 'm2'],
+                ['a1', 'm1'],
+            ]),
         );
-        foreach ($board->controls as $control) {
-            self::assertSame(Cell::CANNOT, $state(BoardExtras::for($demo, $board), $control->id, 'x1'));
+        $bare = $demo->with(fixtures: ['x1' => new Fitting('x1', $demo->fixtures['x1']->kit, 'place4', 6, null)]);
+        $dark = ControlMatrix::for($bare, []);
+        self::assertSame(
+            ['x1'],
+            array_map(static fn(BoardRow $r): string => $r->id, BoardExtras::for($bare, $dark)->rows),
+        );
+        foreach ($dark->controls as $control) {
+            self::assertSame(Cell::CANNOT, $state(BoardExtras::for($bare, $dark), $control->id, 'x1'));
         }
         $cut = $demo->with(runs: ['band' => $demo->run('band')->cut([30, 60])] + $demo->runs);
         $board = ControlMatrix::for($cut, []);

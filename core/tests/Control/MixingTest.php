@@ -7,15 +7,28 @@ namespace EmberDusk\Tests\Control;
 use EmberDusk\Circuit\Colour;
 use EmberDusk\Circuit\White;
 use EmberDusk\Control\Mixing;
+use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Tuning;
 use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Colours and whites on the channels that a light has; expectations by hand from the definition of sRGB and the law of mixing. */
 final class MixingTest extends TestCase
 {
+    /** Lamps under a module have one level, on the module's curve, and neither whites nor colours. */
+    public function test_lamps_under_a_module_have_a_level_alone(): void
+    {
+        $plan = JobFile::read(Demo::shipped('observatory'));
+        $mixing = Mixing::for($plan, 'm1');
+        self::assertSame([0.4], $mixing?->plain(0.4)->duties);
+        self::assertNull($mixing->whiteRange());
+        self::assertFalse($mixing->colours());
+        self::assertNull(Mixing::for($plan, 'm9'));
+    }
+
     private const CHANNELS = [
         'red' => '#ff0000',
         'green' => '#00ff00',

@@ -104,7 +104,7 @@ final class SpeechTest extends TestCase
     {
         $spoken = Assistants::say(self::observatory(), 'all but the cove, 30 %');
         self::assertSame(
-            ['c2' => true, 'c3' => true, 'c4' => true, 'c5' => false, 'c6' => false],
+            ['c2' => true, 'c3' => true, 'c4' => true, 'c5' => false, 'c6' => false, 'm1' => true, 'm2' => false],
             array_column($spoken->answers, 'answers', 'light'),
         );
         self::assertSame([0.3, 0.3, 0.3], array_slice(array_column($spoken->answers, 'level'), 0, 3));

@@ -76,7 +76,7 @@ final class SheetTest extends TestCase
         self::assertSame('Lecture room, box B1', $where['C1']);
         $controllers = array_column($sheet['runs'], 'controller', 'id');
         self::assertStringStartsWith('C6 · ', $controllers['band']);
-        self::assertStringContainsString('C6: R1', $sheet['losses'][count($sheet['losses']) - 1]['steps']);
+        self::assertStringContainsString('C6: R2', $sheet['losses'][count($sheet['losses']) - 1]['steps']);
     }
 
     /** @return array<string, mixed> */

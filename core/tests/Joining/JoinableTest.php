@@ -63,10 +63,10 @@ final class JoinableTest extends TestCase
     private static function capable(Plan $plan): array
     {
         $can = [];
-        foreach ($plan->controllers as $id => $device) {
+        foreach (array_keys($plan->controllers + $plan->modules) as $id) {
             $run = array_values(array_filter($plan->runs, static fn($r): bool => $r->controller === $id))[0] ?? null;
-            $kind = $plan->strip($run?->strip)?->colours() ?? '';
-            $family = $plan->controller($id)->family ?? '';
+            $kind = $plan->strip($run?->strip)?->colours() ?? 'single';
+            $family = $plan->controller($id)->family ?? ($plan->module($id)->family ?? '');
             foreach ($plan->hubs as $hub => $unused) {
                 $entry = $plan->hub($hub);
                 $sets = $entry->sets ?? [];
@@ -116,7 +116,9 @@ final class JoinableTest extends TestCase
         $idle = self::with(self::demo('hide'), ['i7' => ['remote-rf-8', 'hide', 1]]);
         self::assertSame(['no-light r2'], self::codes(Joinable::for($idle)));
         self::assertFalse(
-            Joinable::for($plan->with(hubs: [], items: [], controllers: ['c5' => $plan->controllers['c5']]))->any(),
+            Joinable::for(
+                $plan->with(hubs: [], items: [], modules: [], controllers: ['c5' => $plan->controllers['c5']]),
+            )->any(),
         );
     }
 

@@ -9,6 +9,7 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Recovery;
+use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\Acceptance;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use PHPUnit\Framework\Assert;
@@ -116,6 +117,11 @@ final class PrintedHands
                 $this->now = $began + 24.0;
                 $this->do(Act::TAP, $m[1], 'search');
             }),
+            $this->reads("/^Press Search in the lights’ app\\.$/", $text, function () use ($began): void {
+                $this->now = $began + 26.0;
+                $this->do(Act::TAP, Roster::PHONE, 'search mesh', 0.0);
+                $this->do(Act::TAP, Roster::PHONE, 'search bluetooth');
+            }),
             $this->reads('/^Allow ([\d.]+) s to get there in the app\.$/', $text, function (array $m) use (
                 $began,
             ): void {
@@ -191,8 +197,9 @@ final class PrintedHands
             );
             if (preg_match('/^hold (\S+) (?:for ([\d.]+) s|until its lamp lights)$/i', $part, $m) === 1) {
                 $seconds = (float) ($m[2] ?? self::UNTIL_LIT);
-                $this->do(Act::HOLD, $device, "{$m[1]} {$seconds}");
+                // A hold is heard when the key is let go.
                 $this->now += $seconds;
+                $this->do(Act::HOLD, $device, "{$m[1]} {$seconds}");
 
                 continue;
             }

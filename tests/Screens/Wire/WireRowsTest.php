@@ -138,6 +138,8 @@ final class WireRowsTest extends TestCase
             [
                 ['id' => 'band', 'name' => 'Band', 'channels' => ['all colours']],
                 ['id' => 'c1', 'name' => 'C1 Cove', 'channels' => ['warm white', 'cool white']],
+                ['id' => 'm1', 'name' => 'M1 Workshop lamps', 'channels' => ['level']],
+                ['id' => 'm2', 'name' => 'M2 Porch lamps', 'channels' => ['level']],
             ],
             array_map(static fn(DimmedRow $r): array => $r->write(), SceneRows::dimmed(self::work($plan))),
         );

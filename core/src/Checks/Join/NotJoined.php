@@ -14,14 +14,17 @@ final readonly class NotJoined extends Check
 {
     public function rules(): array
     {
-        return [new Rule('not-joined', 'controller', 'every controller has been joined and named', Rule::OWN)];
+        return [
+            new Rule('not-joined', 'unit', 'every controller and dimming module has been joined and named', Rule::OWN),
+        ];
     }
 
     public function check(JudgedJob $job): array
     {
         $findings = [];
-        foreach (array_keys($job->plan->controllers) as $id) {
-            if ($job->plan->controller($id)?->profile !== null && !in_array($id, $job->state->joined, true)) {
+        foreach (array_keys($job->plan->lightUnits()) as $id) {
+            $profile = $job->plan->controller($id)->profile ?? $job->plan->module($id)?->profile;
+            if ($profile !== null && !in_array($id, $job->state->joined, true)) {
                 $findings[] = $this->rule('not-joined')->open(
                     place: new FindingPlace('join', $id),
                     title: strtoupper($id) . ' is not joined yet',

@@ -47,23 +47,20 @@ final readonly class HubAsked extends Check
         ];
     }
 
-    /** @return list<string> ids of Zigbee controllers that nothing in the job controls, where it has no hub */
+    /** @return list<string> ids of Zigbee controllers and modules that nothing in the job controls, where it has no hub */
     public static function uncontrolled(Plan $plan): array
     {
         if ($plan->hubs !== [] || self::radio($plan)) {
             return [];
         }
-        $controlled = array_column(RosterOfPlan::for($plan, new TimingMethod())->wants, 'light');
+        $roster = RosterOfPlan::for($plan, new TimingMethod());
+        $controlled = array_column($roster->wants, 'light');
 
         return array_values(
-            array_filter(array_map(strval(...), array_keys($plan->controllers)), static function (string $id) use (
-                $plan,
-                $controlled,
-            ): bool {
-                $controller = $plan->controller($id);
-
-                return $controller?->family === 'zigbee' && !$controller->repeats && !in_array($id, $controlled, true);
-            }),
+            array_filter(
+                array_keys($roster->units),
+                static fn(string $id): bool => $plan->controlWay($id) === 'zigbee' && !in_array($id, $controlled, true),
+            ),
         );
     }
 

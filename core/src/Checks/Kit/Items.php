@@ -108,10 +108,7 @@ final readonly class Items extends Check
     private function control(JudgedJob $job, Item $item, Control $control): array
     {
         $findings = [];
-        $families = [];
-        foreach (array_keys($job->plan->controllers) as $id) {
-            $families[$job->plan->controller($id)->family ?? ''] = true;
-        }
+        $families = $job->plan->controlWays();
         foreach (array_keys($job->plan->hubs) as $id) {
             $families += array_fill_keys($job->plan->hub($id)->speaks ?? [], true);
         }

@@ -42,7 +42,7 @@ final readonly class LightSuspects
                 code: 'lead-loose',
                 device: $id,
                 shows: $shows,
-                says: "a lead between {$label} and its strip is loose",
+                says: "a lead between {$label} and its {$unit->load} is loose",
                 check: "Pull gently at each lead of {$label}’s output. Reseat and tighten any that moves.",
                 seconds: 30.0,
                 again: Suspect::STEP,

@@ -42,7 +42,7 @@ final readonly class SetAnswer extends Change
         if (!isset($known[$this->control])) {
             throw InvalidInput::at('/control', "The job has no “{$this->control}” any more. Reload the page.");
         }
-        if (!isset($plan->controllers[$this->light])) {
+        if (!isset($plan->lightUnits()[$this->light])) {
             throw InvalidInput::at('/light', "The job has no “{$this->light}” any more. Reload the page.");
         }
         $key = Answer::key($this->control, $this->light);

@@ -29,7 +29,7 @@ final readonly class SetTuning extends Change
     protected function changed(Plan $plan): Plan
     {
         $id = $this->tuning->id;
-        if (!isset($plan->controllers[$id])) {
+        if (!isset($plan->lightUnits()[$id])) {
             throw InvalidInput::at('/id', "The job has no light “{$id}” any more. Reload the page.");
         }
         $as = $this->tuning->curve === '' && $this->tuning->powerOn === '';

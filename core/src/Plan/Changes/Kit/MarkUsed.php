@@ -31,6 +31,9 @@ final readonly class MarkUsed extends Change
         if (isset($plan->controllers[$id])) {
             return $plan->with(controllers: [$id => $plan->controllers[$id]->used($this->used)] + $plan->controllers);
         }
+        if (isset($plan->modules[$id])) {
+            return $plan->with(modules: [$id => $plan->modules[$id]->used($this->used)] + $plan->modules);
+        }
         if (isset($plan->hubs[$id])) {
             return $plan->with(hubs: [$id => $plan->hubs[$id]->used($this->used)] + $plan->hubs);
         }

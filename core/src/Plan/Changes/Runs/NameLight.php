@@ -35,7 +35,7 @@ final readonly class NameLight extends Change
 
     protected function changed(Plan $plan): Plan
     {
-        if (!isset($plan->controllers[$this->controller])) {
+        if (!isset($plan->lightUnits()[$this->controller])) {
             throw InvalidInput::unknown('/controller', 'controller', $this->controller);
         }
         $most = (int) ($plan->hub(array_key_first($plan->hubs))?->profile->figure('letters') ?? self::LETTERS);

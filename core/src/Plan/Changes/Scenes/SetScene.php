@@ -58,8 +58,8 @@ final readonly class SetScene extends Change
             throw InvalidInput::at('/scene', 'A job has at most ' . self::MOST . ' scenes.');
         }
         foreach (array_keys($this->levels) as $of) {
-            if (!isset($plan->controllers[$of]) && !isset($plan->runs[$of])) {
-                throw InvalidInput::at('/levels', "No controller or run “{$of}”.");
+            if (!isset($plan->lightUnits()[$of]) && !isset($plan->runs[$of])) {
+                throw InvalidInput::at('/levels', "No controller, module or run “{$of}”.");
             }
         }
         $lit = array_filter($this->levels, static fn(array $duties): bool => array_sum($duties) > 0);

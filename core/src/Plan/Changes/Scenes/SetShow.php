@@ -50,7 +50,7 @@ final readonly class SetShow extends Change
             }
         }
         foreach ($this->as->lights as $n => $light) {
-            if (!isset($plan->controllers[$light]) && !isset($plan->runs[$light])) {
+            if (!isset($plan->lightUnits()[$light]) && !isset($plan->runs[$light])) {
                 throw InvalidInput::unknown("/lights/{$n}", 'light', $light);
             }
         }

@@ -207,7 +207,7 @@ final class CableLayer
             feeds: $this->feeds,
             splices: $this->splices,
             cables: $this->cables,
-            lights: array_intersect_key($this->old->lights, $controllers),
+            lights: array_intersect_key($this->old->lights, $controllers + $this->old->modules),
             kit: $this->kit,
         );
     }
