@@ -275,6 +275,22 @@ abstract class BrowserTestCase extends TestCase
         }
     }
 
+    /** Leaves a job the runs alone: fixtures and with them the modules that dim them go. */
+    protected function withoutFixtures(int $job): void
+    {
+        $fixtures = $this->request('GET', "/jobs/{$job}/state?stage=wire")['desk']['wire']['fixtures'] ?? [];
+        self::assertIsArray($fixtures);
+        foreach ($fixtures as $fixture) {
+            $this->change($job, [
+                'kind' => 'SetFixture',
+                'fixture' => $fixture['id'],
+                'kit' => $fixture['kit'],
+                'place' => $fixture['placeId'],
+                'count' => 0,
+            ]);
+        }
+    }
+
     /** Chooses the first of a run's options, as a press on “Choose A” at Kit does. */
     protected function firstOption(int $job, string $run): void
     {

@@ -22,6 +22,7 @@ final class JoinTest extends BrowserTestCase
     {
         $this->browser()->size(390, 844);
         $this->signIn();
+        $this->withoutFixtures(1);
         $this->open('/jobs/1/join');
         $this->see('Have ready before you start');
         $this->assertAccessible('join before a run, on a phone');

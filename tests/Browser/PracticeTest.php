@@ -76,6 +76,7 @@ final class PracticeTest extends BrowserTestCase
     public function test_a_run_on_site_goes_on_without_a_signal_and_catches_up(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED'];
+        $this->withoutFixtures(1);
         $this->open('/jobs/1/join');
         $this->click(fn() => $this->button('Join on site'));
         $this->see('Switch C1 on');

@@ -33,7 +33,7 @@ final class ScenesTest extends BrowserTestCase
         $this->find('button[aria-label^="Path by R1: planned, zone 2"]');
         $this->press('v');
         $this->press('all but the cove, 30 %', Key::ENTER);
-        $this->see('Path, Bench, Rail, Jetty, Band: 30 %.');
+        $this->see('Path, Bench, Rail, Jetty, Band, Workshop lamps, Porch lamps: 30 %.');
         $this->see('Jetty cannot do that');
         $this->see('30 %');
         $this->assertAccessible('scenes, after something was said');

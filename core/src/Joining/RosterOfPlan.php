@@ -175,7 +175,7 @@ final class RosterOfPlan
                     used: $device->used,
                     room: $this->room($place),
                     item: $id,
-                    load: 'lamps',
+                    load: Unit::LAMPS,
                 ),
             );
         }

@@ -17,6 +17,9 @@ final readonly class Unit
 
     public const BOARD = 'board';
 
+    /** Load of a dimming module. */
+    public const LAMPS = 'lamps';
+
     public const REMOTE = 'remote';
 
     public const PANEL = 'panel';
@@ -84,6 +87,20 @@ final readonly class Unit
         public string $enters = '',
         public string $load = 'strip',
     ) {}
+
+    /** Whether its load answers, as a question. */
+    public function asks(): string
+    {
+        $load = "the {$this->load} of " . mb_strtolower($this->name);
+
+        return $this->load === self::LAMPS ? "do {$load} answer?" : "does {$load} answer?";
+    }
+
+    /** That its load changes, as text. */
+    public function changes(): string
+    {
+        return "the {$this->load} of {$this->called()} " . ($this->load === self::LAMPS ? 'change' : 'changes');
+    }
 
     public function used(): self
     {

@@ -128,7 +128,7 @@ final class PrintedHands
                 $this->now = max($this->now, $began + (float) $m[1]);
             }),
             $this->reads(
-                "/^Switch “(.+)” in the app{$app}: does/",
+                "/^Switch “(.+)” in the app{$app}: (?:do|does) /",
                 $text,
                 fn(array $m) => $this->do(Act::TAP, $m[2], "toggle {$m[1]}"),
             ),

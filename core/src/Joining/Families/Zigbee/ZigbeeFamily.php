@@ -244,13 +244,13 @@ final readonly class ZigbeeFamily implements Family
             kind: 'identify',
             look: Look::Lights,
             device: $unit->id,
-            title: "Switch “ENTRY” in the app: does the {$unit->load} of " . mb_strtolower($unit->name) . ' answer?',
+            title: "Switch “ENTRY” in the app: {$unit->asks()}",
             why: 'New lights are numbered: do not guess which is which.',
             at: $unit->id,
             where: 'phone, ' . StepBuilder::app($hub),
             acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
             watches: $unit->id,
-            expects: "the {$unit->load} of {$unit->called()} changes",
+            expects: $unit->changes(),
             ifNot: 'Another light: that entry is of another one; try the next.',
             on: [$unit->id],
         );
@@ -277,7 +277,7 @@ final readonly class ZigbeeFamily implements Family
                 where: 'phone, ' . StepBuilder::app($hub),
                 acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
                 watches: $unit->id,
-                expects: "the {$unit->load} of {$unit->called()} changes",
+                expects: $unit->changes(),
                 on: [$unit->id],
             );
         }
