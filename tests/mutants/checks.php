@@ -14,6 +14,7 @@ return [
         'Checks/Controller/PixelBoards.php',
         ['count($lines) > $outputs->count', 'count($lines) >= $outputs->count'],
         ['$amps > $board->totalAmps', '$amps > 1.02 * $board->totalAmps'],
+        ['$metres <= $most', '$metres <= 1.02 * $most'],
         ['RATE = 20.0;', 'RATE = 25.0;'],
         ['2 + $group->dataWires', '2'],
     ],

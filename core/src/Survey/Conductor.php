@@ -62,8 +62,23 @@ final readonly class Conductor
 
     public const FIXED_SOURCE = 'BS 7671 table 4D5 (from memory)';
 
-    /** Amps of flexible cord by AWG, NEC 402.5 (from memory); 20 and 22 common practice, no source. */
-    private const AWG_AMPS = [22 => 3.0, 20 => 5.0, 18 => 6.0, 16 => 8.0, 14 => 17.0, 12 => 23.0, 10 => 28.0];
+    /**
+     * Amps of flexible cord by AWG, NEC 402.5 (from memory); 8 and 6 NEC 400.5(A), two conductors (from memory); 20 and thinner common practice, no
+     * source.
+     */
+    private const AWG_AMPS = [
+        26 => 1.0,
+        24 => 2.0,
+        22 => 3.0,
+        20 => 5.0,
+        18 => 6.0,
+        16 => 8.0,
+        14 => 17.0,
+        12 => 23.0,
+        10 => 28.0,
+        8 => 40.0,
+        6 => 55.0,
+    ];
 
     private function __construct(
         public string $system,
@@ -179,7 +194,11 @@ final readonly class Conductor
             ohmsPerMetre: $ohms,
             capacity: $amps,
             resistanceSource: 'ASTM B258 diameter, IEC 60028 copper',
-            capacitySource: $gauge >= 20 ? 'common practice, no source' : 'NEC 402.5 (from memory)',
+            capacitySource: match (true) {
+                $gauge >= 20 => 'common practice, no source',
+                $gauge <= 8 => 'NEC 400.5 (from memory)',
+                default => 'NEC 402.5 (from memory)',
+            },
         );
     }
 }

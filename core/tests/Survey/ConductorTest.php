@@ -97,7 +97,7 @@ final class ConductorTest extends TestCase
         self::assertEqualsWithDelta(0.005 * 0.0254, Conductor::awgDiameter(36), 1e-9);
     }
 
-    /** BS 7671 table 4F3A (from memory) and NEC 402.5 (from memory); 20 and 22 AWG common practice, no source. */
+    /** BS 7671 table 4F3A, NEC 402.5 and, for 8 and 6 AWG, 400.5 (all from memory); 20 AWG and thinner common practice, no source. */
     public function test_flexible_cable_carries_what_the_tables_say(): void
     {
         foreach (
@@ -106,10 +106,12 @@ final class ConductorTest extends TestCase
         ) {
             self::assertSame($amps, Conductor::from('mm2', (float) $size, 'flexible')->capacity);
         }
-        foreach ([22 => 3.0, 20 => 5.0, 18 => 6.0, 16 => 8.0, 14 => 17.0, 12 => 23.0, 10 => 28.0] as $gauge => $amps) {
+        $awg = [26 => 1.0, 24 => 2.0, 22 => 3.0, 20 => 5.0, 18 => 6.0, 16 => 8.0, 14 => 17.0, 12 => 23.0, 10 => 28.0];
+        foreach ($awg + [8 => 40.0, 6 => 55.0] as $gauge => $amps) {
             self::assertSame($amps, Conductor::from('awg', $gauge, 'stranded')->capacity);
         }
         self::assertNull(Conductor::from('mm2', 10, 'flexible')->capacity);
+        self::assertNull(Conductor::from('awg', 28, 'stranded')->capacity);
     }
 
     /** IEC 60028: 0.393 % a kelvin at 20 °C; 20 K more make 7.86 %. */

@@ -9,6 +9,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\DataLine;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\PixelGroup;
@@ -27,6 +28,9 @@ final readonly class PixelBoards extends Check
     /** Seconds that one bit takes on a one-wire data line at 800 kbit/s (common practice, no source). */
     private const BIT = 1.25e-6;
 
+    /** Metres of data lead from a board with a level shifter, and from one without (common practice, no source). */
+    private const LEAD = [true => 5.0, false => 1.0];
+
     /** Pictures a second below which movement is seen to jump (common practice, no source). */
     private const RATE = 20.0;
 
@@ -37,6 +41,12 @@ final readonly class PixelBoards extends Check
             new Rule('pixels-output', 'controller', 'a board’s outputs support the pixels of its runs', Rule::LEAFLET),
             new Rule('pixel-rate', 'run', 'the pixels on a data line can change 20 times a second', Rule::PRACTICE),
             new Rule('pixel-cores', 'cable', 'the cable to the first pixel has cores for data', Rule::PRACTICE),
+            new Rule(
+                'data-lead',
+                'run',
+                'the data lead from a board to the first pixel is at most 5 m long, 1 m without a level shifter',
+                Rule::PRACTICE,
+            ),
             new Rule('board-fuse', 'controller', 'a board in a permanent plan has a fuse', Rule::PRACTICE),
             new Rule('board-supply', 'controller', 'a board has a supply cable', Rule::OWN),
             new Rule(
@@ -83,7 +93,11 @@ final readonly class PixelBoards extends Check
             ];
         }
 
-        return [...$this->rate($case, $outputs, $pixels), ...$this->cores($case, $pixels)];
+        return [
+            ...$this->rate($case, $outputs, $pixels),
+            ...$this->cores($case, $pixels),
+            ...$this->lead($case, $outputs),
+        ];
     }
 
     /** @return list<Finding> about the pixels of all runs of a board: each run begins at an output of its own */
@@ -148,6 +162,33 @@ final readonly class PixelBoards extends Check
                 ),
                 number: $rate,
                 limit: self::RATE,
+            ),
+        ];
+    }
+
+    /** @return list<Finding> about the cable that carries the data from the board to the first pixel */
+    private function lead(JudgedRun $case, PixelOutputs $outputs): array
+    {
+        $first = $case->plan->ways()->feedsOf($case->run)[0] ?? null;
+        $way = $first === null ? [] : $case->plan->ways()->wayTo($first->id);
+        $start = $way === [] ? null : $case->plan->ways()->root(array_values($way)[0]->from);
+        if ($first?->pad !== 0 || $start !== $case->run->controller) {
+            return [];
+        }
+        $metres = array_sum(array_map(static fn(LaidCable $c): float => $c->length, $way));
+        $most = self::LEAD[$outputs->protected];
+        if ($metres <= $most) {
+            return [];
+        }
+
+        return [
+            $this->rule('data-lead')->watch(
+                place: new FindingPlace('wire', $case->run->id),
+                title: sprintf('%s: %.2f m of data lead, at most %g m', $case->run->name(), $metres, $most),
+                detail: 'Pixels flicker or stay dark where the data arrives blurred. Place the board at the start of the strip, or put one pixel on the way: it repeats the data. ' .
+                    ($outputs->protected ? '' : 'A level shifter carries further. '),
+                number: $metres,
+                limit: $most,
             ),
         ];
     }

@@ -184,7 +184,7 @@ dry'),
         yield 'laying' => ['laying', static fn(): array => [$fixed(5.0, ''), $fixed(5.0, 'surface')]];
         yield 'capacity-unknown' => [
             'capacity-unknown',
-            static fn(): array => [self::amps(1.0, '2x24awg')->state(), self::amps(1.0, '2x22awg')->state()],
+            static fn(): array => [self::amps(0.5, '2x28awg')->state(), self::amps(0.5, '2x26awg')->state()],
         ];
         // Table 4F3A: 2.5 mm² carries 25 A.
         $overload = static fn(float $amps): JobState => self::amps(5.0, '2x2.5', ['overloadAmps' => $amps])->state();

@@ -99,13 +99,13 @@ final readonly class DangerCases
             string $cable = '3x2.5',
             array $pixels = [],
             string $from = 's1',
-            string $size = '2x2.5',
+            float $lead = 1.0,
         ): JobState => Circuits::in()
             ->supply('s1', ['volts' => 5.0, 'ratedAmps' => 60.0])
             ->run('r1', $metres, ['kind' => 'pixels'] + $pixels, 's1')
             ->feed('f1', 'r1', 0)
-            ->cable('k1', $cable, $from, 'f1')
-            ->cable('k2', $size, 's1', 'i1', metres: 0.3)
+            ->cable('k1', $cable, $from, 'f1', metres: $lead)
+            ->cable('k2', '2x2.5', 's1', 'i1', metres: 0.3)
             ->board('i1', $board + $screw, 'r1')
             ->state();
         $bare = Circuits::in()
@@ -154,6 +154,20 @@ final readonly class DangerCases
         $carries = static fn(float $amps, string $from = 'i1'): JobState => $on(['totalAmps' => $amps], from: $from);
         yield 'board-amps' => ['board-amps', static fn(): array => [$carries(4.83), $carries(4.93)]];
         yield 'board-amps past the board' => ['board-amps', static fn(): array => [$carries(0.1), $carries(0.1, 's1')]];
+        $lead = static fn(float $metres, bool $fused = true, string $from = 'i1'): JobState => $on(
+            ['totalAmps' => 20.0, 'fused' => $fused],
+            from: $from,
+            lead: $metres,
+        );
+        yield 'data-lead' => ['data-lead', static fn(): array => [$lead(5.04), $lead(4.96)]];
+        yield 'data-lead without a level shifter' => [
+            'data-lead',
+            static fn(): array => [$lead(1.01, false), $lead(0.99, false)],
+        ];
+        yield 'data-lead of a cable from the supply' => [
+            'data-lead',
+            static fn(): array => [$lead(6.0), $lead(6.0, from: 's1')],
+        ];
         yield 'a trial board in the plan' => [
             'trial',
             static fn(): array => [$on(['trial' => true]), $on(['trial' => false])],
