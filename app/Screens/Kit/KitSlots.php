@@ -58,7 +58,8 @@ final readonly class KitSlots
             'supply' => $plan->block($run->supply) === null ? $plan->supplies[$run->supply ?? '']->kit ?? null : null,
             'switch' => $plan->ways()->firstCable($run)?->switch,
             'controller' => $plan->controllers[$run->controller ?? '']->kit ?? null,
-            default => $plan->ways()->cableTo($run->controller ?? '')->kit ??
+            // The way to the controller has two cores of it.
+            default => $plan->ways()->cableTo($plan->ways()->feedsOf($run)[0]->id ?? '')->kit ??
                 ($plan->ways()->firstCable($run)->kit ?? null),
         };
     }

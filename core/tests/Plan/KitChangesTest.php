@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Plan;
 
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
@@ -16,6 +19,51 @@ use PHPUnit\Framework\TestCase;
 /** Places, parts of a run, feeds at shares, several changes as one, and kit taken again. */
 final class KitChangesTest extends TestCase
 {
+    /** Two cores from supply to controller, as many as the strip asks for behind it; where the shelf has no such pair the same cable. */
+    public function test_the_way_to_a_controller_has_two_cores(): void
+    {
+        $plan = Demo::run('4', 'strip-rgbw-24', 'supply-24-240', 'controller-zigbee-4', 'cable-5x075');
+        self::assertSame(['cable-2x075', 'cable-5x075'], self::kits($plan));
+        self::assertSame(['cable-5x18awg', 'cable-5x18awg'], self::kits(self::recabled($plan, 'cable-5x18awg', [])));
+        $pairs = ['cable-2x18awg'];
+        self::assertSame(
+            ['cable-2x18awg', 'cable-5x18awg'],
+            self::kits(self::recabled($plan, 'cable-5x18awg', $pairs)),
+        );
+        $white = Demo::run('4', 'strip-single-24', 'supply-24-100', 'controller-zigbee-1', 'cable-2x15');
+        self::assertSame(['cable-2x15', 'cable-2x15'], self::kits($white));
+    }
+
+    /** @return list<string> kit of the cables, by where they end */
+    private static function kits(Plan $plan): array
+    {
+        return [
+            $plan->ways()->cableTo('c1')->kit ?? '',
+            $plan->ways()->cableTo(array_key_first($plan->feeds) ?? '')->kit ?? '',
+        ];
+    }
+
+    /** @param  list<string>  $pairs  two-core cables of the shelf */
+    private static function recabled(Plan $plan, string $kit, array $pairs): Plan
+    {
+        $shelf = new class ($kit, $pairs) implements ShelfSource {
+            /** @param  list<string>  $pairs */
+            public function __construct(private readonly string $kit, private readonly array $pairs) {}
+
+            public function find(string $id): ?KitSnapshot
+            {
+                return in_array($id, [$this->kit, ...$this->pairs], true) ? Demo::shelf()->find($id) : null;
+            }
+
+            public function ofKind(string $kind): array
+            {
+                return array_values(array_filter(array_map($this->find(...), $this->pairs)));
+            }
+        };
+
+        return Catalogue::read(['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $kit], $shelf)->apply($plan);
+    }
+
     public function test_places_come_are_renamed_and_go_with_their_runs(): void
     {
         $plan = Demo::with(

@@ -33,19 +33,39 @@ use EmberDusk\Values\InvalidInput;
 /** Takes a shelf entry for a run (strip, supply, controller, cable) or for the job (hub), as a frozen copy. */
 final readonly class ChooseKit extends Change
 {
+    /** Fields in which a two-core cable may differ from one of more cores: same conductor, same use. */
+    private const OWN = ['id' => 1, 'name' => 1, 'cores' => 1, 'price' => 1, 'currency' => 1, 'lead' => 1, 'note' => 1];
+
     /** Default metres from supply to controller until measured. */
     private const TRUNK = 1.0;
 
-    private function __construct(private string $run, private KitSnapshot $kit) {}
+    /** @param  KitSnapshot|null  $pair  two-core cable of the same conductor, for the way to a controller; null where the shelf has none */
+    private function __construct(private string $run, private KitSnapshot $kit, private ?KitSnapshot $pair = null) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
         $id = $f->string('kit');
+        $kit = $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”.");
 
-        return new self(
-            $f->stringOrNull('run') ?? '',
-            $shelf->find($id) ?? throw $f->invalid('kit', "The shelf has no “{$id}”."),
-        );
+        return new self($f->stringOrNull('run') ?? '', $kit, self::pair($kit, $shelf));
+    }
+
+    private static function pair(KitSnapshot $kit, ShelfSource $shelf): ?KitSnapshot
+    {
+        if (!($kit->entry instanceof Cable) || $kit->entry->cores === 2) {
+            return null;
+        }
+        foreach ($shelf->ofKind('cable') as $other) {
+            if (
+                $other->entry instanceof Cable &&
+                $other->entry->cores === 2 &&
+                array_diff_key($other->written, self::OWN) == array_diff_key($kit->written, self::OWN)
+            ) {
+                return $other;
+            }
+        }
+
+        return null;
     }
 
     public static function for(string $run, KitSnapshot $kit): self
@@ -230,7 +250,7 @@ final readonly class ChooseKit extends Change
     }
 
     /**
-     * This cable for the trunk and every tail of the run; lengths that are there stay.
+     * This cable for every tail of the run, and its two-core kind for the ways to supply and controller; lengths that are there stay.
      *
      * @param  array<string, KitSnapshot>  $kit
      */
@@ -241,47 +261,47 @@ final readonly class ChooseKit extends Change
         if ($run->supply === null || $from === null || $run->strip === null) {
             throw IncompletePlan::at('/kit', 'Choose strip, supply and controller first: a cable runs between them.');
         }
+        $pair = $this->pair ?? $this->kit;
+        $kit = [$pair->entry->id() => $pair] + $kit;
         if ($from !== $run->supply || $plan->boardOn($run) !== null) {
             $plan = $plan->with(
                 kit: $kit,
-                cables: [...$plan->cables, ...$this->laid($plan, $run->supply, (string) $run->controller, self::TRUNK)],
+                cables: [
+                    ...$plan->cables,
+                    ...self::laid($plan, $pair, $run->supply, (string) $run->controller, self::TRUNK),
+                ],
             );
         }
         $bank = $plan->supplies[$run->supply]->bank ?? null;
         if ($bank !== null) {
             $plan = $plan->with(
                 kit: $kit,
-                cables: [...$plan->cables, ...$this->laid($plan, $bank, $run->supply, ChosenSupply::INPUT)],
+                cables: [...$plan->cables, ...self::laid($plan, $pair, $bank, $run->supply, ChosenSupply::INPUT)],
             );
         }
         foreach ($plan->ways()->feedsOf($run) as $feed) {
             $length = Tails::reckon($plan, $run, $feed->pad);
             $plan = $plan->with(
-                cables: [...$plan->cables, ...$this->laid($plan, $from, $feed->id, $length)],
+                cables: [...$plan->cables, ...self::laid($plan, $this->kit, $from, $feed->id, $length)],
                 kit: $kit,
             );
         }
 
-        return CableWay::reckoned($plan, fn(LaidCable $c): bool => $c->kit === $this->kit->entry->id());
+        $chosen = [$this->kit->entry->id(), $pair->entry->id()];
+
+        return CableWay::reckoned($plan, static fn(LaidCable $c): bool => in_array($c->kit, $chosen, true));
     }
 
     /** @return array<string, LaidCable> */
-    private function laid(Plan $plan, string $from, string $to, float $length): array
+    private static function laid(Plan $plan, KitSnapshot $kit, string $from, string $to, float $length): array
     {
         $there = $plan->ways()->cableTo($to);
         $id = $there->id ?? Plan::nextId('k', $plan->cables);
 
         return [
             $id =>
-                $there?->withKit($this->kit->entry->id())->from($from) ??
-                new LaidCable(
-                    id: $id,
-                    kit: $this->kit->entry->id(),
-                    from: $from,
-                    to: $to,
-                    length: $length,
-                    reckoned: true,
-                ),
+                $there?->withKit($kit->entry->id())->from($from) ??
+                new LaidCable(id: $id, kit: $kit->entry->id(), from: $from, to: $to, length: $length, reckoned: true),
         ];
     }
 
