@@ -261,7 +261,11 @@ return [
         ['?->trial === true &&', '?->trial === false &&'],
         ["rule('trial')", "rule('trials')"],
     ],
-    ['Checks/Join/NotJoined.php', ['!in_array($id,', 'in_array($id,'], ['if ($profile !== null', 'if ($profile === null']],
+    [
+        'Checks/Join/NotJoined.php',
+        ['!in_array($id,', 'in_array($id,'],
+        ['if ($profile !== null', 'if ($profile === null'],
+    ],
     ['Checks/Control/LimitFindings.php', ['LimitClash::PRESETS], true)', '], true)']],
     ['Checks/Control/NameFindings.php', ["rule('name')", "rule('names')"]],
     [

@@ -8,11 +8,13 @@ use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Commander;
+use EmberDusk\Bench\Tests\LampTests;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Checks\Bench\OpenAtTest;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Run;
 use EmberDusk\Schedule\Step;
 
@@ -27,9 +29,14 @@ final readonly class BenchScreen
             $state->plan->runs,
             static fn(Run $r): bool => array_filter($tests, static fn(BenchTest $t): bool => $t->of === $r->id) !== [],
         );
-        $run = $runs[$chosen] ?? (array_values($runs)[0] ?? null);
+        $lamps = array_filter(
+            $state->plan->fixtures,
+            static fn(Fitting $f): bool => LampTests::for($state->plan, $f) !== [],
+        );
+        $fitting = $lamps[$chosen] ?? ($runs === [] ? array_values($lamps)[0] ?? null : null);
+        $run = $fitting === null ? $runs[$chosen] ?? (array_values($runs)[0] ?? null) : null;
         $seen = null;
-        $tried = [];
+        $tried = $fitting === null ? [] : self::views($state, LampTests::for($state->plan, $fitting), []);
         $commander = '';
         if ($run !== null) {
             $seen = BenchObservation::for($state->plan, $run, $facts, true);
@@ -44,10 +51,13 @@ final readonly class BenchScreen
         }
 
         return new BenchPicture(
-            run: $run->id ?? '',
-            runs: array_values(
-                array_map(static fn(Run $r): BenchRunView => self::row($state, $facts, $r, $tests), $runs),
-            ),
+            run: $run->id ?? ($fitting->id ?? ''),
+            runs: [
+                ...array_values(
+                    array_map(static fn(Run $r): BenchRunView => self::row($state, $facts, $r, $tests), $runs),
+                ),
+                ...array_values(array_map(static fn(Fitting $f): BenchRunView => self::lamps($state, $f), $lamps)),
+            ],
             tests: $tried,
             commander: $commander,
             commanders: array_map(
@@ -88,11 +98,33 @@ final readonly class BenchScreen
         );
     }
 
+    private static function lamps(JobState $state, Fitting $fitting): BenchRunView
+    {
+        $tests = LampTests::for($state->plan, $fitting);
+
+        return new BenchRunView(
+            id: $fitting->id,
+            name: $state->plan->lightName((string) $fitting->module),
+            place: $state->plan->places[$fitting->place]->name,
+            tests: count($tests),
+            done: count(array_filter($tests, static fn(BenchTest $t): bool => isset($state->ticks[$t->id]))),
+            says: '',
+        );
+    }
+
     /** @return list<BenchTestView> */
     private static function tests(JobState $state, Run $run): array
     {
-        $tests = Tests::ofRun($state->plan, $run);
-        $open = OpenAtTest::for($state, $run);
+        return self::views($state, Tests::ofRun($state->plan, $run), OpenAtTest::for($state, $run));
+    }
+
+    /**
+     * @param  list<BenchTest>  $tests
+     * @param  array<string, list<string>>  $open  findings by the kind of answer
+     * @return list<BenchTestView>
+     */
+    private static function views(JobState $state, array $tests, array $open): array
+    {
         $steps = [];
         foreach ($state->schedule()->steps as $step) {
             $steps[$step->id] = $step;

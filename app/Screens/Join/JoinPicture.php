@@ -82,7 +82,7 @@ final readonly class JoinPicture implements View
 
         return new self(
             now: $now,
-            step: self::step($step, $run->roster, $plan, $run->onSite),
+            step: self::step($step, $run->roster, $plan, $run->onSite, $progress->field->end($step, $now)),
             lanes: JoinLanes::for($run, $windows),
             devices: $run->site() === null ? [] : self::devices($run->site(), $run),
             apps: self::apps($run),
@@ -119,8 +119,14 @@ final readonly class JoinPicture implements View
         return min($times);
     }
 
-    public static function step(JoinStep $s, Roster $roster, ?Plan $plan, bool $onSite): JoinStepView
-    {
+    /** @param  Act|null  $stops  ends the search that runs */
+    public static function step(
+        JoinStep $s,
+        Roster $roster,
+        ?Plan $plan,
+        bool $onSite,
+        ?Act $stops = null,
+    ): JoinStepView {
         $light = $s->look === Look::Name ? $plan?->lights[$s->device] ?? null : null;
         $unit = $roster->has($s->device) ? $roster->unit($s->device) : null;
 
@@ -156,6 +162,9 @@ final readonly class JoinPicture implements View
             alert: $s->alert,
             ifNot: $s->ifNot,
             caution: $s->caution,
+            stops: $stops === null
+                ? null
+                : new JoinTry(device: $stops->device, text: $stops->text, label: 'Search stopped'),
         );
     }
 

@@ -41,5 +41,6 @@ final readonly class JoinStepView implements View
         public string $ifNot,
         public string $caution,
         public string $left,
+        public ?JoinTry $stops,
     ) {}
 }

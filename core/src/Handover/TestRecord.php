@@ -10,6 +10,7 @@ use EmberDusk\Bench\Log\ReadingEvidence;
 use EmberDusk\Bench\Log\Row;
 use EmberDusk\Bench\Meter\Multimeter;
 use EmberDusk\Bench\Tests\BenchTest;
+use EmberDusk\Bench\Tests\LampTests;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Checks\Bench\Verdict;
 use EmberDusk\Circuit\Island;
@@ -17,7 +18,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 
-/** Tests of each run, done and missing, and its readings beside the predictions. */
+/** Tests of each run and of dimmed lamps, done and missing, and readings beside the predictions. */
 final readonly class TestRecord
 {
     /** @return list<array<string, mixed>> as in app/Screens/Handover/handover.json, $defs/sheetTested */
@@ -27,31 +28,49 @@ final readonly class TestRecord
         $rows = [];
         foreach ($state->plan->runs as $id => $run) {
             $tests = Tests::ofRun($state->plan, $run);
-            if ($tests === []) {
-                continue;
+            if ($tests !== []) {
+                $rows[] = [
+                    'name' => $run->name(),
+                    'place' => $state->plan->places[$run->place]->name,
+                    ...self::done($state, $tests),
+                    'seen' => self::seen($state, $run),
+                    'readings' => $readings[$id] ?? [],
+                ];
             }
-            $done = array_filter($tests, static fn(BenchTest $t): bool => isset($state->ticks[$t->id]));
-            $rows[] = [
-                'name' => $run->name(),
-                'place' => $state->plan->places[$run->place]->name,
-                'done' => array_values(
-                    array_map(
-                        static fn(BenchTest $t): string => self::title($t) . ', ' . $state->ticks[$t->id]->at,
-                        $done,
-                    ),
-                ),
-                'untested' => array_values(
-                    array_map(
-                        self::title(...),
-                        array_filter($tests, static fn(BenchTest $t): bool => !isset($state->ticks[$t->id])),
-                    ),
-                ),
-                'seen' => self::seen($state, $run),
-                'readings' => $readings[$id] ?? [],
-            ];
+        }
+        foreach ($state->plan->fixtures as $fitting) {
+            $tests = LampTests::for($state->plan, $fitting);
+            if ($tests !== []) {
+                $rows[] = [
+                    'name' => $state->plan->lightName((string) $fitting->module),
+                    'place' => $state->plan->places[$fitting->place]->name,
+                    ...self::done($state, $tests),
+                    'seen' => '',
+                    'readings' => [],
+                ];
+            }
         }
 
         return $rows;
+    }
+
+    /**
+     * @param  list<BenchTest>  $tests
+     * @return array{done: list<string>, untested: list<string>}
+     */
+    private static function done(JobState $state, array $tests): array
+    {
+        $done = $untested = [];
+        foreach ($tests as $test) {
+            $tick = $state->ticks[$test->id] ?? null;
+            if ($tick === null) {
+                $untested[] = self::title($test);
+            } else {
+                $done[] = self::title($test) . ", {$tick->at}";
+            }
+        }
+
+        return ['done' => $done, 'untested' => $untested];
     }
 
     private static function title(BenchTest $test): string

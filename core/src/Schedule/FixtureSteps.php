@@ -41,6 +41,21 @@ final readonly class FixtureSteps
         );
         $joints = RunJoints::for($this->plan, 0, $this->install->cables($fitting->id), $this->at);
 
-        return $this->list->joints($fitting, $joints, $hung);
+        $made = $this->list->joints($fitting, $joints, $hung);
+        if ($module === null) {
+            return $made;
+        }
+
+        return $this->list->addFor(
+            of: $fitting,
+            kind: 'second',
+            title: 'test their dimming',
+            why: 'Before the module is joined: faults of lamps and wiring show without an app.',
+            units: 1.0,
+            people: 1,
+            tools: ['meter'],
+            caution: 'Covers closed before mains is switched on; mains terminals are for a licensed person.',
+            after: [$made],
+        );
     }
 }

@@ -55,7 +55,10 @@ final class JoinSteps
             caution: 'Follow the stage Join: a reset deletes all joins of the device.',
             after: [
                 ...array_map(static fn(Run $r): string => "second-{$r->id}", $runs),
-                ...array_map(static fn(Fitting $f): string => "fixtures-{$f->id}", $fixtures),
+                ...array_map(
+                    static fn(Fitting $f): string => $f->module === null ? "fixtures-{$f->id}" : "second-{$f->id}",
+                    $fixtures,
+                ),
             ],
             wait: 0,
             needs: array_values(array_unique([...array_values($controllers), ...array_values($hubs)])),

@@ -39,7 +39,7 @@ final class SeededTest extends TestCase
             [],
             array_filter(
                 Tests::for($plan),
-                static fn(BenchTest $t): bool => !isset($plan->runs[$t->of]) && !isset($plan->controllers[$t->of]),
+                static fn(BenchTest $t): bool => !isset(($plan->runs + $plan->controllers + $plan->fixtures)[$t->of]),
             ),
         );
         foreach (Island::all($plan) as $island) {

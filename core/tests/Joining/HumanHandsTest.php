@@ -83,6 +83,31 @@ final class HumanHandsTest extends TestCase
         self::assertLessThan($now + 12.0, $from);
     }
 
+    /** The app stopped by itself or by a thumb: the search is started again before anything depends on it. */
+    public function test_a_search_that_has_stopped_is_started_again(): void
+    {
+        foreach ([true, false] as $site) {
+            $roster = Bench::roster([Bench::zigbee(), Bench::hub()], [['h1', 'c1']]);
+            $run = new LiveRun($roster, Order::for($roster), 1, onSite: $site);
+            self::assertNull($run->progress()->field->end($run->next(0.0), 0.0), 'no search runs yet');
+            [$reset, $now] = self::toReset($run);
+            $end = $run->progress()->field->end($reset, $now);
+            self::assertEquals(new Act(Act::TAP, 'h1', 'end'), $end);
+            $run->act($end->kind, $end->device, $now + 1.0, $end->text);
+            self::assertNull(
+                $run
+                    ->site()
+                    ?->device('h1')
+                    ->opens('zigbee', $now + 1.5),
+            );
+            $again = $run->next($now + 2.0);
+            self::assertSame('search h1', $again->kind);
+            self::assertNull($run->progress()->field->end($again, $now + 2.0));
+            $run->work($again->key(), $now + 30.0);
+            self::assertSame('reset', $run->next($now + 31.0)->kind);
+        }
+    }
+
     public function test_nothing_is_no_answer_while_a_sign_may_still_come(): void
     {
         $run = self::begun();

@@ -96,7 +96,7 @@ final class ModulesTest extends TestCase
         $titles = array_column($join, 'title');
         self::assertNotSame([], preg_grep('/mount 6 and connect/', $titles));
         self::assertContains('Reset, join and name 2 controllers and modules', $titles);
-        self::assertContains('fixtures-x1', $join[count($join) - 1]->after);
+        self::assertContains('second-x1', $join[count($join) - 1]->after);
     }
 
     public function test_a_zigbee_module_without_a_hub_asks_for_one(): void

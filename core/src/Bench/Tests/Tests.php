@@ -27,6 +27,9 @@ final readonly class Tests
             }
             array_push($tests, ...self::pixelSettings($plan, $run), ...self::run($plan, $run));
         }
+        foreach ($plan->fixtures as $fitting) {
+            array_push($tests, ...LampTests::for($plan, $fitting));
+        }
 
         return $tests;
     }

@@ -76,6 +76,18 @@ final class LoggedState
         return $this->searches[$device] ?? null;
     }
 
+    /** What ends a search early that a step needs or waits for; null while none runs. */
+    public function end(JoinStep $step, float $now): ?Act
+    {
+        $device = $step->search ?? $step->quiet;
+        if ($device === null || ($this->searches[$device][1] ?? -INF) <= $now) {
+            return null;
+        }
+        $phone = $this->roster->unit($device)->role === Unit::PHONE;
+
+        return new Act(Act::TAP, $device, $phone ? "end {$this->roster->unit($step->device)->way}" : 'end');
+    }
+
     /** @return list<string> entries in a hub's app, from the log */
     public function known(string $hub): array
     {
@@ -151,6 +163,7 @@ final class LoggedState
             title: 'Wait until the search in ' . StepBuilder::app($by) . ' has ended',
             why: 'A device that is reset during a search joins at once, unseen.',
             where: 'phone, ' . StepBuilder::app($by),
+            quiet: $by->id,
             alert: $alert,
             window: [$until, $until],
         );

@@ -8,7 +8,7 @@ const emit = defineEmits<{ choose: [id: string] }>();
 const WHEN: Record<string, string> = {
     settings: 'Before mounting',
     loose: 'Loose in place',
-    second: 'After the joints',
+    second: 'After joints and mounting',
 };
 const groups = computed(() => {
     const found = new Map<string, BenchTest[]>();

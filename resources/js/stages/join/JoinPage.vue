@@ -13,6 +13,7 @@ import JoinBefore from './JoinBefore.vue';
 import JoinStepCard from './JoinStepCard.vue';
 import Lanes from './Lanes.vue';
 
+import { audible, play } from './cues';
 import { stepKeys } from './keys';
 import { useLive, type Beginning } from './live';
 import RunLog from './RunLog.vue';
@@ -50,6 +51,13 @@ function pauseOrGo(): void {
     }
     void pace(speed.value > 0 ? 0 : last.value);
 }
+function hear(): void {
+    audible.value = !audible.value;
+    if (audible.value) {
+        // Heard at once, and the browser takes the press as leave to make sounds.
+        play('open');
+    }
+}
 /** Back to where a run begins; this one stays in the record. */
 function anew(): void {
     leave();
@@ -67,6 +75,7 @@ const shortcuts = computed<Shortcut[]>(() => {
         ),
         ...(site.value ? [] : [{ key: 'q', what: 'Skip the wait', act: () => void skip() }]),
         { key: ' ', what: 'Pause or go on', act: pauseOrGo },
+        { key: 's', what: 'Sound and vibration', act: hear },
         { key: 'b', what: 'Start another run', act: anew },
     ];
 });
@@ -103,19 +112,23 @@ watch(
         <JoinBefore v-if="!picture" :start="start" @begin="begin" />
         <p
             v-if="picture"
-            class="mb-3 border-l-4 bg-sheet px-3 py-1.5"
+            class="mb-3 flex flex-wrap items-baseline gap-x-4 border-l-4 bg-sheet px-3 py-1.5"
             :class="site ? 'border-ember' : 'border-dusk'"
-            role="status"
         >
-            <template v-if="site"
-                ><b>On site</b>{{ live?.hand ? `, with ${live.hand}` : '' }}. Do it on the real thing, say what you
-                saw.</template
+            <span role="status">
+                <template v-if="site"
+                    ><b>On site</b>{{ live?.hand ? `, with ${live.hand}` : '' }}. Do it on the real thing, say what you
+                    saw.</template
+                >
+                <template v-else
+                    ><b>Rehearsal</b> on simulated devices{{
+                        ['', ', with a hidden fault'][live?.hidden ?? 0] ?? `, with ${live?.hidden} hidden faults`
+                    }}. It joins nothing.</template
+                ></span
             >
-            <template v-else
-                ><b>Rehearsal</b> on simulated devices{{
-                    ['', ', with a hidden fault'][live?.hidden ?? 0] ?? `, with ${live?.hidden} hidden faults`
-                }}. It joins nothing.</template
-            >
+            <button type="button" class="act ml-auto" :aria-pressed="audible" @click="hear">
+                Sound and vibration <span aria-hidden="true">{{ audible ? 'on' : 'off' }}</span> <kbd>S</kbd>
+            </button>
         </p>
         <div v-if="picture" class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,420px)_minmax(0,1fr)]">
             <JoinStepCard

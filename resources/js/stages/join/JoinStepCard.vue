@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/vue3';
 import { computed, nextTick, ref, watch } from 'vue';
 import type { JoinPicture, StepAnswer } from '@/types/generated/responses';
 import type { Act } from '@/lib/acts';
+import { useCues } from './cues';
 import { early, LETTERS } from './keys';
 import SignalBars from '@/pictures/SignalBars.vue';
 
@@ -23,6 +24,10 @@ const left = computed(() => (step.value.to === null ? null : step.value.to - pro
 /** Seconds until the window opens. */
 const opens = computed(() => Math.max(0, (step.value.from ?? 0) - props.now));
 const tooEarly = (answer: StepAnswer) => Math.ceil(early(step.value, answer, props.now));
+useCues(
+    () => step.value,
+    () => props.now,
+);
 const given = ref({ name: '', room: '' });
 const first = ref<HTMLInputElement>();
 const listedAs = ref('');
@@ -144,6 +149,14 @@ function send(text: string, room?: string): void {
             >
                 {{ one.label }}<template v-if="tooEarly(one) > 0">, in {{ tooEarly(one) }} s</template>
                 <kbd>{{ LETTERS[one.key]?.toUpperCase() }}</kbd>
+            </button>
+            <button
+                v-if="step.stops"
+                type="button"
+                class="quiet big"
+                @click="emit('act', { kind: 'tap', device: step.stops.device, text: step.stops.text })"
+            >
+                {{ step.stops.label }}
             </button>
             <form v-if="typed && step.look === 'name'" class="space-y-2" @submit.prevent="send(given.name, given.room)">
                 <label class="block"

@@ -25,6 +25,7 @@ final class SimulatedHub extends SimulatedDevice
     {
         match ($key) {
             'search' => ($this->search = [$at, $at + $this->unit->leaflet->seconds('search')]),
+            'end' => ($this->search = null),
             'toggle' => $this->toggle($given),
             'name' => $this->name(...explode('=', $given, 2)),
             default => null,

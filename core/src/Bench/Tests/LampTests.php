@@ -1,0 +1,97 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Bench\Tests;
+
+use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Plan;
+
+/** Tests of fixtures under a dimming module, after they are mounted: all lit, lowest level, range (common practice, no source). */
+final readonly class LampTests
+{
+    private const MAINS = 'Covers closed before mains is switched on; mains terminals are for a licensed person, and local rules decide.';
+
+    /** Further tests by kind of module. */
+    private const OF = [
+        'phasecut' => [
+            'edge' => [
+                'edge and hum',
+                'At half: listen at the lamps and at the module.',
+                'Quiet, and steady light.',
+                'Hum or flicker: set the module to the other edge (trailing for most LED lamps).',
+            ],
+        ],
+        'analog' => [
+            'line' => [
+                'control line',
+                'Measure the control line at the last fixture, at full and at the lowest level.',
+                'About 10 V at full and 1 V at the lowest level, + on the marked core.',
+                'Near 0 V: a short, or the poles swapped at one fixture. Always full: the line is open.',
+            ],
+        ],
+        'dali' => [
+            'addresses' => [
+                'addresses and groups',
+                'Let the module search, then let each found address blink; assign the groups.',
+                'As many addresses as fixtures, each at its place.',
+                'Fewer: no bus voltage at that fixture (9.5 V to 22.5 V), or an address twice. More: an old installation on the bus.',
+            ],
+        ],
+    ];
+
+    /** The schedule's step in which they are done. */
+    public static function step(Fitting $fitting): string
+    {
+        return "second-{$fitting->id}";
+    }
+
+    /** @return list<BenchTest> none without a module */
+    public static function for(Plan $plan, Fitting $fitting): array
+    {
+        $module = $plan->module($fitting->module);
+        if ($module === null) {
+            return [];
+        }
+        $name = $plan->lightName((string) $fitting->module);
+        $tests = [];
+        foreach (
+            [...self::all($fitting), ...self::OF[$module->kind] ?? []]
+            as $key => [$title, $do, $see, $otherwise]
+        ) {
+            $tests[] = new BenchTest(
+                id: self::step($fitting) . "/{$key}",
+                step: self::step($fitting),
+                of: $fitting->id,
+                title: "{$name}: {$title}",
+                asks: 'tick',
+                by: 'the module’s own key or push-button, before it is joined',
+                do: $do,
+                see: $see,
+                otherwise: $otherwise,
+                caution: self::MAINS,
+            );
+        }
+
+        return $tests;
+    }
+
+    /** @return array<string, array{string, string, string, string}> title, action, expected result, meaning of a failure */
+    private static function all(Fitting $fitting): array
+    {
+        return [
+            'lit' => [
+                'all on, all off',
+                "Switch {$fitting->count} lamps on and off by the module.",
+                "All {$fitting->count} light, and all go dark without an afterglow.",
+                'One stays dark: its connection. All stay dark: mains, fuse or module. A glow when off: the load is below the least of the module.',
+            ],
+            'low' => [
+                'lowest level',
+                'Dim slowly to the lowest level and wait a minute; then switch off and on at that level.',
+                'Even and steady light; every lamp starts.',
+                'Flicker, or lamps that stay off: raise the least level in the module, or check its least load.',
+            ],
+        ];
+    }
+}
