@@ -91,8 +91,8 @@ final class HumanHandsTest extends TestCase
             $run = new LiveRun($roster, Order::for($roster), 1, onSite: $site);
             self::assertNull($run->progress()->field->end($run->next(0.0), 0.0), 'no search runs yet');
             [$reset, $now] = self::toReset($run);
-            $end = $run->progress()->field->end($reset, $now);
-            self::assertEquals(new Act(Act::TAP, 'h1', 'end'), $end);
+            $end = new Act(Act::TAP, 'h1', 'end');
+            self::assertEquals($end, $run->progress()->field->end($reset, $now));
             $run->act($end->kind, $end->device, $now + 1.0, $end->text);
             self::assertNull(
                 $run

@@ -80,7 +80,7 @@ final class ModulesTest extends TestCase
         self::assertSame(['m1' => [0.7]], $scene->levels);
         self::assertTrue($plan->modules['m2']->used);
         self::assertSame('open', ControlMatrix::for($plan, [])->cell('h1', 'm1')?->state);
-        // What named a module goes with it.
+        // Decisions and levels of a module are removed with it.
         $gone = $plan->with(modules: ['m2' => $plan->modules['m2']], fixtures: ['x2' => $plan->fixtures['x2']]);
         self::assertArrayNotHasKey(Answer::key('h1', 'm1'), $gone->answers);
         self::assertSame([], $gone->scenes[$scene->id]->levels);

@@ -112,7 +112,7 @@ final readonly class ControllerAmps extends Check
         );
     }
 
-    /** Metres of a strip that a controller carries at the strip's volts; of pixels those that the outputs of a board support. */
+    /** Metres of a strip that a controller carries at the strip's volts; of pixels the metres that the outputs of a board support. */
     public static function metres(Strip $strip, Controller $controller): float
     {
         if ($controller->pixels !== null && $strip->pixels !== null) {

@@ -76,7 +76,7 @@ final class LoggedState
         return $this->searches[$device] ?? null;
     }
 
-    /** What ends a search early that a step needs or waits for; null while none runs. */
+    /** Act that ends the search that a step needs or waits for; null while none runs. */
     public function end(JoinStep $step, float $now): ?Act
     {
         $device = $step->search ?? $step->quiet;

@@ -80,6 +80,14 @@ function send(text: string, room?: string): void {
             >
         </p>
         <p v-else-if="left !== null" class="mt-2 text-[20px] text-watch">Time is up</p>
+        <button
+            v-if="step.stops"
+            type="button"
+            class="act"
+            @click="emit('act', { kind: 'tap', device: step.stops.device, text: step.stops.text })"
+        >
+            {{ step.stops.label }}
+        </button>
         <figure v-if="step.expect" class="mt-3">
             <SignalBars :times="step.expect.times" :words="step.expect.words" />
             <figcaption class="mt-1 text-ink2">
@@ -149,14 +157,6 @@ function send(text: string, room?: string): void {
             >
                 {{ one.label }}<template v-if="tooEarly(one) > 0">, in {{ tooEarly(one) }} s</template>
                 <kbd>{{ LETTERS[one.key]?.toUpperCase() }}</kbd>
-            </button>
-            <button
-                v-if="step.stops"
-                type="button"
-                class="quiet big"
-                @click="emit('act', { kind: 'tap', device: step.stops.device, text: step.stops.text })"
-            >
-                {{ step.stops.label }}
             </button>
             <form v-if="typed && step.look === 'name'" class="space-y-2" @submit.prevent="send(given.name, given.room)">
                 <label class="block"

@@ -19,7 +19,7 @@ describe('cues of a window', () => {
         expect(cueBetween(at(2), at(30))).toBe('close');
     });
 
-    it('says nothing of steps without a window', () => {
+    it('is silent for steps without a window', () => {
         const none = { from: null, to: null };
         expect(cueBetween(windowAt(none, 1), windowAt(none, 9))).toBeNull();
     });
