@@ -9,11 +9,13 @@ use EmberDusk\Checks\Controller\InputRange;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
+use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Changes\Runs\SetCap;
@@ -40,6 +42,7 @@ final readonly class Fulfilment
 
     /**
      * @param  KitSnapshot|null  $controller  none for pixels, which a board drives
+     * @param  KitSnapshot|null  $fuse  at a battery, and where no cable carries the overload current of the supply
      * @param  KitSnapshot|null  $hub  what phones reach the controllers through, where one is needed and none is there yet
      */
     private function __construct(
@@ -47,6 +50,7 @@ final readonly class Fulfilment
         public OptionPower $power,
         public ?KitSnapshot $controller,
         public KitSnapshot $cable,
+        public ?KitSnapshot $fuse,
         public ?KitSnapshot $hub,
         public ?KitSnapshot $board,
         public Requirement $requirement,
@@ -130,25 +134,14 @@ final readonly class Fulfilment
             shelf: $shelf,
             choice: $choice,
         );
-        $overload = $power->overload;
-        $cable =
-            $choice->least(
-                $shelf->ofKind('cable'),
-                Cable::class,
-                static fn(Cable $c): bool => $c->cores >= $cores &&
-                    $c->conductor->system === $plan->terms->wire &&
-                    ($c->conductor->capacity ?? 0.0) >= $overload,
-            ) ??
-            throw new NoSolution(
-                sprintf(
-                    'No cable on the shelf has %d cores for the supply’s overload current of %.1f A.',
-                    $cores,
-                    $overload,
-                ),
-                '',
-                ['kind' => 'cable', 'cores' => (string) $cores, 'system' => $plan->terms->wire],
-            );
-
+        [$cable, $fuse] = self::cable(
+            plan: $plan,
+            choice: $choice,
+            shelf: $shelf,
+            power: $power,
+            cores: $cores,
+            amps: ($watts * $requirement->cap) / $requirement->volts,
+        );
         $board = $of->pixels !== null ? self::board($choice, $shelf, $of->volts) : null;
 
         return new self(
@@ -156,6 +149,7 @@ final readonly class Fulfilment
             power: $power,
             controller: $controller,
             cable: $cable,
+            fuse: $fuse,
             board: $board,
             hub: self::hub($plan, $requirement, $shelf, $choice),
             requirement: $requirement,
@@ -183,13 +177,16 @@ final readonly class Fulfilment
                     $this->power->bank,
                     $this->controller ?? $this->board,
                     $this->cable,
-                    $this->power->fuse,
                 ])
                 as $kit
             ) {
                 $changes[] = ChooseKit::payload(run: $part->id, kit: $kit->entry->id());
             }
             $changes[] = SetFeeds::payload(run: $part->id, shares: $shares);
+            // In every cable that then begins at the supply.
+            if ($this->fuse !== null) {
+                $changes[] = ChooseKit::payload(run: $part->id, kit: $this->fuse->entry->id());
+            }
             if ($requirement->cap < 1) {
                 $changes[] = SetCap::payload(run: $part->id, cap: $requirement->cap);
             }
@@ -209,6 +206,50 @@ final readonly class Fulfilment
         }
 
         return 1.0;
+    }
+
+    /**
+     * The cable that carries the supply's overload current, with the fuse of a battery; where none does, the one that a fuse protects.
+     *
+     * @param  float  $amps  of the load
+     * @return array{KitSnapshot, KitSnapshot|null}
+     *
+     * @throws NoSolution
+     */
+    private static function cable(
+        Plan $plan,
+        Choice $choice,
+        ShelfSource $shelf,
+        OptionPower $power,
+        int $cores,
+        float $amps,
+    ): array {
+        $carrying = static fn(float $current): ?KitSnapshot => $choice->least(
+            $shelf->ofKind('cable'),
+            Cable::class,
+            static fn(Cable $c): bool => $c->cores >= $cores &&
+                $c->conductor->system === $plan->terms->wire &&
+                ($c->conductor->capacity ?? 0.0) >= $current,
+        );
+        $cable = $carrying($power->overload);
+        if ($cable !== null) {
+            return [$cable, $power->fuse];
+        }
+        $supply = $power->supply->entry;
+        $fuse = $supply instanceof Supply ? OptionPower::fuse($shelf, $choice, $amps, $supply->emf) : null;
+        $behind = $fuse?->entry instanceof Fuse ? $carrying($fuse->entry->amps) : null;
+        if ($behind !== null) {
+            return [$behind, $fuse];
+        }
+        throw new NoSolution(
+            sprintf(
+                'No cable on the shelf has %d cores for the supply’s overload current of %.1f A.',
+                $cores,
+                $power->overload,
+            ),
+            '',
+            ['kind' => 'cable', 'cores' => (string) $cores, 'system' => $plan->terms->wire],
+        );
     }
 
     /** @throws NoSolution where the shelf has none */

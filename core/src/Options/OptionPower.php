@@ -111,7 +111,7 @@ final readonly class OptionPower
                 ['kind' => 'battery', 'volts' => sprintf('%g', $battery->blockVolts)],
             );
         if ($bank->tap !== null) {
-            $fuse = self::fuse($shelf, $choice, (self::CHARGING * $watts) / $volts, $bank->volts($bank->tap)[2]);
+            $fuse = self::tapFuse($shelf, $choice, (self::CHARGING * $watts) / $volts, $bank->volts($bank->tap)[2]);
 
             return new self($block, null, $fuse, self::amps($fuse));
         }
@@ -141,7 +141,7 @@ final readonly class OptionPower
             );
         $entry = $converter->entry;
         $efficiency = $entry instanceof Converter ? $entry->efficiency : 1.0;
-        $fuse = self::fuse($shelf, $choice, $watts / $efficiency / $lowest, $charging);
+        $fuse = self::tapFuse($shelf, $choice, $watts / $efficiency / $lowest, $charging);
 
         return new self(
             $converter,
@@ -151,15 +151,21 @@ final readonly class OptionPower
         );
     }
 
-    /** The smallest that carries so many amps permanently and breaks so many volts. */
-    private static function fuse(ShelfSource $shelf, Choice $choice, float $amps, float $volts): KitSnapshot
+    /** The smallest that carries so many amps permanently and breaks so many volts; null where the shelf has none. */
+    public static function fuse(ShelfSource $shelf, Choice $choice, float $amps, float $volts): ?KitSnapshot
     {
         return $choice->least(
             $shelf->ofKind('fuse'),
             Fuse::class,
             static fn(Fuse $f): bool => $f->amps >= Guard::needs($amps) && $f->volts >= $volts,
             static fn(Fuse $f): array => [$f->amps],
-        ) ??
+        );
+    }
+
+    /** @throws NoSolution where the shelf has none */
+    private static function tapFuse(ShelfSource $shelf, Choice $choice, float $amps, float $volts): KitSnapshot
+    {
+        return self::fuse($shelf, $choice, $amps, $volts) ??
             throw new NoSolution(
                 sprintf('No fuse on the shelf carries %.1f A for good and breaks %.1f V.', $amps, $volts),
                 '',

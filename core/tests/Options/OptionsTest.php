@@ -4,11 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Options;
 
+use EmberDusk\Checks\Protection\Guard;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Tests\Circuit\Ngspice;
@@ -58,6 +61,45 @@ final class OptionsTest extends TestCase
             'source' => 'shelf',
             'cap' => 1.0,
         ];
+    }
+
+    /** A 5 V supply of 60 A would burn any cable of the shelf: a fuse in each cable that leaves it makes a thin one possible. */
+    public function test_pixels_on_a_strong_supply_are_fed_through_fuses(): void
+    {
+        foreach (['1.5', '3', '8'] as $metres) {
+            $plan = Demo::with(new Plan('Room', 'Nobody', places: ['room' => new Place('room', 'Room', '')]), [
+                'kind' => 'ReviseNotes',
+                'place' => 'room',
+                'text' => "start end\n{$metres} cove",
+            ]);
+            [$card] = self::cards($plan, ['volts' => 5.0, 'colour' => 'pixels']);
+            self::assertNull($card['refused'], $metres);
+            $plan = Demo::with(
+                $plan,
+                [
+                    'kind' => 'SetOptions',
+                    'run' => 'cove',
+                    'options' => [self::requirement(['volts' => 5.0, 'colour' => 'pixels'])],
+                ],
+                (array) $card['take'],
+            );
+            $leaving = array_filter($plan->cables, static fn(LaidCable $c): bool => isset($plan->supplies[$c->from]));
+            self::assertNotSame([], $leaving);
+            foreach ($leaving as $cable) {
+                $fuse = $plan->fuse($cable->fuse)->amps ?? 0.0;
+                self::assertLessThanOrEqual($plan->cable($cable->kit)?->conductor->capacity, $fuse, $metres);
+                // 61 mA a pixel, 60 a metre, 1.25 of it for good.
+                $pixels = 0.061 * 60 * $plan->litLength($plan->runs[array_key_first($plan->runs)]);
+                self::assertGreaterThanOrEqual(1.25 * $pixels, $fuse, $metres);
+            }
+            foreach ($plan->cables as $cable) {
+                self::assertLessThanOrEqual(
+                    $plan->cable($cable->kit)?->conductor->capacity,
+                    Guard::for($plan, $cable)->amps,
+                    "{$metres}: {$cable->id} is protected",
+                );
+            }
+        }
     }
 
     public function test_six_options_ask_the_usual_questions_and_each_is_taken_over_as_shown(): void

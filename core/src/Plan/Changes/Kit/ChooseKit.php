@@ -227,26 +227,32 @@ final readonly class ChooseKit extends Change
     }
 
     /**
-     * In the cable at the beginning of the run's way.
+     * A switch in the cable at the beginning of the run's way, a fuse in each that leaves its supplies and banks.
      *
      * @param  array<string, KitSnapshot>  $kit
      */
     private function fitted(Plan $plan, array $kit): Plan
     {
-        $cable = $plan->ways()->firstCable($plan->run($this->run));
-        if ($cable === null) {
+        $run = $plan->run($this->run);
+        $first = $plan->ways()->firstCable($run);
+        if ($first === null) {
             throw IncompletePlan::at('/kit', 'Choose a cable first: the switch or fuse sits in it.');
         }
+        $cables = [];
+        if ($this->kit->entry instanceof Fuse) {
+            foreach ([$first, ...array_values($plan->ways()->waysOf($run))] as $cable) {
+                if (
+                    isset($plan->supplies[$cable->from]) &&
+                    ($cable === $first || !isset($plan->supplies[$first->to]))
+                ) {
+                    $cables[$cable->id] = $cable->fitted($cable->joint, $this->kit->entry->id(), $cable->switch);
+                }
+            }
+        } else {
+            $cables[$first->id] = $first->fitted($first->joint, $first->fuse, $this->kit->entry->id());
+        }
 
-        return $plan->with(
-            kit: $kit,
-            cables: [
-                $cable->id =>
-                    $this->kit->entry instanceof Fuse
-                        ? $cable->fitted($cable->joint, $this->kit->entry->id(), $cable->switch)
-                        : $cable->fitted($cable->joint, $cable->fuse, $this->kit->entry->id()),
-            ] + $plan->cables,
-        );
+        return $plan->with(kit: $kit, cables: $cables + $plan->cables);
     }
 
     /**
