@@ -47,6 +47,7 @@ final readonly class JoinPicture implements View
      * @param  list<string>  $found
      * @param  list<string>  $aside
      * @param  list<JoinCause>  $causes
+     * @param  list<string>  $excluded  causes that the last answer made unlikely
      * @param  list<string>  $measured
      */
     public function __construct(
@@ -64,6 +65,7 @@ final readonly class JoinPicture implements View
         #[Field(of: Field::TEXTS)] public array $found,
         #[Field(of: Field::TEXTS)] public array $aside,
         #[Field(of: JoinCause::class)] public array $causes,
+        #[Field(of: Field::TEXTS)] public array $excluded,
         public ?float $nextAt,
         public bool $done,
         public string $says,
@@ -95,6 +97,7 @@ final readonly class JoinPicture implements View
             found: array_map(static fn($s): string => $s->says, $progress->found()),
             aside: array_values($progress->marks->aside),
             causes: self::causes($run),
+            excluded: $progress->inquiry->asks() ? $progress->inquiry->ruledOut(self::LEAST) : [],
             says: self::says($step, $run),
             measured: $step->look === Look::End ? self::measured($run) : [],
             nextAt: self::nextAt($run, $now),
@@ -335,14 +338,26 @@ final readonly class JoinPicture implements View
             return [];
         }
 
+        $belief = $inquiry->belief();
+        $rest = [
+            ['nothing is wrong: the signal was missed', ($belief->right ?? 0.0) + ($belief->missed ?? 0.0)],
+            ['a cause that is not listed here', $belief->unlisted ?? 0.0],
+        ];
+        $causes = array_map(static fn(array $ranked): array => [$ranked[0]->says, $ranked[1]], $inquiry->ranked());
+
         return array_map(
-            static fn(array $ranked): JoinCause => new JoinCause(says: $ranked[0]->says, share: round($ranked[1], 3)),
-            array_slice(
-                array_values(array_filter($inquiry->ranked(), static fn(array $r): bool => $r[1] >= self::LEAST)),
-                0,
-                self::CAUSES,
-            ),
+            static fn(array $cause): JoinCause => new JoinCause(says: $cause[0], share: round($cause[1], 3)),
+            [...array_slice(self::likely($causes), 0, self::CAUSES), ...self::likely($rest)],
         );
+    }
+
+    /**
+     * @param  list<array{string, float}>  $causes
+     * @return list<array{string, float}>
+     */
+    private static function likely(array $causes): array
+    {
+        return array_values(array_filter($causes, static fn(array $cause): bool => $cause[1] >= self::LEAST));
     }
 
     /** @param  array{float, Signal}|null  $signal */

@@ -122,6 +122,7 @@ final class RosterOfPlan
                     used: $device->used,
                     room: $this->room($place),
                     item: $id,
+                    hasSwitch: $entry->setByHand(),
                     enters: implode(
                         '; ',
                         array_map(
@@ -176,6 +177,7 @@ final class RosterOfPlan
                     room: $this->room($place),
                     item: $id,
                     load: Unit::LAMPS,
+                    hasSwitch: false,
                 ),
             );
         }

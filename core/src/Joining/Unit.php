@@ -60,6 +60,7 @@ final readonly class Unit
      * @param  string  $returns planned power-on behaviour as text
      * @param  string  $enters  numbers to enter in a pixel board, as text; empty for other units
      * @param  string  $load  of a light: its strip or its lamps
+     * @param  bool  $hasSwitch  whether a switch or jumper sets its kind of light
      */
     public function __construct(
         public string $id,
@@ -86,6 +87,7 @@ final readonly class Unit
         public Source $source = Source::Mains,
         public string $enters = '',
         public string $load = 'strip',
+        public bool $hasSwitch = true,
     ) {}
 
     /** Whether its load answers, as a question. */

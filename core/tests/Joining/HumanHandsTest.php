@@ -108,6 +108,31 @@ final class HumanHandsTest extends TestCase
         }
     }
 
+    /** A cause that is checked and not there is excluded; a very likely one stays: one look can be wrong. */
+    public function test_an_answer_excludes_causes_by_name(): void
+    {
+        $run = self::begun();
+        [$reset, $now] = self::toReset($run);
+        foreach ([30.0, 60.0] as $later) {
+            $run->act(Event::SAW, 'c1', $now + $later, "{$reset->key()}|nothing");
+        }
+        $inquiry = $run->progress()->inquiry;
+        $says = static fn(JoinStep $check): string => array_values(
+            array_filter($inquiry->ranked(), static fn(array $r): bool => $r[0]->code === $check->kind),
+        )[0][0]->says;
+        $dead = $run->next($now + 61.0);
+        self::assertSame(Look::Mend, $dead->look);
+        $run->act(Event::MENDED, $dead->device, $now + 70.0, "{$dead->kind}|no");
+        self::assertSame([], $inquiry->ruledOut(0.005));
+        self::assertSame($says($dead), $inquiry->ranked()[0][0]->says);
+        foreach ([80.0, 100.0] as $later) {
+            $check = $run->next($now + $later);
+            $named = $says($check);
+            $run->act(Event::MENDED, $check->device, $now + $later + 9.0, "{$check->kind}|no");
+            self::assertSame([$named], $inquiry->ruledOut(0.005));
+        }
+    }
+
     public function test_nothing_is_no_answer_while_a_sign_may_still_come(): void
     {
         $run = self::begun();

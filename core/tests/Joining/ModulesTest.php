@@ -6,10 +6,12 @@ namespace EmberDusk\Tests\Joining;
 
 use EmberDusk\Checks\Kit\HubAsked;
 use EmberDusk\Control\ControlMatrix;
+use EmberDusk\Joining\Belief\LightSuspects;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\TimingMethod;
+use EmberDusk\Joining\Unit;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Fitting;
@@ -44,6 +46,26 @@ final class ModulesTest extends TestCase
         foreach (range(1, 5) as $seed) {
             self::assertTrue(Rehearsal::run($joinable->roster, $seed)->works(), "seed {$seed}");
         }
+    }
+
+    /** Nobody is sent to measure or pull at mains terminals, and a unit without a switch has no wrong one. */
+    public function test_faults_of_a_module_are_checked_without_touching_mains(): void
+    {
+        $roster = Joinable::for(self::demo())->roster;
+        foreach (['m1', 'm2'] as $id) {
+            $suspects = LightSuspects::for($roster->unit($id));
+            self::assertSame(['dead', 'lead-loose'], array_column($suspects, 'code'));
+            foreach ($suspects as $suspect) {
+                self::assertStringContainsString('licensed person', $suspect->check . $suspect->caution);
+                self::assertDoesNotMatchRegularExpression('/Measure|Pull/', $suspect->check);
+            }
+            self::assertSame([], LightSuspects::setting($roster->unit($id)));
+        }
+        // Of the demo's controllers only C2 has a switch for its kind of light.
+        self::assertSame(
+            ['c2'],
+            array_keys(array_filter($roster->inRole(Unit::LIGHT), static fn(Unit $u): bool => $u->hasSwitch)),
+        );
     }
 
     public function test_a_module_without_fixtures_is_no_light(): void

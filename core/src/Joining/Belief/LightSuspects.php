@@ -10,11 +10,16 @@ use EmberDusk\Joining\Unit;
 /** Possible faults of any load driver, regardless of family. */
 final readonly class LightSuspects
 {
+    private const LICENSED = 'Mains terminals are for a licensed person, and local rules decide. Isolate and prove dead before a cover is opened.';
+
     /** @return list<Suspect> */
     public static function for(Unit $unit): array
     {
         $id = $unit->id;
         $label = $unit->label();
+        if ($unit->load === Unit::LAMPS) {
+            return self::lamps($unit);
+        }
         $single = $unit->kind === 'single';
         $shows = $single
             ? [
@@ -84,18 +89,58 @@ final readonly class LightSuspects
         return $suspects;
     }
 
-    /** The switch, wheel or jumper of a controller that is set by hand. */
-    public static function setting(Unit $unit): Suspect
+    /** @return list<Suspect> a wrong switch, wheel or jumper; none of a unit without one */
+    public static function setting(Unit $unit): array
     {
-        return new Suspect(
-            code: 'wrong-setting',
-            device: $unit->id,
-            shows: ['accept' => Observation::Wrong],
-            says: "the switch of {$unit->label()} is set for another type of strip",
-            check: "Check the switch of {$unit->label()}. It must match this strip type; set it with the supply off.",
-            seconds: 15.0,
-            again: Suspect::STEP,
-            caution: $unit->source->off(),
-        );
+        if (!$unit->hasSwitch) {
+            return [];
+        }
+
+        return [
+            new Suspect(
+                code: 'wrong-setting',
+                device: $unit->id,
+                shows: ['accept' => Observation::Wrong],
+                says: "the switch of {$unit->label()} is set for another type of strip",
+                check: "Check the switch of {$unit->label()}. It must match this strip type; set it with the supply off.",
+                seconds: 15.0,
+                again: Suspect::STEP,
+                caution: $unit->source->off(),
+            ),
+        ];
+    }
+
+    /** @return list<Suspect> of lamps under a dimming module: its terminals are mains */
+    private static function lamps(Unit $unit): array
+    {
+        $label = $unit->label();
+        $dark = [
+            Suspect::LAMP => Observation::Nothing,
+            'identify' => Observation::Nothing,
+            'accept' => Observation::Nothing,
+        ];
+
+        return [
+            new Suspect(
+                code: 'dead',
+                device: $unit->id,
+                shows: $dark,
+                says: "{$label} does not respond: no power at its input, or it is broken",
+                check: "Press the key of {$label}: do its lamps react? If not, a licensed person checks its mains and its fuse, then replaces it.",
+                seconds: 60.0,
+                again: Suspect::DEVICES,
+                caution: self::LICENSED,
+            ),
+            new Suspect(
+                code: 'lead-loose',
+                device: $unit->id,
+                shows: $dark,
+                says: "a lead between {$label} and its {$unit->load} is loose",
+                check: "A licensed person tightens each terminal of {$label} and of its first lamp, with the mains off.",
+                seconds: 60.0,
+                again: Suspect::STEP,
+                caution: self::LICENSED,
+            ),
+        ];
     }
 }

@@ -24,6 +24,9 @@ final class Inquiry
     /** How often one thing is looked at: answers can be wrong. */
     private const LOOKS = 2;
 
+    /** Share of what it was that is left of an excluded cause. */
+    private const OUT = 0.1;
+
     /** @var list<Evidence> */
     private array $evidence = [];
 
@@ -153,6 +156,29 @@ final class Inquiry
         }
 
         return $ranked;
+    }
+
+    /**
+     * Causes that the last answer made unlikely, as text: at most a tenth of their share is left.
+     *
+     * @param  float  $least  share from which a cause counted before
+     * @return list<string>
+     */
+    public function ruledOut(float $least): array
+    {
+        $now = $this->belief();
+        if ($now === null || $this->evidence === []) {
+            return [];
+        }
+        $before = Belief::from($this->suspects, array_slice($this->evidence, 0, -1), $this->suspectsOf(...));
+        $out = [];
+        foreach ($before->suspects as $key => $share) {
+            if ($share >= $least && ($now->suspects[$key] ?? 0.0) < self::OUT * $share) {
+                $out[] = $this->suspects[$key]->says;
+            }
+        }
+
+        return $out;
     }
 
     /** @return list<string> causes checked without result, as text */

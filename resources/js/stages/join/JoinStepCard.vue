@@ -120,6 +120,9 @@ function send(text: string, room?: string): void {
                     {{ cause.says }}
                 </li>
             </ol>
+            <p v-if="picture.excluded.length" class="mt-1 text-[13px] text-ink2">
+                Excluded by the last answer: {{ picture.excluded.join('; ') }}.
+            </p>
         </div>
         <slot />
         <div class="mt-4 grid gap-2">

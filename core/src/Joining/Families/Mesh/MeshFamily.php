@@ -126,7 +126,7 @@ final readonly class MeshFamily implements Family
 
         return [
             ...LightSuspects::for($unit),
-            LightSuspects::setting($unit),
+            ...LightSuspects::setting($unit),
             new Suspect(
                 code: 'weak-mesh',
                 device: $unit->id,
