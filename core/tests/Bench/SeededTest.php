@@ -26,7 +26,7 @@ final class SeededTest extends TestCase
     /** @return iterable<string, array{int}> */
     public static function seeds(): iterable
     {
-        foreach (range(1, max(3, (int) getenv('EMBER_SEEDS'))) as $seed) {
+        foreach (range(1, max(2, (int) getenv('EMBER_SEEDS'))) as $seed) {
             yield "seed {$seed}" => [$seed];
         }
     }
