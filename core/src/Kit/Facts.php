@@ -36,8 +36,10 @@ final readonly class Facts
                 sprintf('%.0f W', $e->ratedWatts()),
             ],
             $e instanceof Controller => [
-                "{$e->channels} ch",
-                sprintf('%g A per channel, %g A total', $e->channelAmps, $e->totalAmps),
+                $e->pixels === null ? "{$e->channels} ch" : "{$e->pixels->count} outputs of {$e->pixels->each} pixels",
+                $e->pixels === null
+                    ? sprintf('%g A per channel, %g A total', $e->channelAmps, $e->totalAmps)
+                    : sprintf('%g A through it', $e->totalAmps),
                 sprintf('%g-%g V', $e->inputLeast, $e->inputMost),
                 $e->profile?->figure('listens') === null
                     ? self::way($e->family)
