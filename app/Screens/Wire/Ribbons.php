@@ -158,6 +158,8 @@ final readonly class Ribbons
                 pad: $feed->pad,
                 at: $marks?->position($feed->pad) ?? 0.0,
                 cable: $cable === null ? null : self::cable($state, $cable, $result),
+                past: $run->controller !== null &&
+                    isset($state->plan->supplies[$state->plan->ways()->root($cable->from ?? '') ?? '']),
             );
         }
 

@@ -12,5 +12,12 @@ final readonly class WireFeed implements View
 {
     use WrittenRecord;
 
-    public function __construct(public string $id, public int $pad, public float $at, public ?WireCable $cable) {}
+    /** @param  bool  $past  whether its cable begins at a supply, past the board of the run */
+    public function __construct(
+        public string $id,
+        public int $pad,
+        public float $at,
+        public ?WireCable $cable,
+        public bool $past,
+    ) {}
 }

@@ -3,6 +3,8 @@ import { computed } from 'vue';
 import { ROW, useRibbon } from './ribbon';
 
 const props = defineProps<{ from: [number, number] }>();
+/** Span of the supply's box, from which cables past a board begin. */
+const SUPPLY: [number, number] = [14, 196];
 const { run, x } = useRibbon();
 
 /**
@@ -11,10 +13,10 @@ const { run, x } = useRibbon();
  */
 const tails = computed(() => {
     const feeds = run.value.feeds;
-    const step = (props.from[1] - props.from[0]) / (feeds.length + 1);
     const room = (ROW.pin - 20 - ROW.boxHeight - 8) / (feeds.length + 1);
     return feeds.map((feed, n) => {
-        const start = props.from[0] + step * (n + 1);
+        const [left, right] = feed.past ? SUPPLY : props.from;
+        const start = left + ((right - left) * (n + 1)) / (feeds.length + 1);
         const end = x.value(feed.at);
         const level = ROW.boxHeight + 6 + room * (end < start ? n + 1 : feeds.length - n);
         return { id: feed.id, bare: !feed.cable, path: `M${start},${ROW.boxHeight}V${level}H${end}V${ROW.pin}` };
