@@ -42,7 +42,10 @@ final readonly class CableInvariants
         }
     }
 
-    /** Cables go from a supply or a controller, through splices or straight, to a controller or a feed of a run connected to it; pixels are fed by a supply or by their board. */
+    /**
+     * Cables go from a supply or a controller, through splices or straight, to a controller or a feed of a run connected to it; pixels are fed by
+     * a supply or by their board.
+     */
     public static function cables(Plan $plan): void
     {
         $ends = [];

@@ -119,7 +119,8 @@ final readonly class PixelBoards extends Check
                         count($lines),
                         $outputs->count,
                     ),
-                    detail: "{$outputs->each} pixels on each output, {$most} in total. The other pixels stay dark. Choose a larger board, a second one, or split the run.",
+                    detail: "{$outputs->each} pixels on each output, {$most} in total. The other pixels stay dark. " .
+                        'Choose a larger board, a second one, or split the run.',
                     number: (float) count($lines),
                     limit: (float) $outputs->count,
                     fixes: $case->takeFittingController(),
@@ -185,7 +186,8 @@ final readonly class PixelBoards extends Check
             $this->rule('data-lead')->watch(
                 place: new FindingPlace('wire', $case->run->id),
                 title: sprintf('%s: %.2f m of data lead, at most %g m', $case->run->name(), $metres, $most),
-                detail: 'Pixels flicker or stay dark where the data arrives blurred. Place the board at the start of the strip, or put one pixel on the way: it repeats the data. ' .
+                detail: 'Pixels flicker or stay dark where the data arrives blurred. Place the board at the start of the strip, ' .
+                    'or put one pixel on the way: it repeats the data. ' .
                     ($outputs->protected ? '' : 'A level shifter carries further. '),
                 number: $metres,
                 limit: $most,
@@ -216,7 +218,8 @@ final readonly class PixelBoards extends Check
             $findings[] = $this->rule('board-amps')->stop(
                 place: $place,
                 title: sprintf('%s: %.1f A through its terminals, rated %g A', $label, $amps, $board->totalAmps),
-                detail: 'Its terminals or its copper burn. Start the feeds at the supply, with a fuse for each cable: the board needs only data and its own current.',
+                detail: 'Its terminals or its copper burn. Start the feeds at the supply, with a fuse for each cable: ' .
+                    'the board needs only data and its own current.',
                 number: $amps,
                 limit: $board->totalAmps,
                 fixes: array_values(
