@@ -6,13 +6,15 @@ namespace App\Screens\Wire;
 
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Changes\Wires\FeedFrom;
 use EmberDusk\Plan\Changes\Wires\TapLeg;
 use EmberDusk\Plan\Changes\Wires\UseLeg;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Fix;
 
-/** Surveyed legs that can carry the feed of a run, each as a change that uses it. */
+/** Other ways to feed a run, each as a change: past or through its pixel board, and surveyed legs that can carry the feed. */
 final readonly class Taps
 {
     /** @return list<Fix> */
@@ -32,9 +34,9 @@ final readonly class Taps
                 $drop ??= $snapshot->entry;
             }
         }
-        $taps = [];
+        $taps = self::board($state->plan, $run);
         if ($drop === null) {
-            return [];
+            return $taps;
         }
         $heavy = self::heavy($state, count($strip->channels) + 1);
         if ($heavy !== null && count($state->plan->cutMarks($run)->groups ?? []) > 1) {
@@ -53,6 +55,29 @@ final readonly class Taps
         }
 
         return $taps;
+    }
+
+    /** @return list<Fix> that start the feeds of a pixel run at its supply, or at its board */
+    private static function board(Plan $plan, Run $run): array
+    {
+        $board = $plan->boardOn($run)?->id;
+        if ($board === null || $run->supply === null || $plan->ways()->cableTo($board) === null) {
+            return [];
+        }
+        $starts = [];
+        foreach ($plan->ways()->feedsOf($run) as $feed) {
+            $starts[] = $plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? '');
+        }
+        [$label, $supply] = [strtoupper($board), strtoupper($run->supply)];
+
+        return [
+            ...in_array($board, $starts, true)
+                ? [new Fix("Feed it from {$supply}, past {$label}", FeedFrom::payload($run->id, $run->supply))]
+                : [],
+            ...array_diff($starts, [$board]) === []
+                ? []
+                : [new Fix("Feed it through {$label}", FeedFrom::payload($run->id, $board))],
+        ];
     }
 
     /** The thickest cable of the shelf with just so many cores. */

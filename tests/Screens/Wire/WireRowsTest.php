@@ -9,6 +9,7 @@ use App\Screens\Wire\FixtureRow;
 use App\Screens\Wire\FixtureRows;
 use App\Screens\Wire\SceneRows;
 use App\Screens\Wire\SupplyRows;
+use App\Screens\Wire\Taps;
 use App\Screens\Wire\WireScreen;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
@@ -19,6 +20,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FortyRuns;
 use EmberDusk\Tests\Responses;
+use EmberDusk\Values\Fix;
 use PHPUnit\Framework\TestCase;
 
 /** Wire besides the ribbons: supplies with average and peak, fixtures, scenes; of large jobs the curves of open runs only. */
@@ -125,6 +127,26 @@ final class WireRowsTest extends TestCase
         $row = FixtureRows::for(self::work($low))[2]->write();
         self::assertSame(['S1', 'low voltage'], [$row['on'], $row['dim']]);
         self::assertGreaterThan(22.0, (float) $row['volts']);
+    }
+
+    /** Pixels are fed through their board or past it: the other way is offered, and taken as offered. */
+    public function test_pixels_are_fed_the_other_way_past_or_through_their_board(): void
+    {
+        $plan = JobFile::read(Demo::shipped('observatory'));
+        $labels = static fn(Plan $of): array => array_map(
+            static fn(Fix $f): string => $f->label,
+            array_values(
+                array_filter(
+                    Taps::for(self::work($of), $of->run('band')),
+                    static fn(Fix $f): bool => str_contains($f->label, 'C6'),
+                ),
+            ),
+        );
+        self::assertSame(['Feed it from S3, past C6'], $labels($plan));
+        $past = Demo::with($plan, Taps::for(self::work($plan), $plan->run('band'))[0]->change);
+        self::assertSame('s3', $past->ways()->cableTo('f2')?->from);
+        self::assertSame(['Feed it through C6'], $labels($past));
+        self::assertSame([], $labels($past->with(cables: array_diff_key($past->cables, ['k15' => true]))));
     }
 
     public function test_scenes_and_their_settable_parts(): void
