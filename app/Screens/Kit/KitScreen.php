@@ -12,7 +12,6 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Owned;
-use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
@@ -250,7 +249,7 @@ final readonly class KitScreen
         $share = $straight !== null ? [$straight->with => $straight] : [];
         foreach ($state->plan->runs as $other) {
             $unit = $of($other);
-            $fits = $slot !== 'controller' || self::drives($state->plan, (string) $unit, $run);
+            $fits = $slot !== 'controller' || $state->plan->drives((string) $unit, $run);
             if ($other->id !== $run->id && $unit !== null && $fits && !isset($share[$unit])) {
                 $share[$unit] =
                     $unit === $mine
@@ -260,14 +259,6 @@ final readonly class KitScreen
         }
 
         return array_values($share);
-    }
-
-    /** Whether a controller is of the kind that a run needs: a board for pixels, channels for other strips. */
-    private static function drives(Plan $plan, string $controller, Run $run): bool
-    {
-        $pixels = $plan->strip($run->strip)?->pixels !== null;
-
-        return ($plan->controller($controller)?->pixels !== null) === $pixels;
     }
 
     /** @return list<string> */

@@ -63,7 +63,7 @@ final readonly class BoardSettings
             if ($run->controller !== $board) {
                 continue;
             }
-            $mine += self::labelAmps($plan, $run) * $run->cap;
+            $mine += $plan->labelAmps($run);
             $capped = $capped || $run->cap < 1;
             foreach ($plan->ways()->feedsOf($run) as $feed) {
                 $root = $plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? '');
@@ -102,17 +102,10 @@ final readonly class BoardSettings
         $amps = ($rated->ratedAmps ?? 0.0) * $plan->limits->usable() - ($plan->controller($board)->standbyAmps ?? 0.0);
         foreach ($plan->runs as $run) {
             if ($run->controller !== $board && in_array($supply, $plan->ways()->suppliesOf($run), true)) {
-                $amps -= self::labelAmps($plan, $run) * $run->cap;
+                $amps -= $plan->labelAmps($run);
             }
         }
 
         return $amps;
-    }
-
-    private static function labelAmps(Plan $plan, Run $run): float
-    {
-        $strip = $plan->strip($run->strip);
-
-        return $strip === null ? 0.0 : ($strip->wattsPerMetre() * $plan->litLength($run)) / $strip->volts;
     }
 }

@@ -51,6 +51,22 @@ trait RunsOfPlan
         return null;
     }
 
+    /** Amps of a run by its label, at its brightness limit; 0 without a strip. */
+    public function labelAmps(Run $run): float
+    {
+        $strip = $this->strip($run->strip);
+
+        return $strip === null ? 0.0 : ($strip->wattsPerMetre() * $this->litLength($run) * $run->cap) / $strip->volts;
+    }
+
+    /** Whether a controller is of the kind that a run needs: a board for pixels, channels for other strips. */
+    public function drives(string $controller, Run $run): bool
+    {
+        $pixels = $this->strip($run->strip)?->pixels !== null;
+
+        return ($this->controller($controller)?->pixels !== null) === $pixels;
+    }
+
     /** The board that sends data to a run of pixels. */
     public function boardOn(Run $run): ?Device
     {

@@ -58,25 +58,19 @@ final class Ways
             return $run->controller;
         }
         $board = $this->plan->controller($run->controller);
-        if ($board?->pixels === null || $this->labelAmps((string) $run->controller) > $board->totalAmps) {
+        if ($board?->pixels === null || $this->boardAmps((string) $run->controller) > $board->totalAmps) {
             return $run->supply;
         }
 
         return $run->controller;
     }
 
-    /** Amps of the pixels on a board by their label, with the brightness limits of their runs. */
-    private function labelAmps(string $board): float
+    /** Amps of the pixels on a board by their label. */
+    private function boardAmps(string $board): float
     {
-        $amps = 0.0;
-        foreach ($this->plan->runs as $run) {
-            $strip = $run->controller === $board ? $this->plan->strip($run->strip) : null;
-            if ($strip !== null) {
-                $amps += ($strip->wattsPerMetre() * $this->plan->litLength($run) * $run->cap) / $strip->volts;
-            }
-        }
+        $runs = array_filter($this->plan->runs, static fn(Run $r): bool => $r->controller === $board);
 
-        return $amps;
+        return array_sum(array_map($this->plan->labelAmps(...), $runs));
     }
 
     /** The supply or controller at the start of a cable, through any number of splices; null when it is not connected, or in a circle. */
