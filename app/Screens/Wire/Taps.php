@@ -64,10 +64,7 @@ final readonly class Taps
         if ($board === null || $run->supply === null || $plan->ways()->cableTo($board) === null) {
             return [];
         }
-        $starts = [];
-        foreach ($plan->ways()->feedsOf($run) as $feed) {
-            $starts[] = $plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? '');
-        }
+        $starts = $plan->ways()->startsOf($run);
         [$label, $supply] = [strtoupper($board), strtoupper($run->supply)];
 
         return [

@@ -68,7 +68,7 @@ final readonly class WiredRun
     public static function lacking(Plan $plan, Run $run): array
     {
         $switched = $plan->strip($run->strip)?->switched() ?? true;
-        $through = $switched || self::throughBoard($plan, $run);
+        $through = $switched || in_array($run->controller, $plan->ways()->startsOf($run), true);
 
         return array_values(
             array_filter([
@@ -110,18 +110,6 @@ final readonly class WiredRun
         }
 
         return $short;
-    }
-
-    /** Whether a cable to one of its feeds begins at its board. */
-    private static function throughBoard(Plan $plan, Run $run): bool
-    {
-        foreach (self::tails($plan, $run) as $tail) {
-            if ($plan->ways()->root($tail->from) === $run->controller) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** @return array<string, LaidCable> by feed id */

@@ -65,10 +65,7 @@ final readonly class BoardSettings
             }
             $mine += $plan->labelAmps($run);
             $capped = $capped || $run->cap < 1;
-            foreach ($plan->ways()->feedsOf($run) as $feed) {
-                $root = $plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? '');
-                $through = $through || $root === $board;
-            }
+            $through = $through || in_array($board, $plan->ways()->startsOf($run), true);
             foreach ($plan->ways()->suppliesOf($run) as $supply) {
                 $limits['what ' . strtoupper($supply) . ' can give, with its headroom'] = self::left(
                     $plan,

@@ -65,6 +65,17 @@ final class Ways
         return $run->controller;
     }
 
+    /** @return list<string> supplies and controllers at which the cables to a run's feeds begin, from its start; without those that are not connected */
+    public function startsOf(Run $run): array
+    {
+        $starts = array_map(
+            fn(Feed $feed): ?string => $this->root($this->cableTo($feed->id)->from ?? ''),
+            $this->feedsOf($run),
+        );
+
+        return array_values(array_filter($starts, is_string(...)));
+    }
+
     /** Amps of the pixels on a board by their label. */
     private function boardAmps(string $board): float
     {

@@ -16,7 +16,6 @@ use EmberDusk\Plan\Changes\Wires\FeedFrom;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\DataLine;
 use EmberDusk\Plan\LaidCable;
-use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
@@ -187,8 +186,8 @@ final readonly class PixelBoards extends Check
                 place: new FindingPlace('wire', $case->run->id),
                 title: sprintf('%s: %.2f m of data lead, at most %g m', $case->run->name(), $metres, $most),
                 detail: 'Pixels flicker or stay dark where the data arrives blurred. Place the board at the start of the strip, ' .
-                    'or put one pixel on the way: it repeats the data. ' .
-                    ($outputs->protected ? '' : 'A level shifter carries further. '),
+                    'or put one pixel on the way: it repeats the data.' .
+                    ($outputs->protected ? '' : ' A level shifter carries further.'),
                 number: $metres,
                 limit: $most,
             ),
@@ -213,7 +212,8 @@ final readonly class PixelBoards extends Check
         if ($amps > $board->totalAmps) {
             $through = array_filter(
                 $case->underController(),
-                static fn(Run $r): bool => $r->supply !== null && self::through($case->plan, $r, $id),
+                static fn(Run $r): bool => $r->supply !== null &&
+                    in_array($id, $case->plan->ways()->startsOf($r), true),
             );
             $findings[] = $this->rule('board-amps')->stop(
                 place: $place,
@@ -242,17 +242,6 @@ final readonly class PixelBoards extends Check
         }
 
         return $findings;
-    }
-
-    private static function through(Plan $plan, Run $run, string $board): bool
-    {
-        foreach ($plan->ways()->feedsOf($run) as $feed) {
-            if ($plan->ways()->root($plan->ways()->cableTo($feed->id)->from ?? '') === $board) {
-                return true;
-            }
-        }
-
-        return false;
     }
 
     /** @return list<Finding> about the cable to the pad at which data comes in */
