@@ -12,8 +12,11 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Channel;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\DataLine;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Refusal;
@@ -77,11 +80,21 @@ final readonly class Ribbons
                 'split' => $run->parts > 1 || $run->zones !== [],
                 'cables' => self::ways($state, $run, $result),
                 'taps' => Taps::for($state, $run),
+                'data' => DataLead::words($plan, $run),
+                'dataAt' => self::dataAt($plan, $run),
                 'load' => $load,
                 'evenness' => $evenness,
                 'feeds' => self::feeds($state, $run, $result),
             ] + self::curves($state, $run, $result),
         );
+    }
+
+    /** Metres from the run's start at which data comes in; null without a pixel board. */
+    private static function dataAt(Plan $plan, Run $run): ?float
+    {
+        $line = $plan->boardOn($run) === null ? null : DataLine::to($plan, $run);
+
+        return $line === null ? null : $plan->cutMarks($run)?->position($line->pad($plan, $run));
     }
 
     /**

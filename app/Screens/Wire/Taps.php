@@ -6,6 +6,7 @@ namespace App\Screens\Wire;
 
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Plan\Changes\Wires\DataChoices;
 use EmberDusk\Plan\Changes\Wires\FeedFrom;
 use EmberDusk\Plan\Changes\Wires\TapLeg;
 use EmberDusk\Plan\Changes\Wires\UseLeg;
@@ -34,7 +35,7 @@ final readonly class Taps
                 $drop ??= $snapshot->entry;
             }
         }
-        $taps = self::board($state->plan, $run);
+        $taps = [...self::board($state->plan, $run), ...DataChoices::for($state->plan, $run)];
         if ($drop === null) {
             return $taps;
         }

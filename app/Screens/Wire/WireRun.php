@@ -56,6 +56,8 @@ final readonly class WireRun implements View
         public string $place,
         #[Field(of: WireWay::class)] public array $cables,
         #[Field(of: Fix::class)] public array $taps,
+        public string $data,
+        public ?float $dataAt,
         public ?Figure $load,
         public ?Figure $evenness,
         #[Field(of: Field::TEXTS)] public array $pins,

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench;
 
+use EmberDusk\Plan\DataLine;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 
@@ -19,7 +20,8 @@ final readonly class PixelCount
         if ($sections === []) {
             return [0];
         }
+        $reversed = DataLine::to($plan, $run)->reversed ?? [];
 
-        return $sections;
+        return in_array($run->id, $reversed, true) ? array_reverse($sections) : $sections;
     }
 }

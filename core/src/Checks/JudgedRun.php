@@ -110,7 +110,7 @@ final readonly class JudgedRun
     /** Pixels of the run; 0 of other strips. */
     public function pixels(): int
     {
-        return ($this->plan->cutMarks($this->run)?->groupCount() ?? 0) * ($this->strip->pixels->pixels ?? 0);
+        return $this->plan->pixels($this->run);
     }
 
     /** @return list<Fix> that take the smallest fitting controller */

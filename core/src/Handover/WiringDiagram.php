@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Handover;
 
-use EmberDusk\Plan\DataLine;
+use EmberDusk\Plan\DataOutput;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -163,14 +163,11 @@ final class WiringDiagram
     /** Data outputs of the run's board, with their pixels; empty for strips of channels. */
     private function data(): string
     {
-        $lines = array_filter(
-            DataLine::needed($this->plan, (string) $this->run->controller),
-            fn(DataLine $l): bool => $l->run === $this->run->id,
-        );
+        $outputs = DataOutput::ofRun($this->plan, $this->run);
 
-        return $lines === []
+        return $outputs === []
             ? ''
-            : 'data: ' . implode('; ', array_map(static fn(DataLine $l): string => $l->words(), $lines));
+            : 'data: ' . implode('; ', array_map(fn(DataOutput $o): string => $o->words($this->run->id), $outputs));
     }
 
     private function cable(LaidCable $cable): string

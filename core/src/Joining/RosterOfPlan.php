@@ -86,13 +86,9 @@ final class RosterOfPlan
     /** @return array{float, float}|null */
     private function at(string $id): ?array
     {
-        $where = CableWay::where($this->plan, $id);
+        $at = CableWay::where($this->plan, $id)?->at;
 
-        if ($where === null) {
-            return null;
-        }
-
-        return [$where[1]->x, $where[1]->y];
+        return $at === null ? null : [$at->x, $at->y];
     }
 
     private function lights(): void

@@ -7,12 +7,12 @@ namespace EmberDusk\Plan;
 /** A number to enter in a pixel board: which, its value as text, and the reason. */
 final readonly class BoardSetting
 {
-    /** @param  string|null  $run  id of the run that it is for; null for all of the board */
+    /** @param  list<string>  $runs  ids of the runs that it is for; none: all of the board */
     public function __construct(
         public string $what,
         public string $value,
         public string $why,
-        public ?string $run = null,
+        public array $runs = [],
     ) {}
 
     public function words(): string

@@ -17,21 +17,35 @@ final readonly class BoardSettings
     {
         $settings = [];
         $start = 0;
-        foreach (DataLine::needed($plan, $board) as $line) {
-            $pixels = $plan->strip($plan->runs[$line->run]->strip)?->pixels;
+        foreach (DataOutput::needed($plan, $board) as $output) {
+            $pixels = $plan->strip($plan->runs[$output->parts[0]->run]->strip)?->pixels;
             $settings[] = new BoardSetting(
-                "Output {$line->output}",
+                "Output {$output->output}",
                 sprintf(
                     '%d pixels, start %d, %d colours, %s',
-                    $line->pixels,
+                    $output->pixels(),
                     $start,
                     $pixels->colours ?? 3,
                     $pixels?->dataWires === 2 ? 'data and clock' : 'one data wire',
                 ),
-                $plan->runs[$line->run]->name() . ($line->first > 1 ? " from pixel {$line->first}" : ''),
-                $line->run,
+                implode(
+                    '; the same: ',
+                    array_map(
+                        static fn(array $parts): string => implode(
+                            ', then ',
+                            array_map(
+                                static fn(DataPart $p): string => $plan->runs[$p->run]->name() .
+                                    ($p->first > 1 ? " from pixel {$p->first}" : '') .
+                                    ($p->reversed ? ' from its end' : ''),
+                                $parts,
+                            ),
+                        ),
+                        [$output->parts, ...$output->branches],
+                    ),
+                ),
+                array_map(static fn(DataPart $p): string => $p->run, array_merge($output->parts, ...$output->branches)),
             );
-            $start += $line->pixels;
+            $start += $output->pixels();
         }
         if ($settings === []) {
             return [];
@@ -47,7 +61,7 @@ final readonly class BoardSettings
         return array_values(
             array_filter(
                 self::for($plan, (string) $run->controller),
-                static fn(BoardSetting $s): bool => $s->run === null || $s->run === $run->id,
+                static fn(BoardSetting $s): bool => $s->runs === [] || in_array($run->id, $s->runs, true),
             ),
         );
     }

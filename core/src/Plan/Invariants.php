@@ -109,6 +109,7 @@ final readonly class Invariants
         self::scenes($plan);
         self::played($plan);
         self::shared($plan);
+        self::lines($plan);
         CableInvariants::feeds($plan);
         CableInvariants::cables($plan);
         foreach (array_keys($plan->lights) as $n => $id) {
@@ -253,6 +254,46 @@ final readonly class Invariants
                 $of === null || $strip === null || count($of->channels) === count($strip->channels),
                 "/runs/{$n}/strip",
                 "“{$run->controller}” drives a strip of another kind already.",
+            );
+        }
+    }
+
+    /** A data line leads from a pixel board through runs of that board, each of them once; a branch mirrors a line of its board that is no branch. */
+    private static function lines(Plan $plan): void
+    {
+        $led = [];
+        foreach (array_values($plan->lines) as $n => $line) {
+            self::need(
+                $plan->controller($line->board)?->pixels !== null,
+                "/lines/{$n}/board",
+                "No pixel board “{$line->board}”.",
+            );
+            self::need($line->runs !== [], "/lines/{$n}/runs", 'A data line leads to at least one run.');
+            foreach ($line->runs as $k => $id) {
+                self::need(
+                    ($plan->runs[$id]->controller ?? null) === $line->board,
+                    "/lines/{$n}/runs/{$k}",
+                    "“{$line->board}” has no run “{$id}”.",
+                );
+                self::need(!isset($led[$id]), "/lines/{$n}/runs/{$k}", "“{$id}” is on a data line already.");
+                $led[$id] = true;
+            }
+            foreach ($line->reversed as $k => $id) {
+                self::need(
+                    in_array($id, $line->runs, true),
+                    "/lines/{$n}/reversed/{$k}",
+                    "“{$id}” is not on this data line.",
+                );
+            }
+            $first = $plan->lines[$line->mirrors ?? ''] ?? null;
+            self::need(
+                $line->mirrors === null ||
+                    ($first !== null &&
+                        $first->id !== $line->id &&
+                        $first->board === $line->board &&
+                        $first->mirrors === null),
+                "/lines/{$n}/mirrors",
+                "“{$line->mirrors}” is no data line of “{$line->board}” with an output of its own.",
             );
         }
     }

@@ -30,6 +30,7 @@ final readonly class Plan implements JsonReadable
      * @param  array<string, Splice>  $splices
      * @param  array<string, Feed>  $feeds
      * @param  array<string, LaidCable>  $cables
+     * @param  array<string, DataLine>  $lines
      * @param  array<string, Light>  $lights
      * @param  array<string, Scene>  $scenes
      * @param  array<string, Owned>  $owned
@@ -60,6 +61,7 @@ final readonly class Plan implements JsonReadable
         #[Field(of: Splice::class, keyed: true)] public array $splices = [],
         #[Field(of: Feed::class, keyed: true)] public array $feeds = [],
         #[Field(of: LaidCable::class, keyed: true)] public array $cables = [],
+        #[Field(of: DataLine::class, keyed: true)] public array $lines = [],
         #[Field(of: Light::class, keyed: true)] public array $lights = [],
         #[Field(of: Scene::class, keyed: true)] public array $scenes = [],
         #[Field(of: Owned::class, keyed: true)] public array $owned = [],
@@ -88,6 +90,7 @@ final readonly class Plan implements JsonReadable
      * @param  array<string, Splice>|null  $splices
      * @param  array<string, Feed>|null  $feeds
      * @param  array<string, LaidCable>|null  $cables
+     * @param  array<string, DataLine>|null  $lines
      * @param  array<string, Light>|null  $lights
      * @param  array<string, Scene>|null  $scenes
      * @param  array<string, Owned>|null  $owned
@@ -117,6 +120,7 @@ final readonly class Plan implements JsonReadable
         ?array $splices = null,
         ?array $feeds = null,
         ?array $cables = null,
+        ?array $lines = null,
         ?array $lights = null,
         ?array $scenes = null,
         ?array $owned = null,
@@ -150,6 +154,7 @@ final readonly class Plan implements JsonReadable
             splices: self::inOrder($splices ?? $this->splices),
             feeds: self::inOrder($feeds ?? $this->feeds),
             cables: self::inOrder($cables ?? $this->cables),
+            lines: $lines ?? $this->lines,
             lights: self::inOrder($lights ?? $this->lights),
             scenes: self::inOrder(self::played($scenes ?? $this->scenes, $lit)),
             owned: self::inOrder($owned ?? $this->owned),
@@ -173,13 +178,16 @@ final readonly class Plan implements JsonReadable
             position: $position ?? $this->position,
         );
 
-        return $plan->holding(array_intersect_key($plan->kit, $plan->kitInUse() + $plan->owned + $plan->spares));
+        return $plan->tidied();
     }
 
-    /** @param  array<string, KitSnapshot>  $kit */
-    private function holding(array $kit): self
+    /** Without data lines of boards and runs that are gone, and without kit that nothing uses. */
+    private function tidied(): self
     {
-        return $this->withChanged(kit: self::inOrder($kit));
+        return $this->withChanged(
+            lines: self::inOrder(self::led($this)),
+            kit: self::inOrder(array_intersect_key($this->kit, $this->kitInUse() + $this->owned + $this->spares)),
+        );
     }
 
     public function place(string $id): Place

@@ -39,6 +39,12 @@ trait RunsOfPlan
         return 2 + $strip->pixels->dataWires;
     }
 
+    /** Pixels of a run; 0 of other strips. */
+    public function pixels(Run $run): int
+    {
+        return ($this->cutMarks($run)?->groupCount() ?? 0) * ($this->strip($run->strip)->pixels->pixels ?? 0);
+    }
+
     /** The ready-made set that a run is made of. */
     public function setOn(Run $run): ?Item
     {

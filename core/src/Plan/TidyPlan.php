@@ -51,6 +51,21 @@ trait TidyPlan
     }
 
     /**
+     * Data lines of boards and runs that are still there; a branch of one that is gone is a line of its own.
+     *
+     * @return array<string, DataLine>
+     */
+    private static function led(self $plan): array
+    {
+        $lines = array_filter(array_map(static fn(DataLine $l): ?DataLine => $l->keeping($plan), $plan->lines));
+
+        return array_map(
+            static fn(DataLine $l): DataLine => isset($lines[$l->mirrors ?? '']) ? $l : $l->alone(),
+            $lines,
+        );
+    }
+
+    /**
      * States before a split, of runs that are still split.
      *
      * @param  array<string, Split>  $splits

@@ -25,6 +25,7 @@ final readonly class Upgrades
                 6 => self::playing(...),
                 7 => self::legs(...),
                 8 => self::boards(...),
+                9 => self::data(...),
             ]
             as $version => $upgrade
         ) {
@@ -269,6 +270,17 @@ final readonly class Upgrades
             'controllers' => array_values($controllers),
             'items' => $items,
         ] + $document;
+    }
+
+    /**
+     * 9 to 10: data lines, which were not arranged.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function data(array $document): array
+    {
+        return ['version' => 10, 'lines' => []] + $document;
     }
 
     /** @return array<string, mixed> default terms, as far as versions 1 and 2 had them */

@@ -14,6 +14,8 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\DataLine;
+use EmberDusk\Plan\DataOutput;
+use EmberDusk\Plan\DataPart;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -115,14 +117,18 @@ final class BoardsTest extends TestCase
         $plan = self::circuit('i1')
             ->run('r2', 2.0, ['kind' => 'pixels'], 's1', controller: 'i1')
             ->plan();
-        self::assertSame(
-            [[1, 'r1', 1, 60], [2, 'r1', 61, 20], [3, 'r2', 1, 40]],
-            array_map(
-                static fn(DataLine $l): array => [$l->output, $l->run, $l->first, $l->pixels],
-                DataLine::needed($plan, 'i1'),
+        $said = static fn(Plan $plan): array => array_map(
+            static fn(DataOutput $o): array => array_map(
+                static fn(DataPart $p): array => [$o->output, $p->run, $p->first, $p->pixels, $p->start],
+                $o->parts,
             ),
+            DataOutput::needed($plan, 'i1'),
         );
-        self::assertSame([], DataLine::needed($plan, 's1'));
+        self::assertSame([[[1, 'r1', 1, 60, 0]], [[2, 'r1', 61, 20, 0]], [[3, 'r2', 1, 40, 0]]], $said($plan));
+        self::assertSame([], DataOutput::needed($plan, 's1'));
+        // On one line the second run goes on where the first ends.
+        $line = $plan->with(lines: ['d1' => new DataLine('d1', 'i1', ['r1', 'r2'])]);
+        self::assertSame([[[1, 'r1', 1, 60, 0]], [[2, 'r1', 61, 20, 0], [2, 'r2', 1, 40, 20]]], $said($line));
     }
 
     /** 1,000 times the least of what supply, terminals and the limits of the runs allow, rounded down to 50 mA. */

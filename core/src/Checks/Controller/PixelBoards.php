@@ -12,10 +12,13 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\PixelGroup;
 use EmberDusk\Kit\PixelOutputs;
+use EmberDusk\Plan\Changes\Wires\DataChoices;
 use EmberDusk\Plan\Changes\Wires\FeedFrom;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\DataLine;
-use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\DataOutput;
+use EmberDusk\Plan\Routes\DataLead;
+use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
@@ -92,11 +95,7 @@ final readonly class PixelBoards extends Check
             ];
         }
 
-        return [
-            ...$this->rate($case, $outputs, $pixels),
-            ...$this->cores($case, $pixels),
-            ...$this->lead($case, $outputs),
-        ];
+        return [...$this->rate($case, $pixels), ...$this->cores($case, $pixels), ...$this->lead($case, $outputs)];
     }
 
     /** @return list<Finding> about the pixels of all runs of a board: each run begins at an output of its own */
@@ -104,8 +103,8 @@ final readonly class PixelBoards extends Check
     {
         $place = new FindingPlace('kit', $case->run->id);
         $label = $case->device($case->run->controller);
-        $lines = DataLine::needed($case->plan, (string) $case->run->controller);
-        $pixels = array_sum(array_map(static fn(DataLine $l): int => $l->pixels, $lines));
+        $lines = DataOutput::needed($case->plan, (string) $case->run->controller);
+        $pixels = array_sum(array_map(static fn(DataOutput $o): int => $o->pixels(), $lines));
         $most = $outputs->count * $outputs->each;
         if (count($lines) > $outputs->count) {
             return [
@@ -126,26 +125,32 @@ final readonly class PixelBoards extends Check
                 ),
             ];
         }
-        $own = array_filter($lines, static fn(DataLine $l): bool => $l->first > 1);
         $findings = [];
-        foreach ($own as $line) {
-            $run = $case->plan->run($line->run);
-            $findings[$run->id] ??= $this->rule('pixels-output')->watch(
-                place: new FindingPlace('kit', $run->id),
-                title: "{$run->name()}: more pixels than one output carries",
-                detail: "Output {$line->output} of {$label} begins at pixel {$line->first}: it needs its own data wire there, or split the run.",
-                number: (float) ($line->first - 1 + $line->pixels),
-                limit: (float) $outputs->each,
-            );
+        foreach ($lines as $line) {
+            foreach (array_merge($line->parts, ...$line->branches) as $part) {
+                $run = $case->plan->run($part->run);
+                if ($part->first > 1) {
+                    $findings[$run->id] ??= $this->rule('pixels-output')->watch(
+                        place: new FindingPlace('kit', $run->id),
+                        title: "{$run->name()}: more pixels than one output carries",
+                        detail: "Output {$line->output} of {$label} begins at pixel {$part->first}: it needs its own data wire there, or split the run.",
+                        number: (float) ($part->first - 1 + $part->pixels),
+                        limit: (float) $outputs->each,
+                    );
+                }
+            }
         }
 
         return array_values($findings);
     }
 
-    /** @return list<Finding> */
-    private function rate(JudgedRun $case, PixelOutputs $outputs, PixelGroup $group): array
+    /** @return list<Finding> by the fullest of the outputs that drive the run */
+    private function rate(JudgedRun $case, PixelGroup $group): array
     {
-        $pixels = min($case->pixels(), $outputs->each);
+        $pixels = max([
+            0,
+            ...array_map(static fn(DataOutput $o): int => $o->pixels(), DataOutput::ofRun($case->plan, $case->run)),
+        ]);
         $rate = 1 / max(1e-9, $pixels * $group->bits * self::BIT);
         if ($group->dataWires !== 1 || $rate >= self::RATE) {
             return [];
@@ -166,20 +171,16 @@ final readonly class PixelBoards extends Check
         ];
     }
 
-    /** @return list<Finding> about the cable that carries the data from the board to the first pixel */
+    /** @return list<Finding> about the lead that takes the data to the run: from the board, or from the last pixel of the run before it */
     private function lead(JudgedRun $case, PixelOutputs $outputs): array
     {
-        $first = $case->plan->ways()->feedsOf($case->run)[0] ?? null;
-        $way = $first === null ? [] : $case->plan->ways()->wayTo($first->id);
-        $start = $way === [] ? null : $case->plan->ways()->root(array_values($way)[0]->from);
-        if ($first?->pad !== 0 || $start !== $case->run->controller) {
-            return [];
-        }
-        $metres = array_sum(array_map(static fn(LaidCable $c): float => $c->length, $way));
+        $line = DataLine::to($case->plan, $case->run);
+        $metres = $line === null ? null : DataLead::metres($case->plan, $line, $case->run);
         $most = self::LEAD[$outputs->protected];
-        if ($metres <= $most) {
+        if ($line === null || $metres === null || $metres <= $most) {
             return [];
         }
+        $turned = DataLead::metres($case->plan, $line->turned($case->run->id), $case->run);
 
         return [
             $this->rule('data-lead')->watch(
@@ -190,6 +191,7 @@ final readonly class PixelBoards extends Check
                     ($outputs->protected ? '' : ' A level shifter carries further.'),
                 number: $metres,
                 limit: $most,
+                fixes: $turned !== null && $turned <= $most ? [DataChoices::for($case->plan, $case->run)[0]] : [],
             ),
         ];
     }
@@ -247,11 +249,13 @@ final readonly class PixelBoards extends Check
     /** @return list<Finding> about the cable to the pad at which data comes in */
     private function cores(JudgedRun $case, PixelGroup $group): array
     {
-        $first = $case->plan->ways()->feedsOf($case->run)[0] ?? null;
-        $laid = $case->plan->ways()->cableTo($first->id ?? '');
+        $line = DataLine::to($case->plan, $case->run);
+        $pad = $line?->runs[0] === $case->run->id ? $line->pad($case->plan, $case->run) : null;
+        $feeds = array_filter($case->plan->ways()->feedsOf($case->run), static fn(Feed $f): bool => $f->pad === $pad);
+        $laid = $case->plan->ways()->cableTo(array_values($feeds)[0]->id ?? '');
         $cable = $case->plan->cable($laid?->kit);
         $needs = 2 + $group->dataWires;
-        if ($first?->pad !== 0 || $laid === null || $cable === null || $cable->cores >= $needs) {
+        if ($laid === null || $cable === null || $cable->cores >= $needs) {
             return [];
         }
         $more = $case->smallest(

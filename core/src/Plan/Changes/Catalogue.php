@@ -51,6 +51,7 @@ use EmberDusk\Plan\Changes\Splits\SplitParts;
 use EmberDusk\Plan\Changes\Splits\SplitRepeater;
 use EmberDusk\Plan\Changes\Splits\SplitZones;
 use EmberDusk\Plan\Changes\Wires\AddFeed;
+use EmberDusk\Plan\Changes\Wires\ArrangeData;
 use EmberDusk\Plan\Changes\Wires\FeedFrom;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Changes\Wires\MoveFeed;
@@ -119,6 +120,7 @@ final readonly class Catalogue
             'MoveFeed' => MoveFeed::read($f),
             'RemoveFeed' => RemoveFeed::read($f),
             'FeedFrom' => FeedFrom::read($f),
+            'ArrangeData' => ArrangeData::read($f),
             'FeedPattern' => FeedPattern::read($f),
             'SetCable' => SetCable::read($f, $shelf),
             'SetItem' => SetItem::read($f, $shelf),

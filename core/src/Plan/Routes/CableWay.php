@@ -6,6 +6,7 @@ namespace EmberDusk\Plan\Routes;
 
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Point;
 use EmberDusk\Survey\TapeNotes;
 
@@ -26,26 +27,32 @@ final readonly class CableWay
     public static function between(Plan $plan, string $from, string $to): ?self
     {
         $a = self::where($plan, $from);
-        $b = $a !== null ? self::where($plan, $to) : null;
-        if ($a === null || $b === null || $a[0] !== $b[0]) {
+
+        return $a === null ? null : self::joining($plan, $a, self::where($plan, $to));
+    }
+
+    /** Null if a position is unknown, or in different places. */
+    public static function joining(Plan $plan, ?CablePoint $a, ?CablePoint $b): ?self
+    {
+        if ($a === null || $b === null || $a->place !== $b->place) {
             return null;
         }
-        $walls = new Walls(TapeNotes::read($plan->place($a[0])->notes));
-        $known = $a[2] !== null && $b[2] !== null;
+        $walls = new Walls(TapeNotes::read($plan->place($a->place)->notes));
+        $known = $a->up !== null && $b->up !== null;
 
-        return new self($walls->along($a[1], $b[1]), $known ? abs($a[2] - $b[2]) : 0.0, $known);
+        return new self($walls->along($a->at, $b->at), $known ? abs($a->up - $b->up) : 0.0, $known);
     }
 
     /** Metres of cable from a unit to an end of a leg; null if its position is unknown or elsewhere. */
     public static function to(Plan $plan, string $unit, string $place, LegEnd $end): ?float
     {
         $from = self::where($plan, $unit);
-        if ($from === null || $from[0] !== $place) {
+        if ($from === null || $from->place !== $place) {
             return null;
         }
-        $rise = $from[2] !== null && $end->up !== null ? abs($from[2] - $end->up) : 0.0;
+        $rise = $from->up !== null && $end->up !== null ? abs($from->up - $end->up) : 0.0;
 
-        return (new Walls(TapeNotes::read($plan->place($place)->notes)))->along($from[1], $end->at) +
+        return (new Walls(TapeNotes::read($plan->place($place)->notes)))->along($from->at, $end->at) +
             $rise +
             self::SLACK;
     }
@@ -77,28 +84,12 @@ final readonly class CableWay
         return $plan->with(cables: $cables + $plan->cables);
     }
 
-    /**
-     * Position of a feed or unit: the place, the point on its sheet, metres above the floor.
-     *
-     * @return array{string, Point, float|null}|null null if unknown
-     */
-    public static function where(Plan $plan, string $end): ?array
+    /** Position of a feed or unit; null if unknown. */
+    public static function where(Plan $plan, string $end): ?CablePoint
     {
         $feed = $plan->feeds[$end] ?? null;
         if ($feed !== null) {
-            $run = $plan->run($feed->run);
-            $path = TapeNotes::read($plan->place($run->place)->notes)->runs[$run->word] ?? null;
-            $marks = $plan->cutMarks($run);
-
-            if ($path === null || $marks === null) {
-                return null;
-            }
-
-            return [
-                $run->place,
-                $path->at($marks->position($feed->pad) + ($path->length() * ($run->part - 1)) / $run->parts),
-                $run->height,
-            ];
+            return self::pad($plan, $plan->run($feed->run), $feed->pad);
         }
         $stands = (
             $plan->supplies[$end] ??
@@ -114,6 +105,22 @@ final readonly class CableWay
             return null;
         }
 
-        return [$stands->place, $point, $stands->up ?? $sheet->site->spot($stands->spot)?->up];
+        return new CablePoint($stands->place, $point, $stands->up ?? $sheet->site->spot($stands->spot)?->up);
+    }
+
+    /** Position of a pad; null if unknown. */
+    public static function pad(Plan $plan, Run $run, int $pad): ?CablePoint
+    {
+        $path = TapeNotes::read($plan->place($run->place)->notes)->runs[$run->word] ?? null;
+        $marks = $plan->cutMarks($run);
+        if ($path === null || $marks === null) {
+            return null;
+        }
+
+        return new CablePoint(
+            $run->place,
+            $path->at($marks->position($pad) + ($path->length() * ($run->part - 1)) / $run->parts),
+            $run->height,
+        );
     }
 }

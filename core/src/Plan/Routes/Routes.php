@@ -173,20 +173,12 @@ final class Routes
         return $best;
     }
 
-    /**
-     * Given position of the start of a run's tails, in this place.
-     *
-     * @return array{Point, float|null}|null
-     */
-    private function stands(Run $run): ?array
+    /** Given position of the start of a run's tails, in this place. */
+    private function stands(Run $run): ?CablePoint
     {
         $where = CableWay::where($this->plan, (string) $this->plan->ways()->origin($run));
 
-        if ($where === null || $where[0] !== $run->place) {
-            return null;
-        }
-
-        return [$where[1], $where[2]];
+        return $where?->place === $run->place ? $where : null;
     }
 
     /** The point on the sheet that a place's cables come past. */
@@ -197,8 +189,9 @@ final class Routes
             return $this->sheet->spots[$place] ?? new Point(0.0, 0.0);
         }
 
-        if ($this->laid($now) === null && $this->stands($now) !== null) {
-            return $this->stands($now)[0];
+        $stands = $this->laid($now) === null ? $this->stands($now) : null;
+        if ($stands !== null) {
+            return $stands->at;
         }
 
         return $this->at($now, $this->laid($now)[1] ?? 0);
@@ -213,7 +206,7 @@ final class Routes
         }
 
         if ($this->laid($now) === null) {
-            return $this->stands($now)[1] ?? null;
+            return $this->stands($now)?->up;
         }
 
         return null;

@@ -73,6 +73,20 @@ const reading = ref<number | null>(null);
                 <RibbonTails v-else-if="run.supply" :from="[14, 196]" />
                 <RibbonStrip v-model:reading="reading" :shown="shown" @add="emit('add', $event)" />
                 <RibbonCurve :shown="shown === 'colour' ? 'light' : shown" :reading="reading" />
+                <g
+                    v-if="run.dataAt !== null"
+                    :transform="`translate(${x(run.dataAt)},${ROW.strip + ROW.stripHeight / 2})`"
+                >
+                    <path :d="run.dataAt > 0 ? 'M2,0l8,-5v10z' : 'M-2,0l-8,-5v10z'" fill="var(--ink)" />
+                    <text
+                        :x="run.dataAt > 0 ? 20 : -12"
+                        :y="run.dataAt > 0 ? -16 : 4"
+                        text-anchor="end"
+                        class="text-[11px]"
+                    >
+                        data
+                    </text>
+                </g>
                 <RibbonFeed
                     v-for="(feed, n) in run.feeds"
                     :key="feed.id"

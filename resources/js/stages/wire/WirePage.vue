@@ -199,6 +199,7 @@ const things = computed(() => [
                 @move="(feed, where) => change({ kind: 'MoveFeed', feed, ...where })"
                 @remove="change({ kind: 'RemoveFeed', feed: $event })"
             />
+            <p v-if="run.data !== ''" class="pb-2 text-[13px]">Data from {{ run.data }}</p>
             <div class="flex flex-wrap gap-3 pb-3">
                 <button type="button" class="quiet" data-guide="ends" @click="pattern(run.id, 'ends')">
                     Feed both ends <kbd>B</kbd>
