@@ -123,6 +123,7 @@ final readonly class GroupedFindings
         'box-full' => '%d boxes are too full',
         'unused' => '%d owned entries or spares are not used',
         'scene-evenness' => '%d runs are uneven in a scene',
+        'scene-limit' => '%d runs are dimmed by a limit in a scene',
         'too-long' => '%d pieces are longer than the stock sold',
         'profile-heat' => '%d runs give off more heat than their profile is rated for',
     ];

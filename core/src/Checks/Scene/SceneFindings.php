@@ -25,12 +25,48 @@ final readonly class SceneFindings extends Check
         return [
             new Rule('scene-unsolved', 'scene', 'every scene has a solution', 'the solver'),
             new Rule('scene-evenness', 'scene', 'a scene reaches the limit of evenness', Rule::PRACTICE),
+            new Rule('scene-limit', 'scene', 'the current limit of a board leaves a scene as bright as set', Rule::OWN),
         ];
     }
 
     public function check(JudgedJob $job): array
     {
-        return $this->for($job->state);
+        return [...$this->for($job->state), ...$this->limited($job->plan)];
+    }
+
+    /** @return list<Finding> about pixel runs that the limit of their board dims below their level in a scene */
+    private function limited(Plan $plan): array
+    {
+        $findings = [];
+        foreach ($plan->scenes as $scene) {
+            foreach (array_intersect_key($plan->runs, $scene->levels) as $id => $run) {
+                $asked = array_sum($scene->levels[$id]) / max(1, count($scene->levels[$id]));
+                $full = $plan->labelAmps($run) / $run->cap;
+                if ($plan->boardOn($run) === null || $asked <= $run->cap + 1e-9) {
+                    continue;
+                }
+                $findings[] = $this->rule('scene-limit')->watch(
+                    place: new FindingPlace('wire', $id),
+                    title: sprintf(
+                        '%s at %.0f %% of its level in “%s”',
+                        $run->name(),
+                        (100 * $run->cap) / $asked,
+                        $scene->name,
+                    ),
+                    detail: sprintf(
+                        'Its pixels ask for %.1f A, the current limit of %s leaves them %.1f A. Lower its level in the scene, ' .
+                            'or take a larger supply and a higher limit.',
+                        $asked * $full,
+                        strtoupper((string) $run->controller),
+                        $run->cap * $full,
+                    ),
+                    number: $asked,
+                    limit: $run->cap,
+                );
+            }
+        }
+
+        return $findings;
     }
 
     /** Extra load of a single channel compared with all together: at most its label. */

@@ -97,6 +97,14 @@ final readonly class JobCases
             'scene-evenness',
             static fn(): array => [$in(Circuits::lit($full, [1.0, 0.895])), $in(Circuits::lit($full, [1.0, 0.905]))],
         ];
+        // Of 80 pixels at 61 mA half is left: a scene of two of three colours asks for two thirds, one of one colour for a third.
+        $limited = static fn(float $red, float $green): JobState => Circuits::in()
+            ->supply('s1', ['volts' => 5.0, 'ratedAmps' => 60.0])
+            ->run('r1', 4.0, ['kind' => 'pixels'], 's1', cap: 0.5)
+            ->board('b1', ['inputLeast' => 5.0, 'inputMost' => 24.0, 'outputs' => 1, 'pixelsPerOutput' => 100], 'r1')
+            ->scene('e1', ['r1' => [$red, $green, 0.0]])
+            ->state();
+        yield 'scene-limit' => ['scene-limit', static fn(): array => [$limited(1.0, 1.0), $limited(1.0, 0.4)]];
         yield 'scene-unsolved' => [
             'scene-unsolved',
             static fn(): array => [$in(new NoSolution('It collapses.')), $in($full)],
