@@ -9,8 +9,10 @@ use EmberDusk\Kit\Profiles\GesturePart;
 /** Hand actions split into single presses, holds and power switching over time. */
 final readonly class Hands
 {
-    /** Seconds between two things that hands do in turn. Common practice, no source. */
+    /** Seconds between two things that hands do in turn, and from the keys of one device to another. Common practice, no source. */
     private const BETWEEN = 0.5;
+
+    private const ACROSS = 1.5;
 
     /**
      * @param  list<Act>  $acts
@@ -19,14 +21,15 @@ final readonly class Hands
     public static function at(array $acts, Roster $roster, float $at): array
     {
         $events = [];
-        foreach ($acts as $act) {
+        foreach ($acts as $n => $act) {
             if ($act->kind === Act::GESTURE) {
                 $new = self::gesture($act, $roster, $at);
             } else {
                 $new = [new Event($at, $act->kind, $act->device, $act->text)];
             }
             $events = [...$events, ...$new];
-            $at = ($new === [] ? $at : $new[count($new) - 1]->at) + self::BETWEEN;
+            $across = $act->kind === Act::GESTURE && ($acts[$n + 1]->device ?? $act->device) !== $act->device;
+            $at = ($new === [] ? $at : $new[count($new) - 1]->at) + ($across ? self::ACROSS : self::BETWEEN);
         }
 
         return $events;

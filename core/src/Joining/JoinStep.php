@@ -5,10 +5,13 @@ declare(strict_types=1);
 namespace EmberDusk\Joining;
 
 use EmberDusk\Kit\Profiles\Signal;
+use EmberDusk\Values\Copies;
 
 /** The current step: action, place, reason, expected observation, time window, and advice on failure. */
 final readonly class JoinStep
 {
+    use Copies;
+
     /** Kinds of trials: whether a light returns with its power; whether something still works, where either answer is right. */
     public const RETURNS = 'returns';
 
@@ -182,35 +185,31 @@ final readonly class JoinStep
         ?array $acts = null,
         ?float $lookUntil = null,
     ): self {
-        return new self(
-            task: $this->task,
-            kind: $this->kind,
-            look: $this->look,
-            device: $this->device,
+        return $this->withChanged(
             title: $title ?? $this->title,
-            why: $this->why,
-            at: $this->at,
-            where: $this->where,
             acts: $acts ?? $this->acts,
-            watches: $this->watches,
-            signal: $this->signal,
-            expect: $this->expect,
-            expects: $this->expects,
-            before: $this->before,
-            waits: $this->waits,
-            search: $this->search,
-            searchFor: $this->searchFor,
-            quiet: $this->quiet,
-            on: $this->on,
-            off: $this->off,
-            retry: $this->retry,
-            opened: $this->opened,
-            ifNot: $this->ifNot,
-            caution: $this->caution,
             alert: $alert,
-            opens: $this->opens,
             window: $window,
             lookUntil: $lookUntil,
+        );
+    }
+
+    /** One step of this and of the next, which has to follow at once: its hands are read before any of them moves. */
+    public function followedBy(self $next): self
+    {
+        return $next->withChanged(
+            title: "{$this->title}, then at once " . lcfirst($next->title),
+            why: trim("{$this->why} {$next->why}"),
+            at: $this->at === '' ? $next->at : $this->at,
+            where: $this->at === '' ? $next->where : $this->where,
+            acts: [...$this->acts, ...$next->acts],
+            before: $this->before + $next->before,
+            on: array_values(array_unique([...$this->on, ...$next->on])),
+            off: array_values(array_unique([...$this->off, ...$next->off])),
+            retry: '',
+            opened: '',
+            opens: null,
+            caution: trim("{$this->caution} {$next->caution}"),
         );
     }
 }

@@ -143,6 +143,7 @@ final readonly class StepBuilder
      * @param  string  $says request to the device afterwards; empty: none
      * @param  Unit|null  $watch  a lamp that answers, with its signal in $says
      * @param  list<Act>  $first
+     * @param  array{float, float}|null  $opens  as of {@see JoinStep}
      */
     public static function tap(
         Task $task,
@@ -160,6 +161,7 @@ final readonly class StepBuilder
         string $opened = '',
         string $ifNot = '',
         string $caution = '',
+        ?array $opens = null,
     ): JoinStep {
         $words = explode(' ', $key, 2);
         $expect = $watch?->leaflet->signal($says);
@@ -191,6 +193,7 @@ final readonly class StepBuilder
             ),
             retry: $retry,
             opened: $opened,
+            opens: $opens,
             ifNot: $ifNot,
             caution: $caution,
         );

@@ -96,6 +96,10 @@ final class PrintedHands
                 $this->do(Act::ON, $m[1]);
                 $this->keys($m[2], $m[3]);
             }),
+            $this->reads('/^(.+ on \w+), then at once (.+)\.$/', $text, function (array $m) use ($began): void {
+                $this->sentence("{$m[1]}.", $began);
+                $this->sentence(ucfirst($m[2]) . '.', $began);
+            }),
             $this->reads('/^Switch (\w+) off and on, and wait ([\d.]+) s\.$/', $text, function (array $m): void {
                 $this->do(Act::OFF, $m[1]);
                 $this->do(Act::ON, $m[1]);

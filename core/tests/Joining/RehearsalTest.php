@@ -10,6 +10,7 @@ use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
+use EmberDusk\Joining\Person;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\Trap;
@@ -127,7 +128,8 @@ final class RehearsalTest extends TestCase
             foreach (range(1, 4) as $n) {
                 $all++;
                 $flaw = $flaws[($seed * 7 + $n * 17) % count($flaws)];
-                $right += (int) (self::wrong(Rehearsal::run($roster, $seed, [$flaw], wrong: 0.03)) === []);
+                $right +=
+                    (int) (self::wrong(Rehearsal::run($roster, $seed, [$flaw], person: new Person(errs: 0.03))) === []);
             }
         }
         self::assertGreaterThanOrEqual(0.95 * $all, $right);

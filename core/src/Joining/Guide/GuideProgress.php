@@ -28,6 +28,9 @@ final class GuideProgress
     /** Preparing steps, which never prove a join. */
     private const BEFORE = ['reset', 'stand', 'rise', 'open', 'quiet', 'search', 'press', 'boot', 'look'];
 
+    /** How often a step may come too late before its devices are suspected all the same. */
+    private const MOST_LATE = 3;
+
     private readonly Queue $queue;
 
     /** @var list<Suspect> faults found and fixed */
@@ -174,6 +177,9 @@ final class GuideProgress
             return;
         }
         $task = $this->queue->task($step);
+        if ($seen === Observation::Nothing && $this->tooLate($task, $step)) {
+            return;
+        }
         $this->inquiry->add(Evidence::seen($task, $step, $seen));
         if ($seen === Observation::Expected || $step->kind === JoinStep::STILL) {
             if ($step->look === Look::Lights) {
@@ -200,6 +206,24 @@ final class GuideProgress
             $this->field->drop($task);
         }
         $this->fail($step, $seen, $event->at);
+    }
+
+    /** Whether the hands came after the window: then nothing seen tells nothing of the devices, and it is simply done again. */
+    private function tooLate(Task $task, JoinStep $step): bool
+    {
+        $late = $this->prompt->late($step);
+        if ($late === null || ($this->marks->late[$step->key()] ?? 0) >= self::MOST_LATE) {
+            return false;
+        }
+        $this->marks->late[$step->key()] = ($this->marks->late[$step->key()] ?? 0) + 1;
+        unset($this->marks->worked[$step->key()], $this->marks->gestured[$step->key()]);
+        $this->queue->rewind($task, $step);
+        $this->marks->alert = sprintf(
+            'That was %.0F s too late: it listens no longer. Read the next steps first, then do them without a pause.',
+            ceil($late),
+        );
+
+        return true;
     }
 
     private function fail(JoinStep $step, Observation $seen, float $at): void

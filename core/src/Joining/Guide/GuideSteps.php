@@ -28,6 +28,9 @@ final class GuideSteps
 
     private const ONCE = ['stand', 'search'];
 
+    /** Seconds of a window in which a second card could not be read and followed (common practice, no source). */
+    private const AT_ONCE = 20.0;
+
     public function __construct(private Roster $roster) {}
 
     /** A device has misbehaved: it is reset from now on, new or not. */
@@ -97,7 +100,35 @@ final class GuideSteps
             return [$this->accept($task)];
         }
 
-        return Families::get($task->family)->steps($task, $this->roster, $dropped);
+        return self::together(Families::get($task->family)->steps($task, $this->roster, $dropped));
+    }
+
+    /**
+     * Steps of which the second has to follow within seconds as one: nobody reads a second card in that time.
+     *
+     * @param  list<JoinStep>  $steps
+     * @return list<JoinStep>
+     */
+    private static function together(array $steps): array
+    {
+        $all = [];
+        foreach ($steps as $step) {
+            $last = $all[count($all) - 1] ?? null;
+            if (
+                $last !== null &&
+                $last->look === Look::Hand &&
+                $step->opened === $last->kind &&
+                $step->acts !== [] &&
+                ($step->opens ?? [0.0, $step->waits])[0] <= 0.0 &&
+                ($step->opens ?? [0.0, $step->waits])[1] <= self::AT_ONCE
+            ) {
+                array_pop($all);
+                $step = $last->followedBy($step);
+            }
+            $all[] = $step;
+        }
+
+        return $all;
     }
 
     /**

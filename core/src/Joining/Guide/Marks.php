@@ -22,6 +22,9 @@ final class Marks
     /** @var array<string, int> answers to nothing or to something else, by step key, since the step was last begun afresh */
     public array $misses = [];
 
+    /** @var array<string, int> how often the hands of a step came after its window, by its key: that tells nothing of the devices */
+    public array $late = [];
+
     /** All answers to nothing or to something else. */
     public int $missed = 0;
 

@@ -94,6 +94,15 @@ final readonly class Prompt
         return $gestured === null ? null : $gestured + $step->waits;
     }
 
+    /** Seconds by which the hands of a step came after its window; null if they were in time. */
+    public function late(JoinStep $step): ?float
+    {
+        $window = $this->window($step);
+        $done = $this->marks->gestured[$step->key()] ?? null;
+
+        return $window !== null && $done !== null && $done > $window[1] ? $done - $window[1] : null;
+    }
+
     /** A line of the app's list: waited for, switched, named. */
     private function listed(JoinStep $step, float $now): JoinStep
     {

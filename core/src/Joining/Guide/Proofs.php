@@ -23,6 +23,9 @@ use EmberDusk\Plan\Source;
  */
 final readonly class Proofs
 {
+    /** Kinds of the steps that come before the trials: what they take away is given back after them. */
+    public const BEGIN = ['close', 'mains', 'offline', 'hubless'];
+
     /** Seconds that mains stay off. Common practice, no source. */
     private const OFF = 10.0;
 

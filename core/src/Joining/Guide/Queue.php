@@ -72,13 +72,31 @@ final class Queue
     }
 
     /**
-     * Takes steps out.
+     * Takes steps out. Hands that all trials of a kind share, such as taking the power of the hub away and giving it back, stay as long as one of those
+     * trials is left, or as long as only they undo what was done.
      *
      * @param  callable(JoinStep): bool  $which
      */
     public function drop(callable $which): void
     {
-        $this->steps = array_values(array_filter($this->steps, static fn(JoinStep $s): bool => !$which($s)));
+        $shared = fn(JoinStep $s): bool => $s->look === Look::Hand && $this->task($s)->proves();
+        $this->steps = array_values(
+            array_filter($this->steps, static fn(JoinStep $s): bool => $shared($s) || !$which($s)),
+        );
+        $tried = $begins = [];
+        foreach ($this->steps as $step) {
+            $what = $this->task($step)->what;
+            $tried[$what] = ($tried[$what] ?? false) || $step->look === Look::Try;
+            $begins[$what] = ($begins[$what] ?? false) || in_array($step->kind, Proofs::BEGIN, true);
+        }
+        $this->steps = array_values(
+            array_filter(
+                $this->steps,
+                fn(JoinStep $s): bool => !$shared($s) ||
+                    $tried[$this->task($s)->what] ||
+                    !$begins[$this->task($s)->what],
+            ),
+        );
     }
 
     /** Continues past a list step, so that the next one can be answered. */

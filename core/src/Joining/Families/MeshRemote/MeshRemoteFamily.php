@@ -96,6 +96,7 @@ final readonly class MeshRemoteFamily implements Family
                 zone: $task->zone,
                 retry: 'open',
                 opened: 'open',
+                opens: [0.0, $listens],
                 ifNot: 'No response: press the controller’s key again, then the zone’s key at once.',
                 beside: $light,
             ),

@@ -136,6 +136,7 @@ final readonly class ReceiverFamily implements Family
                 waits: 4.0,
                 retry: 'learn',
                 opened: 'learn',
+                opens: [0.0, $unit->leaflet->seconds('listens')],
                 ifNot: 'No response: press the learn key again, then the app’s key at once.',
             ),
         ];
