@@ -21,6 +21,9 @@ use EmberDusk\Values\Refusal;
  */
 final class LiveRun
 {
+    /** Seconds within which the same answer is the same press: pressed twice, or on two phones. */
+    private const TWICE = 3.0;
+
     /** @var list<Event> */
     private array $log = [];
 
@@ -150,7 +153,20 @@ final class LiveRun
             throw InvalidInput::at('/kind', "“{$kind}” is not a step or an answer here.");
         }
 
-        return $this->answer(Event::read($at, $kind, $device, $text), $this->next($now), $late);
+        $given = Event::read($at, $kind, $device, $text);
+
+        return $this->twice($given) ? [] : $this->answer($given, $this->next($now), $late);
+    }
+
+    /** Whether the last answer was the same, just before. */
+    private function twice(Event $given): bool
+    {
+        $answers = array_filter($this->log, static fn(Event $e): bool => in_array($e->kind, Event::ANSWERS, true));
+        $last = $answers === [] ? null : $answers[array_key_last($answers)];
+
+        return $last !== null &&
+            $given->at - $last->at <= self::TWICE &&
+            [$given->kind, $given->device, $given->written()] === [$last->kind, $last->device, $last->written()];
     }
 
     /**
@@ -213,8 +229,12 @@ final class LiveRun
             // The wait is over by itself.
             return [];
         }
+        $done = new Event($this->after($now), Event::DONE, $step->device, step: StepKey::read($key));
         if ($step->key() !== $key) {
             throw OutOfTurn::at('/kind', 'The run has moved on: that was an earlier step.');
+        }
+        if ($this->twice($done)) {
+            return [];
         }
         if (!$late) {
             $this->open($step, $now);
