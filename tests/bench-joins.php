@@ -9,8 +9,11 @@ declare(strict_types=1);
 
 require __DIR__ . '/../vendor/autoload.php';
 
+use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaws;
+use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\Person;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Tests\Joining\AtRandom;
@@ -130,3 +133,49 @@ $large = Bench::roster($units, $wants);
 $from = hrtime(true);
 Order::for($large);
 printf("order of 60 devices: %.0f ms\n", (hrtime(true) - $from) / 1e6);
+
+// Kinds of people who follow the guide, every second of them with a fault in the kit: how they end, and what it costs beyond hands that never err.
+$people = (int) ($argv[2] ?? 300);
+foreach (Person::kinds() as $name => $person) {
+    $works = $said = $false = 0;
+    $steps = $seconds = $resets = [];
+    for ($seed = 1; $seed <= $people; $seed++) {
+        $roster = SeededRoster::of($seed);
+        $all = array_values(Flaws::for($roster));
+        $flaws = $seed % 2 === 0 ? [] : [$all[(7 * $seed) % count($all)]];
+        $ideal = Rehearsal::run($roster, $seed, $flaws);
+        $done = Rehearsal::run($roster, $seed, $flaws, person: $person);
+        $works += (int) $done->works();
+        $said += (int) (!$done->works() && $done->aside !== []);
+        $proven = $done->run->progress()->marks->proven;
+        foreach ($done->tried as $of => $seen) {
+            $false += (int) (isset($proven["accept {$of}"]) && $seen !== Observation::Expected);
+        }
+        $count = static fn(Rehearsal $r): int => count(
+            array_filter(
+                $r->run->log(),
+                static fn(Event $e): bool => $e->kind === Event::DONE && $e->step?->kind === 'reset',
+            ),
+        );
+        $steps[] = $done->steps - $ideal->steps;
+        $seconds[] = $done->seconds - $ideal->seconds;
+        $resets[] = $count($done) - $count($ideal);
+    }
+    sort($steps);
+    sort($seconds);
+    $at = static fn(array $of, float $share): float => (float) $of[(int) floor($share * (count($of) - 1))];
+    printf(
+        'people: %-14s %d of %d jobs work, %d say what does not, %d controls said to work do not; beyond ideal hands %+.0f steps (95 %%: %+.0f), ' .
+            "%+.0f s (95 %%: %+.0f), %.2f resets a job\n",
+        $name,
+        $works,
+        $people,
+        $said,
+        $false,
+        $at($steps, 0.5),
+        $at($steps, 0.95),
+        $at($seconds, 0.5),
+        $at($seconds, 0.95),
+        array_sum($resets) / $people,
+    );
+}

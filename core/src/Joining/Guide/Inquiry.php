@@ -21,9 +21,6 @@ final class Inquiry
     /** After so many things looked at it is not explained. */
     private const MOST = 30;
 
-    /** How often one thing is looked at: answers can be wrong. */
-    private const LOOKS = 2;
-
     /** Share of what it was that is left of an excluded cause. */
     private const OUT = 0.1;
 
@@ -36,7 +33,7 @@ final class Inquiry
     /** @var array<string, Suspect> by key */
     private array $suspects = [];
 
-    /** @var array<string, int> how often each was looked at since the step began to fail */
+    /** @var array<string, true> what was looked at since the step began to fail */
     private array $looked = [];
 
     private ?Belief $belief = null;
@@ -93,7 +90,7 @@ final class Inquiry
         if ($this->failing === null || $suspect === null) {
             return null;
         }
-        $this->looked[$key] = ($this->looked[$key] ?? 0) + 1;
+        $this->looked[$key] = true;
         $this->add(Evidence::checked($key, $wasSo));
 
         return $suspect;
@@ -112,19 +109,13 @@ final class Inquiry
     public function step(): ?JoinStep
     {
         $belief = $this->belief();
-        if ($belief === null || $this->failing === null || array_sum($this->looked) >= self::MOST) {
+        if ($belief === null || $this->failing === null || count($this->looked) >= self::MOST) {
             return null;
         }
-        // Everything once, before anything twice.
-        foreach (range(1, self::LOOKS) as $most) {
-            $left = array_filter($this->suspects, fn(Suspect $s): bool => ($this->looked[$s->key()] ?? 0) < $most);
-            $suspect = $this->chooser->next($belief, $left);
-            if ($suspect !== null) {
-                return $this->check($suspect, $this->failing[0]);
-            }
-        }
+        // Nothing is asked twice until hands have done something again.
+        $suspect = $this->chooser->next($belief, array_diff_key($this->suspects, $this->looked));
 
-        return null;
+        return $suspect === null ? null : $this->check($suspect, $this->failing[0]);
     }
 
     private function check(Suspect $suspect, Task $task): JoinStep
