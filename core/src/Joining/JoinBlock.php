@@ -26,6 +26,9 @@ final readonly class JoinBlock
     /** More lights than it holds. */
     public const FULL = 'full';
 
+    /** More remotes than may link to it without a hub. */
+    public const REMOTES = 'remotes';
+
     /**
      * @param  string  $code  one of the above
      * @param  FindingPlace  $place  where it is fixed

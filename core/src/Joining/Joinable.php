@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\FindingPlace;
 
@@ -29,6 +30,7 @@ final readonly class Joinable
             }
         }
         [$wants, $more] = self::room($roster, array_values($wants));
+        [$wants, $remotes] = self::remotes($roster, $wants);
         $used = [Roster::PHONE => true];
         foreach ($wants as $want) {
             $used[$want->control] = $used[$want->light] = true;
@@ -37,6 +39,7 @@ final readonly class Joinable
         return new self(new Roster(array_intersect_key($roster->units, $used), $wants, $school), [
             ...$blocked,
             ...$more,
+            ...$remotes,
         ]);
     }
 
@@ -109,6 +112,53 @@ final readonly class Joinable
                 '. Enter them on the shelf from the instructions in the box, then update the job’s copy.',
             new FindingPlace('kit', $unit->item),
         );
+    }
+
+    /**
+     * Remotes that a light does not admit without a hub: the instructions say how many may link to it.
+     *
+     * @param  list<ControlledLight>  $wants
+     * @return array{list<ControlledLight>, list<JoinBlock>}
+     */
+    private static function remotes(Roster $roster, array $wants): array
+    {
+        $blocked = [];
+        foreach ($roster->units as $unit) {
+            $most = $unit->leaflet->figure('remotes');
+            $own = array_values(
+                array_filter(
+                    $wants,
+                    static fn(ControlledLight $w): bool => $w->light === $unit->id &&
+                        $roster->unit($w->control)->family === RemoteFamily::KEY,
+                ),
+            );
+            $hubs = array_filter(
+                $wants,
+                static fn(ControlledLight $w): bool => $w->light === $unit->id &&
+                    $roster->unit($w->control)->role === Unit::HUB,
+            );
+            if ($most === null || $hubs !== [] || count($own) <= $most) {
+                continue;
+            }
+            $over = array_slice($own, (int) $most);
+            $wants = array_values(
+                array_filter($wants, static fn(ControlledLight $w): bool => !in_array($w, $over, true)),
+            );
+            $blocked[] = new JoinBlock(
+                JoinBlock::REMOTES,
+                $unit->id,
+                sprintf('%s admits %d of %d remotes without a hub', $unit->called(), $most, count($own)),
+                'Left out: ' .
+                    implode(
+                        ', ',
+                        array_map(static fn(ControlledLight $w): string => $roster->unit($w->control)->called(), $over),
+                    ) .
+                    '. A further link would take the light from the first. Choose a hub for both, or let one remote work it.',
+                new FindingPlace('kit', $unit->item),
+            );
+        }
+
+        return [$wants, $blocked];
     }
 
     /**

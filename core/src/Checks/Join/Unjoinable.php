@@ -67,7 +67,7 @@ final readonly class Unjoinable extends Check
         return array_values(
             array_map(
                 fn(JoinBlock $b): Finding => $this->rule('unjoinable')->finding(
-                    severity: in_array($b->code, [JoinBlock::ZONES, JoinBlock::FULL], true)
+                    severity: in_array($b->code, [JoinBlock::ZONES, JoinBlock::FULL, JoinBlock::REMOTES], true)
                         ? Severity::Watch
                         : Severity::Open,
                     place: $b->place,

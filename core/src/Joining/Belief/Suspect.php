@@ -27,6 +27,7 @@ final readonly class Suspect
      * @param  string  $check  what to look at, and what to do if it is so
      * @param  float  $seconds  of looking, common practice, no source
      * @param  string  $again steps to repeat afterwards
+     * @param  list<string>  $with  ids of other devices that are begun again with it
      */
     public function __construct(
         public string $code,
@@ -37,6 +38,7 @@ final readonly class Suspect
         public float $seconds = 15.0,
         public string $again = self::TASK,
         public string $caution = '',
+        public array $with = [],
     ) {}
 
     public function key(): string

@@ -290,7 +290,7 @@ final class GuideProgress
     /** Steps to repeat after a fault is fixed. */
     private function again(Task $task, JoinStep $step, Suspect $suspect): void
     {
-        foreach ([$suspect->device, $task->device] as $device) {
+        foreach ([$suspect->device, $task->device, ...$suspect->with] as $device) {
             $this->steps->doubt($device);
         }
         $whole = $suspect->again === Suspect::DEVICES || ($task->tries() && $suspect->again === Suspect::TASK);
@@ -301,7 +301,7 @@ final class GuideProgress
             $this->queue->afresh($task);
         } else {
             $unit = $suspect->device === Roster::PHONE && $task->tries() ? $task->device : $suspect->device;
-            $over = $this->queue->over($task, $unit);
+            $over = $this->queue->over($task, $unit, ...$suspect->with);
             $this->unproven($over);
             $this->queue->anew($over);
         }

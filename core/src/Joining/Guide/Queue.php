@@ -182,12 +182,13 @@ final class Queue
      *
      * @return list<Task> in their order
      */
-    public function over(Task $failing, string $unit): array
+    public function over(Task $failing, string ...$units): array
     {
         $over = [];
         $joined = [];
         foreach ($this->tasks as $task) {
-            if ($task->id() === $failing->id() || (!$task->tries() && $task->concerns($unit))) {
+            $concerns = array_filter($units, static fn(string $u): bool => $task->concerns($u)) !== [];
+            if ($task->id() === $failing->id() || (!$task->tries() && $concerns)) {
                 $over[$task->id()] = true;
                 if ($task->what === Task::JOIN) {
                     $joined[] = $task->device;
@@ -200,7 +201,7 @@ final class Queue
             $reads =
                 $task->what === Task::READ &&
                 in_array($task->other, array_map(fn(string $d): string => $this->hubOf($d), $joined), true);
-            $tries = $task->tries() && array_intersect([$task->device, $task->other], [...$joined, $unit]) !== [];
+            $tries = $task->tries() && array_intersect([$task->device, $task->other], [...$joined, ...$units]) !== [];
             if ($lost || $reads || $tries) {
                 $over[$task->id()] = true;
             }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Order;
 
+use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
 
@@ -16,8 +17,14 @@ final readonly class JoinMoves
     /**
      * @param  list<Task>  $tasks  joins and links
      * @param  array<int, list<int>>  $before  by number: the tasks that must be through first
+     * @param  array<int, list<int>>  $groups  by number of a link: the links of its network, where no hub has made it
      */
-    private function __construct(public array $tasks, private array $before, public Costs $costs) {}
+    private function __construct(
+        public array $tasks,
+        private array $before,
+        private array $groups,
+        public Costs $costs,
+    ) {}
 
     /** @param  list<Task>  $tasks */
     public static function for(array $tasks, Roster $roster): self
@@ -40,7 +47,12 @@ final readonly class JoinMoves
             }
         }
 
-        return new self($tasks, array_map(array_values(...), $before), new Costs($roster));
+        return new self(
+            $tasks,
+            array_map(array_values(...), $before),
+            self::groups($tasks, $roster),
+            new Costs($roster),
+        );
     }
 
     /** Nothing is through: one figure for each task, 1 once it is. */
@@ -67,12 +79,64 @@ final readonly class JoinMoves
         $free = [];
         foreach ($this->before as $n => $before) {
             $waits = array_filter($before, static fn(int $m): bool => $done[$m] === '0');
-            if ($done[$n] === '0' && $waits === []) {
+            if ($done[$n] === '0' && $waits === [] && $this->grows($n, $done)) {
                 $free[] = $n;
             }
         }
 
         return $free;
+    }
+
+    /** Whether a link goes on with the network that its group has begun: two that are begun apart never become one. */
+    private function grows(int $n, string $done): bool
+    {
+        $begun = false;
+        foreach ($this->groups[$n] ?? [] as $m) {
+            if ($done[$m] === '1') {
+                $begun = true;
+                if (
+                    $this->tasks[$m]->device === $this->tasks[$n]->device ||
+                    $this->tasks[$m]->other === $this->tasks[$n]->other
+                ) {
+                    return true;
+                }
+            }
+        }
+
+        return !$begun;
+    }
+
+    /**
+     * Links that share a network without a hub, by the number of each: those of remotes that have lights in common.
+     *
+     * @param  list<Task>  $tasks
+     * @return array<int, list<int>>
+     */
+    private static function groups(array $tasks, Roster $roster): array
+    {
+        $joins = array_fill_keys(
+            array_map(
+                static fn(Task $t): string => $t->device,
+                array_filter($tasks, static fn(Task $t): bool => $t->what === Task::JOIN),
+            ),
+            true,
+        );
+        $groups = [];
+        foreach ($tasks as $n => $task) {
+            $links = $task->what === Task::LINK && $roster->unit($task->device)->family === RemoteFamily::KEY;
+            if (!$links || isset($joins[$task->device])) {
+                continue;
+            }
+            $lights = RemoteFamily::group($task->device, $roster);
+            $groups[$n] = array_keys(
+                array_filter(
+                    $tasks,
+                    static fn(Task $t): bool => $t->what === Task::LINK && in_array($t->other, $lights, true),
+                ),
+            );
+        }
+
+        return $groups;
     }
 
     /**

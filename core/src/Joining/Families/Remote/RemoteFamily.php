@@ -56,18 +56,39 @@ final readonly class RemoteFamily implements Family
         ]);
     }
 
-    /** The hub whose network it is to be in: one that works a light that it works too. */
-    private static function hub(Unit $unit, Roster $roster): ?Unit
+    /** The hub whose network it is to be in: one that works a light that it works too, or that a remote beside it does. */
+    public static function hub(Unit $unit, Roster $roster): ?Unit
     {
+        $lights = self::group($unit->id, $roster);
         foreach ($roster->inRole(Unit::HUB) as $hub) {
-            foreach ($roster->wantsOf($unit->id) as $want) {
-                if ($roster->wants($hub->id, $want->light)) {
+            foreach ($lights as $light) {
+                if ($roster->wants($hub->id, $light)) {
                     return $hub;
                 }
             }
         }
 
         return null;
+    }
+
+    /** @return list<string> lights of a remote, and those of every remote that shares one with it: all of them are one network */
+    public static function group(string $remote, Roster $roster): array
+    {
+        $remotes = [$remote => true];
+        $lights = [];
+        do {
+            $before = count($remotes) + count($lights);
+            foreach ($roster->wants as $want) {
+                if ($roster->unit($want->control)->family !== self::KEY) {
+                    continue;
+                }
+                if (isset($remotes[$want->control]) || isset($lights[$want->light])) {
+                    $remotes[$want->control] = $lights[$want->light] = true;
+                }
+            }
+        } while (count($remotes) + count($lights) > $before);
+
+        return array_map(strval(...), array_keys($lights));
     }
 
     public function tasks(Roster $roster): array

@@ -195,6 +195,22 @@ final readonly class TouchLinkFamily implements Family
                 caution: $remote->source === Source::Mains ? 'Mains behind a panel is for a licensed person.' : '',
             );
         }
+        foreach (RemoteFamily::hub($remote, $roster) === null ? $roster->wants : [] as $want) {
+            $other = $roster->unit($want->control);
+            if ($want->light === $light->id && $other->id !== $remote->id && $other->family === RemoteFamily::KEY) {
+                $suspects[] = new Suspect(
+                    code: 'took-over',
+                    device: $other->id,
+                    shows: ['accept' => Observation::Nothing],
+                    says: "{$other->label()} has taken {$light->label()} over into a network of its own",
+                    check: "Does {$other->label()} work {$light->label()}, and {$remote->label()} nothing? Then reset both remotes and " .
+                        "{$light->label()}, and link one after the other.",
+                    seconds: 10.0,
+                    again: Suspect::DEVICES,
+                    with: [$remote->id, $light->id],
+                );
+            }
+        }
         foreach (StepBuilder::near($roster, $light->id, self::APART) as $other) {
             $suspects[] = new Suspect(
                 code: 'two-powered',

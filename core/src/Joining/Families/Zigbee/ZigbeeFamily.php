@@ -68,12 +68,20 @@ final readonly class ZigbeeFamily implements Family
 
     public function tasks(Roster $roster): array
     {
-        $tasks = [];
+        $tasks = $joined = [];
         foreach ($roster->inRole(Unit::HUB) as $hub) {
             foreach ($roster->wantsOf($hub->id) as $want) {
                 if ($roster->unit($want->light)->family === $this->key()) {
                     $tasks[] = new Task($this->key(), Task::JOIN, $want->light, $hub->id, search: $hub->id);
+                    $joined[$want->light] = true;
                 }
+            }
+        }
+        // Without a hub it only leaves its old network, before a remote links to it.
+        foreach ($roster->wants as $want) {
+            if ($roster->unit($want->light)->family === $this->key() && !isset($joined[$want->light])) {
+                $tasks[] = new Task($this->key(), Task::SETUP, $want->light);
+                $joined[$want->light] = true;
             }
         }
 
@@ -83,13 +91,16 @@ final readonly class ZigbeeFamily implements Family
     public function steps(Task $task, Roster $roster, array $dropped = []): array
     {
         $unit = $roster->unit($task->device);
-        $hub = $roster->unit($task->other);
         $school = $roster->school;
+        $resets = !in_array(OrderRule::ResetFirst, $dropped, true) && ($unit->used || !$school->trustsNew);
+        if ($task->other === '') {
+            return $resets ? [self::alone($task, $unit)] : [];
+        }
+        $hub = $roster->unit($task->other);
         $label = $unit->label();
         $takes = $unit->leaflet->seconds('takesMost');
         $listens = $unit->leaflet->seconds('listens');
         $first = self::searchesFirst($unit, $hub, $school);
-        $resets = !in_array(OrderRule::ResetFirst, $dropped, true) && ($unit->used || !$school->trustsNew);
         $steps = [];
         if ($resets) {
             $search = null;
@@ -212,6 +223,20 @@ final readonly class ZigbeeFamily implements Family
             where: 'phone, ' . StepBuilder::app($hub),
             acts: [new Act(Act::TAP, $hub->id, 'search')],
             before: $before,
+        );
+    }
+
+    private static function alone(Task $task, Unit $unit): JoinStep
+    {
+        return StepBuilder::gesture(
+            task: $task,
+            kind: 'reset',
+            unit: $unit,
+            name: 'reset',
+            signal: 'resetDone',
+            why: "{$unit->label()} leaves any old network before a remote links to it.",
+            ifNot: "No response: the gesture did not count. Repeat it evenly; {$unit->label()} must have power.",
+            caution: $unit->source->isolate(),
         );
     }
 

@@ -12,6 +12,9 @@ use EmberDusk\Joining\Simulation\Trap;
 /** Link request of a remote to the controllers around it: one responds, not always the intended one. */
 final readonly class LinkRequest
 {
+    /** A network that a remote has formed begins with it, then its id. */
+    public const OWN = 'own ';
+
     /** Distance of a remote that is held too far away, as a multiple of the distance in the instructions. */
     private const TOO_FAR = 3.0;
 
@@ -67,15 +70,21 @@ final readonly class LinkRequest
         ];
     }
 
-    /** The hub's, if the remote is in it; else a separate one, which takes the controller out of the hub's. */
+    /**
+     * The remote's, if it is in one. A new remote enters the network that another remote has formed with the controller, where its instructions allow
+     * several; else it forms its own, which takes the controller out of a hub's.
+     */
     private static function network(
         SimulatedSite $site,
         SimulatedRemote $remote,
         SimulatedController $controller,
     ): string {
-        $own = "own {$remote->unit->id}";
+        $own = self::OWN . $remote->unit->id;
         if ($remote->network() !== null) {
             return $remote->network();
+        }
+        if ($controller->admits() && !$site->has('took-over', $remote->unit->id)) {
+            return $controller->network() ?? $own;
         }
 
         if ($site->catches(Trap::OwnNetwork)) {

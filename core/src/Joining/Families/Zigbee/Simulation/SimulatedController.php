@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Families\Zigbee\Simulation;
 
+use EmberDusk\Joining\Families\TouchLink\Simulation\LinkRequest;
 use EmberDusk\Joining\Simulation\SimulatedLight;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Trap;
@@ -124,9 +125,20 @@ final class SimulatedController extends SimulatedLight
         return false;
     }
 
+    /** Whether another remote may link to it beside those that formed its network. */
+    public function admits(): bool
+    {
+        return $this->linked !== [] &&
+            str_starts_with((string) $this->network, LinkRequest::OWN) &&
+            count($this->linked) < ($this->unit->leaflet->figure('remotes') ?? INF);
+    }
+
     /** Is linked to a zone of a remote, in the network that is the remote's from then on. */
     public function link(string $remote, int $zone, string $network, float $at): void
     {
+        if ($network !== $this->network) {
+            $this->linked = [];
+        }
         $this->network = $network;
         $this->linked[$remote] = $zone;
         $this->caught(self::LINK, $at);

@@ -1,0 +1,95 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Joining;
+
+use EmberDusk\Joining\Flaw;
+use EmberDusk\Joining\Observation;
+use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\Rehearsal;
+use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
+use PHPUnit\Framework\TestCase;
+
+/** Several remotes on the same lights without a hub: one network of all of them (joining notes, rule 3: several remotes may link to one controller). */
+final class RemotesTest extends TestCase
+{
+    public function test_two_remotes_work_one_light(): void
+    {
+        $done = Rehearsal::run(self::roster(['c1'], [['r1', 'c1', 1], ['r2', 'c1', 1]]), 1);
+        self::assertSame(['r1 c1' => Observation::Expected, 'r2 c1' => Observation::Expected], $done->tried);
+        self::assertSame([], $done->found);
+    }
+
+    /** Three remotes and three lights in a chain: whichever is linked next has a light or a remote of the network that was begun. */
+    public function test_links_of_a_group_grow_one_network(): void
+    {
+        $wants = [['r1', 'c1', 1], ['r3', 'c3', 1], ['r2', 'c1', 1], ['r2', 'c2', 2], ['r3', 'c2', 2]];
+        foreach ([0.0, 9.0] as $apart) {
+            $roster = self::roster(['c1', 'c2', 'c3'], $wants, $apart);
+            $known = [];
+            foreach (Order::for($roster) as $task) {
+                if ($task->what === Task::LINK) {
+                    self::assertTrue(
+                        $known === [] || isset($known[$task->device]) || isset($known[$task->other]),
+                        "{$task->id()} goes on with the network",
+                    );
+                    $known[$task->device] = $known[$task->other] = true;
+                }
+            }
+            self::assertCount(6, $known);
+            $done = Rehearsal::run($roster, 1);
+            self::assertTrue($done->works());
+        }
+    }
+
+    /** A light that came from another network is reset before it is linked, with a hub or without. */
+    public function test_lights_without_a_hub_are_reset_first(): void
+    {
+        $roster = self::roster(['c1'], [['r1', 'c1', 1]]);
+        $kinds = array_map(static fn(array $t): string => $t[1]->key(), Rehearsal::run($roster, 1)->trail);
+        $reset = array_search('setup c1/reset', $kinds, true);
+        self::assertIsInt($reset);
+        self::assertGreaterThan($reset, array_search('link r1 c1/link', $kinds, true));
+    }
+
+    public function test_a_remote_that_took_a_light_over_is_found(): void
+    {
+        $roster = self::roster(['c1'], [['r1', 'c1', 1], ['r2', 'c1', 1]]);
+        $second = array_values(
+            array_filter(Order::for($roster), static fn(Task $t): bool => $t->what === Task::LINK),
+        )[1];
+        $done = Rehearsal::run($roster, 1, [new Flaw('took-over', $second->device)]);
+        self::assertTrue($done->works());
+        self::assertSame(["took-over@{$second->device}"], $done->found);
+    }
+
+    /**
+     * @param  list<string>  $lights
+     * @param  list<array{string, string, int}>  $wants
+     */
+    private static function roster(array $lights, array $wants, float $apart = 9.0): Roster
+    {
+        $units = [];
+        foreach ($lights as $n => $id) {
+            $units[] = Bench::zigbee($id, $apart * $n)->used();
+        }
+        foreach (array_unique(array_column($wants, 0)) as $id) {
+            $of = Bench::remote();
+            $units[] = new Unit(
+                $id,
+                "Remote {$id}",
+                Unit::REMOTE,
+                $of->family,
+                $of->way,
+                $of->leaflet,
+                'table',
+                zones: 4,
+            );
+        }
+
+        return Bench::roster($units, $wants);
+    }
+}
