@@ -83,6 +83,14 @@ final readonly class Roster
         return false;
     }
 
+    /** Whether it is known how far two things are apart: in different places they are far. */
+    public function measured(string $one, string $other): bool
+    {
+        [$a, $b] = [$this->unit($one), $this->unit($other)];
+
+        return $a->place !== $b->place || ($a->at !== null && $b->at !== null);
+    }
+
     public function metres(string $one, string $other): float
     {
         $a = $this->units[$one] ?? null;

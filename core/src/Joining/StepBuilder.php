@@ -248,7 +248,8 @@ final readonly class StepBuilder
     }
 
     /**
-     * Lights near by that must not have power while one is linked: each is heard as far as its own instructions say.
+     * Lights near by that must not have power while one is linked: each is heard as far as its own instructions say. One of which nobody knows how far
+     * it is away counts as near.
      *
      * @param  float  $else  metres where no instructions say
      * @return list<string>
@@ -259,7 +260,8 @@ final readonly class StepBuilder
             array_filter(
                 $roster->inRole(Unit::LIGHT, $roster->unit($light)->family),
                 static fn(Unit $u): bool => $u->id !== $light &&
-                    $roster->metres($u->id, $light) <= ($u->leaflet->figure('apart') ?? $else) + 1e-9,
+                    (!$roster->measured($u->id, $light) ||
+                        $roster->metres($u->id, $light) <= ($u->leaflet->figure('apart') ?? $else) + 1e-9),
             ),
         );
     }

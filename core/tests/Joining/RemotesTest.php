@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Joining;
 
 use EmberDusk\Joining\Flaw;
+use EmberDusk\Joining\Guide\GuideSteps;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Rehearsal;
@@ -53,6 +54,28 @@ final class RemotesTest extends TestCase
         $reset = array_search('setup c1/reset', $kinds, true);
         self::assertIsInt($reset);
         self::assertGreaterThan($reset, array_search('link r1 c1/link', $kinds, true));
+    }
+
+    /** The second light stands somewhere in the same room: it has no power while the first is linked. */
+    public function test_a_light_at_an_unknown_distance_has_no_power_meanwhile(): void
+    {
+        $lost = static fn(Unit $u): Unit => new Unit(
+            id: $u->id,
+            name: $u->name,
+            role: $u->role,
+            family: $u->family,
+            way: $u->way,
+            leaflet: $u->leaflet,
+            place: $u->place,
+            kind: $u->kind,
+        );
+        $far = Bench::zigbee('c2', 9.0);
+        foreach ([[$far, []], [$lost($far), ['c2']]] as [$second, $off]) {
+            $roster = Bench::roster([Bench::zigbee(), $second, Bench::remote()], [['r1', 'c1', 1], ['r1', 'c2', 2]]);
+            $links = array_filter(Order::for($roster), static fn(Task $t): bool => $t->id() === 'link r1 c1');
+            self::assertSame($off, (new GuideSteps($roster))->for(reset($links))[0]->off);
+            self::assertTrue(Rehearsal::run($roster, 1)->works());
+        }
     }
 
     public function test_a_remote_that_took_a_light_over_is_found(): void
