@@ -173,6 +173,51 @@ final class PeopleTest extends TestCase
         self::assertSame('hub-back', $asked[count($asked) - 1]);
     }
 
+    /** Its lamp said that it joined, and the list has no new line: the list is looked through once more before anything is reset. */
+    public function test_a_joined_light_that_is_not_listed_is_looked_for_first(): void
+    {
+        $roster = Bench::roster([Bench::zigbee(), Bench::hub()], [['h1', 'c1']]);
+        $run = new LiveRun($roster, Order::for($roster), 1, onSite: true);
+        $step = self::until($run, 'listed', 10.0);
+        $now = ($step->window[1] ?? 0.0) + 1.0;
+        $run->act(Event::SAW, $step->device, $now, "{$step->key()}|nothing");
+        $again = $run->next($now + 5.0);
+        self::assertSame(['listed', Look::List], [$again->kind, $again->look]);
+        self::assertStringContainsString('Scroll through the whole list', $again->alert);
+        $run->act(Event::SAW, $step->device, $now + 10.0, "{$step->key()}|nothing");
+        self::assertNotSame('listed', $run->next($now + 12.0)->kind, 'then its causes are looked for');
+    }
+
+    /** The hub works the light, the remote does not, and no cause is found: the remote is begun again, the light is left alone. */
+    public function test_what_works_is_not_reset_for_what_does_not(): void
+    {
+        $roster = Bench::roster([Bench::zigbee(), Bench::hub(), Bench::remote()], [['h1', 'c1'], ['r1', 'c1', 1]]);
+        $run = new LiveRun($roster, Order::for($roster), 1, onSite: true);
+        $resets = [];
+        for ($n = 0, $now = 10.0; $n < 300 && $run->next($now)->look !== Look::End; $n++) {
+            $step = $run->next($now);
+            $now = max($now, $step->window[0] ?? 0.0);
+            if ($step->kind === 'reset') {
+                $resets[] = $step->device;
+            }
+            self::answer($run, $step, $now, $step->task === 'accept r1 c1' ? 'nothing' : 'expected');
+            $now += 10.0;
+        }
+        self::assertSame(['c1' => 1, 'r1' => 2], array_count_values(self::sorted($resets)));
+        self::assertArrayHasKey('accept r1 c1', $run->progress()->marks->aside);
+    }
+
+    /**
+     * @param  list<string>  $of
+     * @return list<string>
+     */
+    private static function sorted(array $of): array
+    {
+        sort($of);
+
+        return $of;
+    }
+
     private static function answer(LiveRun $run, JoinStep $step, float $now, string $seen): void
     {
         match ($step->look) {

@@ -229,9 +229,18 @@ final class GuideProgress
     private function fail(JoinStep $step, Observation $seen, float $at): void
     {
         $task = $this->queue->task($step);
+        $joined = isset($this->marks->proven[$task->id()]);
         unset($this->marks->proven[$task->id()]);
         $this->marks->missed++;
         $times = $this->marks->misses[$step->key()] = ($this->marks->misses[$step->key()] ?? 0) + 1;
+        if ($times === 1 && $joined && $step->look === Look::List) {
+            // Its lamp has said that it joined: a reset would undo that.
+            $this->marks->proven[$task->id()] = true;
+            $this->marks->alert =
+                'Scroll through the whole list, close the app and open it again: its lamp said that it has joined.';
+
+            return;
+        }
         $this->field->again($task);
         unset($this->marks->worked[$step->key()], $this->marks->gestured[$step->key()]);
         $this->queue->rewind($task, $step);
@@ -321,7 +330,7 @@ final class GuideProgress
         if (!isset($this->marks->afresh[$task->id()])) {
             $this->marks->afresh[$task->id()] = true;
             $this->inquiry->close();
-            $over = $this->queue->over($task, $task->tries() ? $task->other : $task->device);
+            $over = $this->queue->over($task, $this->begunAgain($task));
             $this->unproven($over);
             $this->queue->anew($over);
             $this->marks->misses[$step->key()] = 0;
@@ -337,6 +346,23 @@ final class GuideProgress
             fn(JoinStep $s): bool => $s->task === $task->id() ||
                 ($unit !== '' && $this->queue->task($s)->concerns($unit)),
         );
+    }
+
+    /** The device of a failed task that is begun again: of a trial the control, where the light has joined and answered to something else. */
+    private function begunAgain(Task $task): string
+    {
+        if (!$task->tries()) {
+            return $task->device;
+        }
+        $answers = array_filter(
+            $this->tasks,
+            fn(Task $t): bool => $t->what === Task::JOIN &&
+                $t->device === $task->other &&
+                $t->other !== $task->device &&
+                isset($this->marks->proven[$t->id()]),
+        );
+
+        return $answers === [] ? $task->other : $task->device;
     }
 
     /** @param  list<Task>  $tasks  that are done once more */
