@@ -275,6 +275,71 @@ final class LessonHands
             'not checked',
             [0.0, 100.0],
         ];
+        $to = static fn(string $remote, string $light, int $zone, float $at): array => [
+            ...Bench::presses($light, 'SET', 6, $at),
+            [$at + 3, 'near', $remote, "{$light} 0.05"],
+            [$at + 3, 'set', $remote, "zone {$zone}"],
+            [$at + 4, 'hold', $remote, 'zone 3'],
+            [$at + 7, 'press', $remote, 'NEW'],
+        ];
+        $both = [self::ON, [0.0, 'power-on', 'c2']];
+        yield 'two-remotes' => [
+            'two-remotes',
+            [...$both, ...$to('r1', 'c1', 1, 5.0), ...$to('r1', 'c2', 2, 25.0), ...$to('r2', 'c2', 2, 45.0)],
+            [...$both, ...$to('r1', 'c1', 1, 5.0), ...$to('r2', 'c2', 2, 25.0), ...$to('r1', 'c2', 2, 45.0)],
+            'a network each',
+            [25.0, 55.0],
+        ];
+        yield 'no-blink' => [
+            'no-blink',
+            [
+                ...self::joined(),
+                [25.0, 'mended', 'r1', 'not-joined|yes'],
+                ...self::remote(30.0),
+                ...self::link('c1', 1, 45.0),
+            ],
+            [...self::joined(), ...self::remote(30.0), ...self::link('c1', 1, 45.0)],
+            'before it had joined',
+            [30.0, 45.0],
+        ];
+        $again = [[40.0, 'tap', 'h1', 'kind c1'], [45.0, 'press', 'c1', 'TEACH'], [47.0, 'tap', 'h1', 'swipe c1']];
+        $entered = [[1.0, 'tap', 'h1', 'enter'], ...$bound];
+        yield 'other-network' => [
+            'other-network',
+            [[0.0, 'mended', 'phone', 'other-network|yes'], ...$entered],
+            [...$entered, ...Bench::presses('c1', 'TEACH', 6, 30.0), ...$again],
+            'on another network',
+            [8.0, 15.0],
+        ];
+        yield 'wrong-style' => [
+            'wrong-style',
+            [...$bound, [40.0, 'mended', 'c1', 'wrong-style|yes']],
+            [...$bound, ...Bench::presses('c1', 'TEACH', 6, 30.0), ...$again],
+            'kind of controller',
+            [9.0, 15.0],
+        ];
+        $board = static fn(float $at): array => [
+            [$at, 'power-on', 'b1'],
+            [$at + 5, 'tap', 'b1', 'give'],
+            [$at + 10, 'power-off', 'b1'],
+            [$at + 11, 'power-on', 'b1'],
+            [$at + 20, 'tap', 'b1', 'open'],
+            [$at + 25, 'tap', 'b1', 'set'],
+        ];
+        yield 'charge-lead' => [
+            'charge-lead',
+            [[0.0, 'mended', 'b1', 'charge-lead|yes'], ...$board(1.0)],
+            [...$board(1.0), ...$board(40.0)],
+            'only charges',
+            [6.0, 26.0],
+        ];
+        yield 'new-address' => [
+            'new-address',
+            [[0.0, 'mended', 'b1', 'new-address|yes'], ...$board(1.0)],
+            [...$board(1.0), ...$board(40.0)],
+            'another address',
+            [21.0, 27.0],
+        ];
         yield 'whole-house' => [
             'whole-house',
             self::house(true),

@@ -24,6 +24,9 @@ final readonly class TrapWords
                 => "The window of {$light} did not meet the search for long enough: it listens for some seconds only.",
             Trap::OwnNetwork => "{$linked} linked before it was in the hub’s network: it formed its own network " .
                 "and took {$light} with it. Reset both, then join the hub first.",
+            Trap::TwoNetworks
+                => "Two remotes had begun a network each, and {$light} can be in one only: link the second remote to " .
+                'a light that the first works already.',
             Trap::OldNetwork
                 => "{$light} still belongs to the network that it was in before: without a reset it does not search for a new one.",
             Trap::SecondPowered => 'Another controller near by had power, and took the link.',

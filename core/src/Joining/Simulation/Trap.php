@@ -13,6 +13,9 @@ enum Trap: string
     /** A remote that links before it is in the hub's network forms a separate one. */
     case OwnNetwork = 'own network';
 
+    /** Two remotes that linked apart have a network each: a light is in one of them. */
+    case TwoNetworks = 'two networks';
+
     /** A device in an old network does not search for another. */
     case OldNetwork = 'old network';
 

@@ -178,6 +178,6 @@ final class SimulatedRemote extends SimulatedDevice
         return $this->awake() &&
             $light instanceof SimulatedController &&
             $light->zoneOf($this->unit->id) === $zone &&
-            $light->network() === $this->network;
+            ($light->network() === $this->network || !$this->site->catches(Trap::TwoNetworks));
     }
 }

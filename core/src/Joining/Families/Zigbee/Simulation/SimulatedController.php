@@ -136,7 +136,7 @@ final class SimulatedController extends SimulatedLight
     /** Is linked to a zone of a remote, in the network that is the remote's from then on. */
     public function link(string $remote, int $zone, string $network, float $at): void
     {
-        if ($network !== $this->network) {
+        if ($network !== $this->network && $this->site->catches(Trap::TwoNetworks)) {
             $this->linked = [];
         }
         $this->network = $network;
