@@ -4,11 +4,13 @@ import { createApp, h, type DefineComponent } from 'vue';
 import { heardTime, liveIn } from '@/lib/clock';
 import { watchPages } from '@/lib/connection';
 import { applyFace } from '@/lib/face';
+import { applyKeys } from '@/lib/keys';
 import { startActs } from '@/lib/acts';
 import { forgetKeptPage, watchPast } from '@/lib/past';
 import { startOutbox } from '@/lib/outbox';
 
 applyFace();
+applyKeys();
 forgetKeptPage();
 
 createInertiaApp({

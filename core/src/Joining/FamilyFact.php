@@ -22,6 +22,9 @@ enum FamilyFact
     /** It does nothing without the internet. */
     case Internet;
 
+    /** It forms a network with the lights that it links to, unless a hub has made one. */
+    case FormsNetwork;
+
     /** It takes a touch link that is meant for a light near it. */
     case HearsLinks;
 }

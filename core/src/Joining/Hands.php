@@ -35,6 +35,20 @@ final readonly class Hands
         return $events;
     }
 
+    /** Whether an act is made of hands of this kind: power that was switched on before it is not part of its presses. */
+    public static function make(Act $act, string $kind, Roster $roster): bool
+    {
+        if ($act->kind !== Act::GESTURE) {
+            return $act->kind === $kind;
+        }
+        $cycles = array_filter(
+            $roster->unit($act->device)->leaflet->gesture(explode(' ', $act->text)[0])->parts ?? [],
+            static fn(GesturePart $p): bool => $p->kind === GesturePart::CYCLE,
+        );
+
+        return in_array($kind, [Act::PRESS, Act::HOLD, ...$cycles === [] ? [] : [Act::ON, Act::OFF]], true);
+    }
+
     /** @return list<Event> */
     private static function gesture(Act $act, Roster $roster, float $at): array
     {

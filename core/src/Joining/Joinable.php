@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
-use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\FindingPlace;
 
@@ -129,7 +128,7 @@ final readonly class Joinable
                 array_filter(
                     $wants,
                     static fn(ControlledLight $w): bool => $w->light === $unit->id &&
-                        $roster->unit($w->control)->family === RemoteFamily::KEY,
+                        LinkGroup::forms($roster->unit($w->control)),
                 ),
             );
             $hubs = array_filter(

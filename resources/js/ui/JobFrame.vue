@@ -5,7 +5,7 @@ import { face, turnFace } from '@/lib/face';
 import { guide, GUIDE_KEY, guideStep, isDull, resumeGuide, startGuide } from '@/lib/guide';
 import { said } from '@/lib/clock';
 import { terms } from '@/lib/glossary';
-import { useKeys, type Shortcut } from '@/lib/keys';
+import { singleKeys, turnKeys, useKeys, type Shortcut } from '@/lib/keys';
 import { useScreen, type Payload } from '@/lib/screen';
 import { person } from '@/lib/person';
 import ConnectionNote from './ConnectionNote.vue';
@@ -112,6 +112,21 @@ const doable = computed<Doable[]>(() => [
     { what: 'Glossary', where: 'help', act: () => explain('') },
     ...terms.map((one) => ({ what: one.term, where: 'glossary', also: one.also, act: () => explain(one.term) })),
 ]);
+/** What the letter of an id on screens, labels and paper stands for. */
+const LETTERS: [string, string][] = [
+    ['S', 'supply, converter or battery'],
+    ['C', 'controller or pixel board'],
+    ['K', 'cable'],
+    ['F', 'feed'],
+    ['X', 'fixture'],
+    ['J', 'splice'],
+    ['H', 'hub'],
+    ['M', 'dimming module'],
+    ['R', 'remote'],
+    ['P', 'outlet or spur'],
+    ['B', 'box'],
+    ['E', 'battery as surveyed'],
+];
 /** An address with a place, as on a label or of a finding on another stage, opens there. */
 onMounted(() => {
     const place = window.location.hash.slice(1);
@@ -152,7 +167,7 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
                     :class="{ 'opacity-50': !undoes }"
                     @click="undo()"
                 >
-                    Undo <kbd class="hidden sm:inline">Ctrl Z</kbd>
+                    Undo <kbd class="hidden sm:inline" data-ctrl>Ctrl Z</kbd>
                 </button>
                 <button
                     type="button"
@@ -164,7 +179,9 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
                     Redo
                 </button>
                 <button type="button" @click="turnFace()">{{ face === 'day' ? 'Night' : 'Day' }}</button>
-                <button type="button" aria-label="Keys" @click="shown = 'keys'"><kbd>?</kbd></button>
+                <button type="button" aria-label="Keys and letters" @click="shown = 'keys'">
+                    <kbd data-ctrl>?</kbd>
+                </button>
             </div>
         </header>
         <StageStrip class="no-print" :stages="desk.stages" :job="answer.job" :here="desk.stage" />
@@ -194,7 +211,7 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
     <FindBox :open="shown === 'find'" :things="doable" @close="shown = ''" />
     <GlossaryBox :open="shown === 'glossary'" :at="sought" @close="shown = ''" />
     <HistoryBox :open="shown === 'history'" @close="shown = ''" />
-    <DialogBox :open="shown === 'keys'" title="Keys" reading @close="shown = ''">
+    <DialogBox :open="shown === 'keys'" title="Keys and letters" reading @close="shown = ''">
         <dl class="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
             <template v-for="key in [...shortcuts, ...frameKeys, ...guideKeys]" :key="key.what">
                 <dt>
@@ -204,6 +221,17 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
                     >
                 </dt>
                 <dd>{{ key.what }}</dd>
+            </template>
+        </dl>
+        <label class="mt-3 flex items-center gap-2">
+            <input type="checkbox" class="accent-ember" :checked="singleKeys === 'on'" @change="turnKeys()" />
+            Keys without Ctrl work on this device
+        </label>
+        <h3 class="mt-4 border-t border-rule2 pt-3 font-semibold">Letters of ids</h3>
+        <dl class="mt-1 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+            <template v-for="[letter, means] in LETTERS" :key="letter">
+                <dt class="fig font-semibold">{{ letter }}</dt>
+                <dd>{{ means }}</dd>
             </template>
         </dl>
     </DialogBox>

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
 import { computed } from 'vue';
-import { useScreen, type Payload } from '@/lib/screen';
+import { useScreen } from '@/lib/screen';
 import type { Finding, Fix, SlateLine } from '@/types/generated/responses';
 import SeverityMark from './SeverityMark.vue';
 
 /** One line of the open points: one point with its fixes, or several of one cause, each with a link to its place. */
 const props = defineProps<{ line: SlateLine }>();
-const { desk, answer, change, fixesOf } = useScreen();
-const emit = defineEmits<{ go: [place: string] }>();
+const { desk, answer, fixesOf } = useScreen();
+const emit = defineEmits<{ go: [place: string]; mend: [fix: Fix] }>();
 const findings = computed(() => props.line.at.flatMap((n) => desk.value.findings[n] ?? []));
 const only = computed(() => (findings.value.length === 1 ? findings.value[0] : undefined));
 const here = computed(() => props.line.stage === desk.value.stage);
 const stage = computed(() => `/jobs/${answer.value.job}/${props.line.stage}`);
 /** Address of the place of a finding on another stage. */
 const at = (finding: Finding) => (finding.place ? `${stage.value}#${finding.place}` : stage.value);
-const mend = (fix: Fix) => void change(fix.change as Payload);
+const mend = (fix: Fix) => emit('mend', fix);
 </script>
 
 <template>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { computed } from 'vue';
-import { useScreen } from '@/lib/screen';
-import type { SlateLine } from '@/types/generated/responses';
+import { computed, ref, watch } from 'vue';
+import { useScreen, type Payload } from '@/lib/screen';
+import type { Fix, SlateLine } from '@/types/generated/responses';
 import SeverityMark from './SeverityMark.vue';
 import SlateEntry from './SlateEntry.vue';
 
 /** Open points: this stage's lines, worst first; those of the others folded, by stage. */
-const { desk } = useScreen();
+const { desk, answer, change, undo } = useScreen();
 const emit = defineEmits<{ go: [place: string] }>();
 const here = computed(() => desk.value.slate.filter((line) => line.stage === desk.value.stage));
 const elsewhere = computed(() =>
@@ -21,6 +21,25 @@ const counts = (lines: SlateLine[]) =>
         severity,
         count: points(lines.filter((line) => line.severity === severity)),
     })).filter(({ count }) => count > 0);
+/** What the last fix changed of the ledger's figures; until the plan changes again. */
+const mended = ref<{ words: string; moved: string[]; revision: number } | null>(null);
+async function mend(fix: Fix): Promise<void> {
+    const before = new Map(desk.value.ledger.map((f) => [f.label, f.text]));
+    if (await change(fix.change as Payload)) {
+        const moved = desk.value.ledger
+            .filter((f) => before.has(f.label) && before.get(f.label) !== f.text)
+            .map((f) => `${f.label} ${before.get(f.label)} to ${f.text} ${f.unit}`.trim());
+        mended.value = { words: fix.label, moved, revision: answer.value.revision };
+    }
+}
+watch(
+    () => answer.value.revision,
+    (revision) => {
+        if (mended.value && mended.value.revision !== revision) {
+            mended.value = null;
+        }
+    },
+);
 </script>
 
 <template>
@@ -29,13 +48,18 @@ const counts = (lines: SlateLine[]) =>
             Open points
             <span class="fig font-normal text-ink2">{{ points(here) }} here, {{ desk.findings.length }} in total</span>
         </h2>
+        <p v-if="mended" role="status" class="mt-2 border-l-4 border-lit bg-sheet px-3 py-2 text-[13px]">
+            <b>{{ mended.words }}</b>:
+            {{ mended.moved.length > 0 ? mended.moved.join('; ') : 'the figures below stay as they were' }}.
+            <button type="button" class="act" @click="undo()">Undo</button>
+        </p>
         <p v-if="desk.findings.length === 0" class="mt-3 text-ink2">No open points.</p>
         <div class="min-h-0 flex-1 overflow-y-auto pr-1" tabindex="-1">
             <p v-if="here.length === 0 && desk.findings.length > 0" class="border-b border-rule2 py-3 text-ink2">
                 None on this stage.
             </p>
             <ol>
-                <SlateEntry v-for="line in here" :key="line.title" :line="line" @go="emit('go', $event)" />
+                <SlateEntry v-for="line in here" :key="line.title" :line="line" @go="emit('go', $event)" @mend="mend" />
             </ol>
             <details
                 v-for="{ stage, lines } in elsewhere"
@@ -57,7 +81,13 @@ const counts = (lines: SlateLine[]) =>
                     </span>
                 </summary>
                 <ol class="pl-2">
-                    <SlateEntry v-for="line in lines" :key="line.title" :line="line" @go="emit('go', $event)" />
+                    <SlateEntry
+                        v-for="line in lines"
+                        :key="line.title"
+                        :line="line"
+                        @go="emit('go', $event)"
+                        @mend="mend"
+                    />
                 </ol>
             </details>
         </div>

@@ -11,13 +11,13 @@ use EmberDusk\Joining\Belief\MostTold;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\EventWords;
+use EmberDusk\Joining\Hands;
 use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
-use EmberDusk\Kit\Profiles\GesturePart;
 
 /**
  * How far a run has come, read from its log alone, and the one right next step. It knows the instructions, the log and the clock, never the
@@ -104,24 +104,10 @@ final class GuideProgress
             return;
         }
         foreach ($step->acts as $act) {
-            if ($act->device === $event->device && $this->madeOf($act, $event->kind)) {
+            if ($act->device === $event->device && Hands::make($act, $event->kind, $this->roster)) {
                 $this->marks->gestured[$step->key()] = $event->at;
             }
         }
-    }
-
-    /** Whether an act is made of hands of this kind: power that was switched on before it is not part of its presses. */
-    private function madeOf(Act $act, string $kind): bool
-    {
-        if ($act->kind !== Act::GESTURE) {
-            return $act->kind === $kind;
-        }
-        $cycles = array_filter(
-            $this->roster->unit($act->device)->leaflet->gesture(explode(' ', $act->text)[0])->parts ?? [],
-            static fn(GesturePart $p): bool => $p->kind === GesturePart::CYCLE,
-        );
-
-        return in_array($kind, [Act::PRESS, Act::HOLD, ...$cycles === [] ? [] : [Act::ON, Act::OFF]], true);
     }
 
     private function done(Event $event): void

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Order;
 
-use EmberDusk\Joining\Families\Remote\RemoteFamily;
+use EmberDusk\Joining\LinkGroup;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
 
@@ -123,11 +123,11 @@ final readonly class JoinMoves
         );
         $groups = [];
         foreach ($tasks as $n => $task) {
-            $links = $task->what === Task::LINK && $roster->unit($task->device)->family === RemoteFamily::KEY;
+            $links = $task->what === Task::LINK && LinkGroup::forms($roster->unit($task->device));
             if (!$links || isset($joins[$task->device])) {
                 continue;
             }
-            $lights = RemoteFamily::group($task->device, $roster);
+            $lights = LinkGroup::lights($task->device, $roster);
             $groups[$n] = array_keys(
                 array_filter(
                     $tasks,

@@ -29,8 +29,24 @@ const bare = computed(() => runs.value.filter((r) => !r.strip));
 const longest = computed(() => Math.max(1, ...wired.value.map((r) => r.metres)));
 /** Runs shown large: all of a few, else the first. */
 const FEW = 2;
+/** The run that a place belongs to: itself, or that of a feed, a cable, a supply or a controller. */
+const runOf = (place: string) =>
+    wired.value.find(
+        (r) =>
+            [r.id, r.supply?.id, r.controller?.id].includes(place) ||
+            r.cables.some((c) => c.cable.id === place) ||
+            r.feeds.some((f) => f.id === place),
+    );
+/** The run of the worst open point here; without one the first. */
+const worst = () =>
+    desk.value.findings
+        .filter((f) => f.stage === 'wire')
+        .map((f) => runOf(f.place))
+        .find((r) => r !== undefined) ?? wired.value[0];
 const open = ref<string[]>(
-    wired.value.length <= FEW ? wired.value.map((r) => r.id) : wired.value.slice(0, 1).map((r) => r.id),
+    wired.value.length <= FEW
+        ? wired.value.map((r) => r.id)
+        : [worst()].flatMap((r) => (r === undefined ? [] : [r.id])),
 );
 watch(
     open,
@@ -95,16 +111,18 @@ function compare(with_: object | null): void {
 
 /** Goes to a feed, a cable's row or a run's ribbon. */
 async function go(place: string): Promise<void> {
-    const of = runs.value.find(
-        (r) =>
-            [r.id, r.supply?.id, r.controller?.id].includes(place) ||
-            r.cables.some((c) => c.cable.id === place) ||
-            r.feeds.some((f) => f.id === place),
-    );
+    const of = runOf(place);
     if (of && !open.value.includes(of.id)) {
         open.value = [...open.value, of.id];
     }
     await nextTick();
+    if (of?.thin) {
+        await store.reload();
+        await nextTick();
+    }
+    if (of) {
+        document.querySelector(`article[data-run="${of.id}"]`)?.scrollIntoView({ block: 'start' });
+    }
     const feed = runs.value.flatMap((r) => r.feeds).find((f) => f.id === place || f.cable?.id === place);
     const field = document.querySelector<HTMLElement>(`[aria-label="Length of ${place.toUpperCase()} in metres"]`);
     const spot = feed ? `[data-feed="${feed.id}"]` : '[data-feed]';

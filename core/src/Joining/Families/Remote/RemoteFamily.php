@@ -7,6 +7,8 @@ namespace EmberDusk\Joining\Families\Remote;
 use EmberDusk\Joining\Belief\Suspect;
 use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote as Simulation;
 use EmberDusk\Joining\Family;
+use EmberDusk\Joining\FamilyFact;
+use EmberDusk\Joining\LinkGroup;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
 use EmberDusk\Joining\Roster;
@@ -34,7 +36,7 @@ final readonly class RemoteFamily implements Family
 
     public function facts(Unit $unit): array
     {
-        return [];
+        return [FamilyFact::FormsNetwork];
     }
 
     public function missing(Unit $unit, Roster $roster): array
@@ -44,7 +46,7 @@ final readonly class RemoteFamily implements Family
             'joined' => 'its signal once it has joined',
             'listens' => 'how long it looks',
         ];
-        if (self::hub($unit, $roster) === null) {
+        if (LinkGroup::hub($unit, $roster) === null) {
             $join = [];
         }
 
@@ -56,41 +58,6 @@ final readonly class RemoteFamily implements Family
         ]);
     }
 
-    /** The hub whose network it is to be in: one that works a light that it works too, or that a remote beside it does. */
-    public static function hub(Unit $unit, Roster $roster): ?Unit
-    {
-        $lights = self::group($unit->id, $roster);
-        foreach ($roster->inRole(Unit::HUB) as $hub) {
-            foreach ($lights as $light) {
-                if ($roster->wants($hub->id, $light)) {
-                    return $hub;
-                }
-            }
-        }
-
-        return null;
-    }
-
-    /** @return list<string> lights of a remote, and those of every remote that shares one with it: all of them are one network */
-    public static function group(string $remote, Roster $roster): array
-    {
-        $remotes = [$remote => true];
-        $lights = [];
-        do {
-            $before = count($remotes) + count($lights);
-            foreach ($roster->wants as $want) {
-                if ($roster->unit($want->control)->family !== self::KEY) {
-                    continue;
-                }
-                if (isset($remotes[$want->control]) || isset($lights[$want->light])) {
-                    $remotes[$want->control] = $lights[$want->light] = true;
-                }
-            }
-        } while (count($remotes) + count($lights) > $before);
-
-        return array_map(strval(...), array_keys($lights));
-    }
-
     public function tasks(Roster $roster): array
     {
         $tasks = [];
@@ -98,7 +65,7 @@ final readonly class RemoteFamily implements Family
             if ($unit->family !== $this->key() || $unit->member !== '' || $roster->wantsOf($unit->id) === []) {
                 continue;
             }
-            $hub = self::hub($unit, $roster);
+            $hub = LinkGroup::hub($unit, $roster);
             $tasks[] =
                 $hub === null
                     ? new Task($this->key(), Task::SETUP, $unit->id)

@@ -11,6 +11,7 @@ use EmberDusk\Joining\Families\Remote\RemoteFamily;
 use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote as Simulation;
 use EmberDusk\Joining\Family;
 use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\LinkGroup;
 use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\OrderRule;
@@ -195,7 +196,7 @@ final readonly class TouchLinkFamily implements Family
                 caution: $remote->source === Source::Mains ? 'Mains behind a panel is for a licensed person.' : '',
             );
         }
-        foreach (RemoteFamily::hub($remote, $roster) === null ? $roster->wants : [] as $want) {
+        foreach (LinkGroup::hub($remote, $roster) === null ? $roster->wants : [] as $want) {
             $other = $roster->unit($want->control);
             if ($want->light === $light->id && $other->id !== $remote->id && $other->family === RemoteFamily::KEY) {
                 $suspects[] = new Suspect(
