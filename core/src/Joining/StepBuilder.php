@@ -248,8 +248,8 @@ final readonly class StepBuilder
     }
 
     /**
-     * Lights near by that must not have power while one is linked: each is heard as far as its own instructions say. One of which nobody knows how far
-     * it is away counts as near.
+     * Lights near by that must not have power while one is linked: each is heard as far as its own instructions say. A light at an
+     * unknown distance counts as near.
      *
      * @param  float  $else  metres where no instructions say
      * @return list<string>

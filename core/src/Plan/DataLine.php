@@ -16,7 +16,7 @@ final readonly class DataLine implements JsonReadable
     /**
      * @param  string  $board  id among the controllers
      * @param  list<string>  $runs  ids, in the order of the data
-     * @param  list<string>  $reversed  of them, those that take the data in at their end
+     * @param  list<string>  $reversed  ids of the runs that take the data in at their end
      * @param  string|null  $mirrors  id of the line whose output a splitter leads here too: it shows the same
      */
     public function __construct(

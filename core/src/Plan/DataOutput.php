@@ -37,7 +37,7 @@ final readonly class DataOutput
         return null;
     }
 
-    /** Where a run is on it, as text: "output 2, pixels 1 to 120". */
+    /** Position of a run on it, as text: "output 2, pixels 1 to 120". */
     public function words(string $run): string
     {
         return "output {$this->output}, " . ($this->part($run)?->words() ?? '');

@@ -40,7 +40,7 @@ final class PeopleTest extends TestCase
             $flaws = $n % 2 === 0 ? [] : [$all[(7 * $seed) % count($all)]];
             $done = Rehearsal::run($roster, $seed, $flaws, person: $person);
             self::assertTrue($done->works() || $done->aside !== [], "seed {$seed}: it works, or it says what does not");
-            self::assertSame([], self::claimed($done), "seed {$seed}: what is said to work works");
+            self::assertSame([], self::claimed($done), "seed {$seed}: every control reported as working works");
             self::assertSame([], self::askedTwice($done), "seed {$seed}");
             $more = self::resets($done) - self::resets(Rehearsal::run($roster, $seed, $flaws));
             self::assertLessThanOrEqual(
@@ -92,8 +92,8 @@ final class PeopleTest extends TestCase
         );
     }
 
-    /** A receiver learns for 6 s: its key and the app's are one step, and hands that take longer are told so and asked nothing. */
-    public function test_what_has_to_follow_within_seconds_is_one_step(): void
+    /** A receiver learns for 6 s: its key and the app's are one step, and late hands get a note and no questions. */
+    public function test_gestures_within_seconds_are_one_step(): void
     {
         $run = self::receiver();
         $step = self::until($run, 'swipe', 10.0);
@@ -189,7 +189,7 @@ final class PeopleTest extends TestCase
     }
 
     /** The hub works the light, the remote does not, and no cause is found: the remote is begun again, the light is left alone. */
-    public function test_what_works_is_not_reset_for_what_does_not(): void
+    public function test_a_working_light_is_not_reset_for_a_failing_remote(): void
     {
         $roster = Bench::roster([Bench::zigbee(), Bench::hub(), Bench::remote()], [['h1', 'c1'], ['r1', 'c1', 1]]);
         $run = new LiveRun($roster, Order::for($roster), 1, onSite: true);

@@ -73,7 +73,7 @@ final class RemotesTest extends TestCase
         foreach ([[$far, []], [$lost($far), ['c2']]] as [$second, $off]) {
             $roster = Bench::roster([Bench::zigbee(), $second, Bench::remote()], [['r1', 'c1', 1], ['r1', 'c2', 2]]);
             $links = array_filter(Order::for($roster), static fn(Task $t): bool => $t->id() === 'link r1 c1');
-            self::assertSame($off, (new GuideSteps($roster))->for(reset($links))[0]->off);
+            self::assertSame($off, (new GuideSteps($roster))->for(array_values($links)[0])[0]->off);
             self::assertTrue(Rehearsal::run($roster, 1)->works());
         }
     }

@@ -131,7 +131,7 @@ final class DataLinesTest extends TestCase
     }
 
     /** The box of the board is near the end of the strip; its feed with the data is at the start. */
-    public function test_a_long_lead_is_put_right_by_data_from_the_other_end(): void
+    public function test_a_long_lead_is_fixed_by_data_from_the_other_end(): void
     {
         $plan = Demo::with(JobFile::read(Demo::shipped('observatory')), [
             'kind' => 'SetFeeds',

@@ -112,7 +112,7 @@ const doable = computed<Doable[]>(() => [
     { what: 'Glossary', where: 'help', act: () => explain('') },
     ...terms.map((one) => ({ what: one.term, where: 'glossary', also: one.also, act: () => explain(one.term) })),
 ]);
-/** What the letter of an id on screens, labels and paper stands for. */
+/** Letters of ids on screens, labels and paper, with their meaning. */
 const LETTERS: [string, string][] = [
     ['S', 'supply, converter or battery'],
     ['C', 'controller or pixel board'],

@@ -21,7 +21,7 @@ const counts = (lines: SlateLine[]) =>
         severity,
         count: points(lines.filter((line) => line.severity === severity)),
     })).filter(({ count }) => count > 0);
-/** What the last fix changed of the ledger's figures; until the plan changes again. */
+/** Figures of the ledger before and after the last fix; until the plan changes again. */
 const mended = ref<{ words: string; moved: string[]; revision: number } | null>(null);
 async function mend(fix: Fix): Promise<void> {
     const before = new Map(desk.value.ledger.map((f) => [f.label, f.text]));
@@ -49,8 +49,7 @@ watch(
             <span class="fig font-normal text-ink2">{{ points(here) }} here, {{ desk.findings.length }} in total</span>
         </h2>
         <p v-if="mended" role="status" class="mt-2 border-l-4 border-lit bg-sheet px-3 py-2 text-[13px]">
-            <b>{{ mended.words }}</b>:
-            {{ mended.moved.length > 0 ? mended.moved.join('; ') : 'the figures below stay as they were' }}.
+            <b>{{ mended.words }}</b>: {{ mended.moved.length > 0 ? mended.moved.join('; ') : 'no figure changed' }}.
             <button type="button" class="act" @click="undo()">Undo</button>
         </p>
         <p v-if="desk.findings.length === 0" class="mt-3 text-ink2">No open points.</p>

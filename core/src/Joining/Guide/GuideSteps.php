@@ -104,7 +104,7 @@ final class GuideSteps
     }
 
     /**
-     * Steps of which the second has to follow within seconds as one: nobody reads a second card in that time.
+     * Merged steps, where the second must follow the first within seconds: too short a time to read a second card.
      *
      * @param  list<JoinStep>  $steps
      * @return list<JoinStep>

@@ -33,7 +33,7 @@ final class Inquiry
     /** @var array<string, Suspect> by key */
     private array $suspects = [];
 
-    /** @var array<string, true> what was looked at since the step began to fail */
+    /** @var array<string, true> causes checked since the step began to fail, by key */
     private array $looked = [];
 
     private ?Belief $belief = null;

@@ -72,8 +72,8 @@ final class Queue
     }
 
     /**
-     * Takes steps out. Hands that all trials of a kind share, such as taking the power of the hub away and giving it back, stay as long as one of those
-     * trials is left, or as long as only they undo what was done.
+     * Takes steps out. Hands that all trials of a kind share, such as taking the power of the hub away and giving it back, stay until the
+     * last of those trials, and always to undo their beginning.
      *
      * @param  callable(JoinStep): bool  $which
      */

@@ -7,7 +7,6 @@ namespace EmberDusk\Plan\Routes;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\Point;
 use EmberDusk\Survey\TapeNotes;
 
 /** How long a cable is between two ends whose places are known: along the walls, up or down, and something to work with. */

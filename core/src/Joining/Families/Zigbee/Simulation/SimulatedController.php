@@ -125,7 +125,7 @@ final class SimulatedController extends SimulatedLight
         return false;
     }
 
-    /** Whether another remote may link to it beside those that formed its network. */
+    /** Whether another remote may link to it beside the remotes of its network. */
     public function admits(): bool
     {
         return $this->linked !== [] &&
