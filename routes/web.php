@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AcceptController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
 use App\Http\Controllers\ClientController;
@@ -93,6 +94,8 @@ Route::middleware('auth')->group(static function (): void {
             Route::post('bench/practices', [BenchController::class, 'practise'])->name('bench.practise');
             Route::post('bench/practices/{benchPractice}', [BenchController::class, 'ask'])->name('bench.ask');
             Route::post('bench/reel', ReelController::class)->name('bench.reel');
+            Route::post('accept', [AcceptController::class, 'accept'])->name('point.accept');
+            Route::post('accept/back', [AcceptController::class, 'takeBack'])->name('point.back');
             Route::get('log', [LogController::class, 'show'])->name('jobs.log');
             Route::get('log/lines', [LogController::class, 'search'])->name('log.search');
             Route::get('log.csv', [LogController::class, 'csv'])->name('log.csv');

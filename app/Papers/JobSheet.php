@@ -10,8 +10,10 @@ use App\Kit\KitNotes;
 use App\Models\Job;
 use App\Models\JoinEvent;
 use App\Results\JobLoader;
+use App\Screens\Bench\AcceptedPoint;
 use App\Screens\Handover\KitNamed;
 use App\Time\Clock;
+use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Handover\AcceptanceRecord;
@@ -69,6 +71,10 @@ final readonly class JobSheet
             'notes' => self::written($this->notes->for($job->crew, $plan)),
             'kits' => self::written(self::kits($plan)),
             'joined' => $joined,
+            'seen' => array_map(
+                static fn(LogEntry $e): string => AcceptedPoint::from($e, Clock::zone())->words(),
+                Findings::accepted($state),
+            ),
         ] +
             Sheet::for(
                 job: JudgedJob::for($state),

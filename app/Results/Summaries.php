@@ -104,6 +104,8 @@ final readonly class Summaries
             $of('revisions', 'max(id)'),
             $of((new PartMark())->getTable(), "group_concat(part || '=' || state || coalesce(arrives, ''), ' ')"),
             $of('arrangements', 'max(document)'),
+            // Accepted points are log entries.
+            $of('log_entries', "count(*) || '-' || max(id)"),
             $of((new StepTick())->getTable(), "count(*) || '-' || max(id)"),
             JoinEvent::query()
                 ->join('join_runs', 'join_runs.id', '=', 'join_run_id')

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\Screens;
 
+use App\Screens\Bench\AcceptedPoint;
+use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\GroupedFindings;
 use EmberDusk\Job\JobState;
@@ -36,6 +38,10 @@ final readonly class Screen
             'limits' => Document::write($state->plan)['limits'],
             'stages' => Stages::lamps($state, $findings),
             'findings' => array_map(static fn(Finding $f): array => $f->write(), $findings),
+            'accepted' => array_map(
+                static fn(LogEntry $e): array => AcceptedPoint::from($e, $state->zone)->write(),
+                Findings::accepted($state),
+            ),
             'slate' => array_map(static fn(GroupedFindings $s): array => $s->write(), GroupedFindings::from($findings)),
             'ledger' => array_map(static fn(Figure $f): array => $f->write(), $shown->ledger($state)),
             ...$pictures,

@@ -50,6 +50,14 @@
             @endforeach
         </ul>
     @endif
+    @if ($sheet['seen'] !== [])
+        <h2>Points accepted</h2>
+        <ul class="log">
+            @foreach ($sheet['seen'] as $line)
+                <li>{{ $line }}</li>
+            @endforeach
+        </ul>
+    @endif
     @foreach ($sheet['runs'] as $run)
         <h2>{{ $run['name'] }}, {{ $run['place'] }}</h2>
         <table>

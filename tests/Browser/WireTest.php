@@ -17,6 +17,18 @@ final class WireTest extends BrowserTestCase
         $this->find('[data-feed=f1]');
     }
 
+    /** A point is accepted with a reason, is among the accepted then, and is opened again. */
+    public function test_a_point_is_accepted_and_opened_again(): void
+    {
+        $this->click(fn() => $this->find('[aria-label^="Accept:"]'));
+        $this->find('[aria-label^="Reason for accepting:"]')->sendKeys('Seen from below only');
+        $this->click(fn() => $this->find('form button.press'));
+        $this->find('[data-accepted] summary')->click();
+        $this->see('Reason: Seen from below only');
+        $this->click(fn() => $this->button('Open it again'));
+        $this->dontSee('Reason: Seen from below only');
+    }
+
     public function test_a_scene_is_made_looked_at_and_taken_out(): void
     {
         $this->click(fn() => $this->button('New scene'));

@@ -19,7 +19,7 @@ final class LogRequest extends FormRequest
             'uuid' => ['required', 'uuid'],
             'byUser' => ['nullable', 'integer', 'min:1'],
             'practice' => ['nullable', 'integer', 'min:1'],
-            'kind' => ['required', 'string', Rule::in(LogEntry::KINDS)],
+            'kind' => ['required', 'string', Rule::in(array_diff(LogEntry::KINDS, [LogEntry::ACCEPT]))],
             'place' => ['present', 'nullable', 'string', 'max:80', 'regex:/^[a-z0-9@.:-]*$/'],
             'command' => ['present', 'nullable', 'string', 'max:80'],
             'value' => ['nullable', 'numeric'],

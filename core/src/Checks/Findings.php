@@ -4,15 +4,45 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks;
 
+use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 
-/** Everything that is wrong or undecided in a job, worst first. */
+/** Faults and open decisions of a job, worst first, without those that a person has accepted. */
 final readonly class Findings
 {
-    /** @return list<Finding> */
+    /** @return list<Finding> that nobody has accepted */
     public static function for(JobState $state): array
+    {
+        $accepted = $state->bench->accepted;
+
+        return array_values(
+            array_filter(self::all($state), static fn(Finding $f): bool => !self::isAccepted($f, $accepted)),
+        );
+    }
+
+    /** @return list<LogEntry> acceptances of findings that are still there, in the order of the findings */
+    public static function accepted(JobState $state): array
+    {
+        $accepted = $state->bench->accepted;
+
+        return array_values(
+            array_map(
+                static fn(Finding $f): LogEntry => $accepted[$f->key()],
+                array_filter(self::all($state), static fn(Finding $f): bool => self::isAccepted($f, $accepted)),
+            ),
+        );
+    }
+
+    /** @param  array<string, LogEntry>  $accepted  by key */
+    private static function isAccepted(Finding $finding, array $accepted): bool
+    {
+        return $finding->acceptable() && isset($accepted[$finding->key()]);
+    }
+
+    /** @return list<Finding> */
+    private static function all(JobState $state): array
     {
         return Registry::check(JudgedJob::for($state), Registry::all());
     }

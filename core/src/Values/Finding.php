@@ -39,6 +39,18 @@ final readonly class Finding implements JsonWritable
         return $findings;
     }
 
+    /** What it says of which place, short: an acceptance holds as long as this is the same. */
+    public function key(): string
+    {
+        return $this->code . '.' . hash('xxh32', "{$this->place->stage} {$this->place->id} {$this->title}");
+    }
+
+    /** Whether a person may accept it, with a reason: what breaks or hurts is put right. */
+    public function acceptable(): bool
+    {
+        return $this->severity !== Severity::Stop;
+    }
+
     /** @param  list<Fix>  $fixes */
     public function mended(array $fixes): self
     {
@@ -50,6 +62,8 @@ final readonly class Finding implements JsonWritable
     {
         return [
             'code' => $this->code,
+            'key' => $this->key(),
+            'acceptable' => $this->acceptable(),
             'severity' => $this->severity->value,
             'title' => $this->title,
             'detail' => $this->detail,

@@ -3,6 +3,7 @@ import { Link } from '@inertiajs/vue3';
 import { computed } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { Finding, Fix, SlateLine } from '@/types/generated/responses';
+import AcceptPoint from './AcceptPoint.vue';
 import SeverityMark from './SeverityMark.vue';
 
 /** One line of the open points: one point with its fixes, or several of one cause, each with a link to its place. */
@@ -33,15 +34,16 @@ const mend = (fix: Fix) => emit('mend', fix);
                     {{ only.title }}
                 </component>
                 <p class="text-[13px] leading-[18px] text-ink2">{{ only.detail }}</p>
-                <p v-if="fixesOf(only)?.length" class="mt-1 flex flex-wrap gap-x-4 gap-y-1">
+                <div class="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1">
                     <button v-for="fix in fixesOf(only)" :key="fix.label" type="button" class="act" @click="mend(fix)">
                         {{ fix.label }}
                     </button>
-                </p>
-                <p v-else-if="fixesOf(only) === null" class="mt-1 text-[13px] text-ink2">Looking for a fix …</p>
-                <p v-else-if="!here" class="mt-1">
-                    <Link :href="at(only)" class="act">{{ line.stage === 'join' ? 'Join it' : 'Go there' }}</Link>
-                </p>
+                    <span v-if="fixesOf(only) === null" class="text-[13px] text-ink2">Looking for a fix …</span>
+                    <Link v-else-if="!fixesOf(only)?.length && !here" :href="at(only)" class="act">{{
+                        line.stage === 'join' ? 'Join it' : 'Go there'
+                    }}</Link>
+                    <AcceptPoint v-if="only.acceptable" :finding="only" />
+                </div>
             </template>
             <details v-else>
                 <summary class="cursor-pointer font-semibold">{{ line.title }}</summary>
@@ -57,7 +59,7 @@ const mend = (fix: Fix) => emit('mend', fix);
                             {{ finding.title }}
                         </component>
                         <p class="leading-[17px] text-ink2">{{ finding.detail }}</p>
-                        <p v-if="fixesOf(finding)?.length" class="flex flex-wrap gap-x-4 gap-y-1">
+                        <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
                             <button
                                 v-for="fix in fixesOf(finding)"
                                 :key="fix.label"
@@ -67,7 +69,8 @@ const mend = (fix: Fix) => emit('mend', fix);
                             >
                                 {{ fix.label }}
                             </button>
-                        </p>
+                            <AcceptPoint v-if="finding.acceptable" :finding="finding" />
+                        </div>
                     </li>
                 </ul>
             </details>

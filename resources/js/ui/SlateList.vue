@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
+import { v4 as uuid } from 'uuid';
+import { ask, inWords } from '@/lib/http';
 import { useScreen, type Payload } from '@/lib/screen';
 import type { Fix, SlateLine } from '@/types/generated/responses';
 import SeverityMark from './SeverityMark.vue';
 import SlateEntry from './SlateEntry.vue';
 
 /** Open points: this stage's lines, worst first; those of the others folded, by stage. */
-const { desk, answer, change, undo } = useScreen();
+const { desk, answer, message, change, undo, reload } = useScreen();
 const emit = defineEmits<{ go: [place: string] }>();
 const here = computed(() => desk.value.slate.filter((line) => line.stage === desk.value.stage));
 const elsewhere = computed(() =>
@@ -30,6 +32,14 @@ async function mend(fix: Fix): Promise<void> {
             .filter((f) => before.has(f.label) && before.get(f.label) !== f.text)
             .map((f) => `${f.label} ${before.get(f.label)} to ${f.text} ${f.unit}`.trim());
         mended.value = { words: fix.label, moved, revision: answer.value.revision };
+    }
+}
+async function takeBack(entry: string): Promise<void> {
+    try {
+        await ask('POST', `/jobs/${answer.value.job}/accept/back`, { uuid: uuid(), entry });
+        await reload();
+    } catch (error) {
+        message.value = inWords(error);
     }
 }
 watch(
@@ -88,6 +98,19 @@ watch(
                         @mend="mend"
                     />
                 </ol>
+            </details>
+            <details v-if="desk.accepted.length" class="group border-b border-rule2 py-2" data-accepted>
+                <summary class="flex cursor-pointer items-center gap-2 font-semibold">
+                    <span aria-hidden="true" class="text-[11px] group-open:rotate-90">▶</span>
+                    Accepted <span class="fig ml-auto font-normal">{{ desk.accepted.length }}</span>
+                </summary>
+                <ul class="pl-2">
+                    <li v-for="one in desk.accepted" :key="one.uuid" class="border-t border-rule2 py-1.5 text-[13px]">
+                        {{ one.text }}
+                        <span class="block text-ink2">{{ one.who }}, {{ one.at }}</span>
+                        <button type="button" class="act" @click="takeBack(one.uuid)">Open it again</button>
+                    </li>
+                </ul>
             </details>
         </div>
     </section>

@@ -10,8 +10,11 @@ use EmberDusk\Circuit\Island;
 /** A job's bench log: a fix closes the earlier readings and observations at the fixed part. */
 final readonly class BenchFacts
 {
-    /** @var list<LogEntry> that count, in the order of time */
+    /** @var list<LogEntry> that count, in the order of time; without acceptances */
     public array $entries;
+
+    /** @var array<string, LogEntry> acceptances of open points by the key of the finding; the last counts */
+    public array $accepted;
 
     /** @param  list<LogEntry>  $entries by time, including the entries that strike others out */
     public function __construct(array $entries = [])
@@ -22,12 +25,19 @@ final readonly class BenchFacts
                 $struck[$e->command] = true;
             }
         }
-        $this->entries = array_values(
-            array_filter(
-                $entries,
-                static fn(LogEntry $e): bool => $e->kind !== LogEntry::STRIKE && !isset($struck[$e->uuid]),
-            ),
-        );
+        $counting = $accepted = [];
+        foreach ($entries as $e) {
+            if ($e->kind === LogEntry::STRIKE || isset($struck[$e->uuid])) {
+                continue;
+            }
+            if ($e->kind === LogEntry::ACCEPT) {
+                $accepted[$e->command] = $e;
+            } else {
+                $counting[] = $e;
+            }
+        }
+        $this->entries = $counting;
+        $this->accepted = $accepted;
     }
 
     /** @return array<int, int> colours that lit, by the colour (from 0) that was commanded alone; the last answer counts */

@@ -14,7 +14,10 @@ use EmberDusk\Values\InvalidInput;
  */
 final readonly class LogEntry
 {
-    public const KINDS = ['reading', 'colour', 'count', 'mend', 'remark', self::STRIKE];
+    public const KINDS = ['reading', 'colour', 'count', 'mend', 'remark', self::ACCEPT, self::STRIKE];
+
+    /** Accepts an open point. Its command is the key of the finding, its text the finding and the reason. */
+    public const ACCEPT = 'accept';
 
     /** Strikes out the entry whose uuid is its command. Its text is the reason. */
     public const STRIKE = 'strike';
@@ -75,6 +78,9 @@ final readonly class LogEntry
         }
         if ($this->kind === 'remark' && trim($this->text) === '') {
             throw new InvalidInput('A remark has words.', '/text');
+        }
+        if ($this->kind === self::ACCEPT && ($this->command === '' || trim($this->text) === '')) {
+            throw new InvalidInput('Give the reason for accepting it.', '/text');
         }
         if ($this->kind === self::STRIKE && preg_match('/^[0-9a-f-]{36}$/', $this->command) !== 1) {
             throw new InvalidInput('Name the entry to strike out by its uuid.', '/command');

@@ -28,6 +28,7 @@ final readonly class LogWords
                 ((int) $e->value === CountFinder::OFF_THE_END
                     ? 'effects run off the end'
                     : 'lit to pixel ' . (int) $e->value),
+            LogEntry::ACCEPT => "Accepted: {$e->text}",
             LogEntry::STRIKE => "Struck out: {$e->text}",
             'mend' => self::name($plan, $e->place) . ": fixed, {$e->text}",
             default => self::name($plan, $e->place) . ($e->place === '' ? '' : ': ') . $e->text,

@@ -94,6 +94,12 @@ const shortcuts = [
                     <li v-for="title in sheet.open" :key="title">{{ title }}</li>
                 </ul>
             </section>
+            <section v-if="sheet.seen.length" class="mt-4">
+                <h3 class="font-semibold">Points accepted</h3>
+                <ul class="list-disc pl-5 text-[13px]">
+                    <li v-for="line in sheet.seen" :key="line">{{ line }}</li>
+                </ul>
+            </section>
             <section v-for="run in sheet.runs" :key="run.name" class="mt-4">
                 <h3 class="font-head text-lg font-semibold">{{ run.name }}, {{ run.place }}</h3>
                 <dl class="facts">
