@@ -8,6 +8,7 @@ use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\NoStore;
 use App\Http\Middleware\OpenAccount;
 use App\Http\Middleware\PlainInput;
+use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SentBy;
 use App\Http\Middleware\TellTime;
 use EmberDusk\Values\Refusal;
@@ -22,7 +23,7 @@ use Symfony\Component\HttpFoundation\Response;
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__ . '/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
-        $middleware->prepend([TellTime::class, PlainInput::class]);
+        $middleware->prepend([SecurityHeaders::class, TellTime::class, PlainInput::class]);
         $middleware->web(append: [NoStore::class, OpenAccount::class, SentBy::class, HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([

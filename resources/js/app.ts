@@ -40,5 +40,6 @@ createInertiaApp({
         startOutbox();
         startActs();
     },
-    progress: { delay: 300, color: '#cf4a1b' },
+    // Its style is in app.css: the page may not add styles of its own.
+    progress: { delay: 300, includeCSS: false },
 });

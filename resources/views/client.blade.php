@@ -6,7 +6,7 @@
     <meta name="robots" content="noindex">
     <link rel="icon" href="data:,">
     <title>{{ $sheet['job'] }}</title>
-    <style>
+    <style nonce="{{ Vite::cspNonce() }}">
         body { font: 17px/1.5 system-ui, sans-serif; color: #2c1a2f; background: #f5eee4; margin: 0; padding: 20px; }
         main { max-width: 680px; margin: 0 auto; }
         h1 { font-size: 26px; line-height: 1.2; margin: 0; }
@@ -27,6 +27,7 @@
             body { background: none; color: #000; }
             details > *:not(summary) { display: block; }
         }
+        .wide { overflow-x: auto; }
     </style>
 </head>
 <body>

@@ -4,7 +4,7 @@
     <meta charset="utf-8">
     <link rel="icon" href="data:,">
     <title>@yield('title'), {{ $job }}</title>
-    <style>
+    <style nonce="{{ Vite::cspNonce() }}">
         @page { margin: 16mm 15mm; }
         body { font: 9.5pt/1.35 'DejaVu Sans', sans-serif; color: #2c1a2f; margin: 0 auto; max-width: 180mm; }
         h1 { font-size: 17pt; margin: 0; }
@@ -23,6 +23,9 @@
         .box { display: inline-block; width: 9pt; height: 9pt; border: 1pt solid #2c1a2f; vertical-align: -1pt; margin-right: 4pt; }
         .caution { border-left: 2.5pt solid #b4541f; padding-left: 5pt; font-size: 8.5pt; margin-top: 1pt; }
         .line { border-bottom: .7pt solid #66505f; width: 34pt; display: inline-block; }
+        .tick { width: 14pt; }
+        .buy { width: 50pt; }
+        .state { width: 60pt; }
     </style>
 </head>
 <body>@yield('sheets')</body>

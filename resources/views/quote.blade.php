@@ -4,7 +4,7 @@
     <meta charset="utf-8">
     <link rel="icon" href="data:,">
     <title>Quote, {{ $job }}</title>
-    <style>
+    <style nonce="{{ Vite::cspNonce() }}">
         @page { margin: 18mm 16mm; }
         body { font: 10pt/1.4 'DejaVu Sans', sans-serif; color: #2c1a2f; margin: 0 auto; max-width: 178mm; }
         h1 { font-size: 18pt; margin: 0; }

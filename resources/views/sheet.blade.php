@@ -4,7 +4,7 @@
     <meta charset="utf-8">
     <link rel="icon" href="data:,">
     <title>{{ $sheet['job'] }}, revision {{ $sheet['revision'] }}</title>
-    <style>
+    <style nonce="{{ Vite::cspNonce() }}">
         @page { margin: 15mm; }
         body { font: 9pt/1.3 'DejaVu Sans', sans-serif; color: #2c1a2f; margin: 0 auto; max-width: 180mm; }
         h1 { font-size: 17pt; margin: 0; }
@@ -21,10 +21,13 @@
         .right { text-align: right; }
         td b { white-space: nowrap; }
         ul, ol { margin: 2pt 0; padding-left: 14pt; }
+        .whole { page-break-inside: avoid; }
+        .wiring { width: 150mm; }
         .log { font-size: 8pt; margin: 2pt 0 0; padding: 0; list-style: none; }
         .tight { font-size: 7pt; line-height: 1.2; margin: 2pt 0; color: #66505f; }
         .tight b { color: #2c1a2f; }
         .caution { border-top: .5pt solid #2c1a2f; margin-top: 10pt; padding-top: 4pt; font-size: 8pt; }
+        .wide { overflow-x: auto; }
     </style>
 </head>
 <body>
@@ -87,8 +90,8 @@
         @endif
         @include('living.cables', ['cables' => $run['cables']])
         @if ($run['wiring'] !== '')
-            <div style="page-break-inside: avoid"><h3>Wiring as built</h3>
-            <img src="data:image/svg+xml;base64,{{ base64_encode($run['wiring']) }}" style="width: 150mm" alt="Wiring of {{ $run['name'] }}"></div>
+            <div class="whole"><h3>Wiring as built</h3>
+            <img src="data:image/svg+xml;base64,{{ base64_encode($run['wiring']) }}" class="wiring" alt="Wiring of {{ $run['name'] }}"></div>
         @endif
         @if ($run['reset'] !== null)
             <p class="small"><b>Reset and join:</b> {{ $run['reset'] }}</p>

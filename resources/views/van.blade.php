@@ -12,10 +12,10 @@
             <tr><th></th><th class="right">Quantity</th><th>Item</th><th>Status</th></tr>
             @foreach ($group['parts'] as $part)
                 <tr>
-                    <td style="width: 14pt"><span class="box"></span></td>
-                    <td class="right nowrap" style="width: 50pt">{{ $part['buy'] }}</td>
+                    <td class="tick"><span class="box"></span></td>
+                    <td class="right nowrap buy">{{ $part['buy'] }}</td>
                     <td><b>{{ $part['name'] }}</b><br><span class="small">{{ $part['for'] }}</span></td>
-                    <td class="nowrap" style="width: 60pt">{{ $part['state'] }}</td>
+                    <td class="nowrap state">{{ $part['state'] }}</td>
                 </tr>
             @endforeach
         </table>

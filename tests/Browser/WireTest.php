@@ -20,6 +20,7 @@ final class WireTest extends BrowserTestCase
     /** A point is accepted with a reason, is among the accepted then, and is opened again. */
     public function test_a_point_is_accepted_and_opened_again(): void
     {
+        $this->js('document.querySelectorAll("[aria-labelledby=slate] details").forEach((d) => (d.open = true))');
         $this->click(fn() => $this->find('[aria-label^="Accept:"]'));
         $this->find('[aria-label^="Reason for accepting:"]')->sendKeys('Seen from below only');
         $this->click(fn() => $this->find('form button.press'));

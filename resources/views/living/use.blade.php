@@ -1,6 +1,6 @@
 @if ($sheet['board']['rows'] !== [] && $sheet['board']['controls'] !== [])
     <h2>Which control works which light</h2>
-    <div style="overflow-x: auto" tabindex="0" role="region" aria-label="Which control works which light"><table>
+    <div class="wide" tabindex="0" role="region" aria-label="Which control works which light"><table>
         <tr>
             <th></th>
             @foreach ($sheet['board']['controls'] as $control)
