@@ -11,6 +11,7 @@ use App\Http\Middleware\PlainInput;
 use App\Http\Middleware\SecurityHeaders;
 use App\Http\Middleware\SentBy;
 use App\Http\Middleware\TellTime;
+use App\Providers\AppServiceProvider;
 use EmberDusk\Values\Refusal;
 use Illuminate\Foundation\Application;
 use Illuminate\Foundation\Configuration\Exceptions;
@@ -23,6 +24,14 @@ use Symfony\Component\HttpFoundation\Response;
 return Application::configure(basePath: dirname(__DIR__))
     ->withRouting(web: __DIR__ . '/../routes/web.php', health: '/up')
     ->withMiddleware(function (Middleware $middleware): void {
+        // Without a list every name is answered.
+        $middleware->trustHosts(
+            static fn(): array => array_map(
+                static fn(string $host): string => '^' . preg_quote($host) . '$',
+                AppServiceProvider::words('ember.hosts'),
+            ),
+            subdomains: false,
+        );
         $middleware->prepend([SecurityHeaders::class, TellTime::class, PlainInput::class]);
         $middleware->web(append: [NoStore::class, OpenAccount::class, SentBy::class, HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.

@@ -10,6 +10,9 @@ return [
     'timezone' => env('EMBER_TIMEZONE', 'UTC'),
     // Megabytes of results that are kept so that they need not be calculated again.
     'results_megabytes' => (int) env('EMBER_RESULTS_MB', 64),
+    // Addresses of proxies in front of it, whose word on the caller's address and on TLS counts; names by which it is called.
+    'proxies' => array_values(array_filter(explode(' ', (string) env('EMBER_PROXIES', '')))),
+    'hosts' => array_values(array_filter(explode(' ', (string) env('EMBER_HOSTS', '')))),
     // Honoured in tests only: the moment at which the application believes it began, and when that was.
     'now' => env('EMBER_NOW'),
     'now_since' => env('EMBER_NOW_SINCE'),

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
 use Illuminate\Support\Carbon;
@@ -29,6 +30,12 @@ final class User extends Authenticatable
     public function delete(): ?bool
     {
         throw new LogicException('People are closed, not deleted: ember:account --close.');
+    }
+
+    /** @return Attribute<string, string> in small letters, as people type it either way */
+    protected function email(): Attribute
+    {
+        return Attribute::make(set: static fn(string $email): string => mb_strtolower(trim($email)));
     }
 
     /** @return BelongsTo<Crew, $this> */

@@ -5,13 +5,14 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\LockFirst;
+use App\Http\SignInLimits;
 use App\Jobs\Propose;
 use App\Results\ResultStore;
 use App\Time\Clock;
-use Illuminate\Cache\RateLimiting\Limit;
 use Illuminate\Contracts\Foundation\Application;
 use Illuminate\Database\Connection;
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Http\Middleware\TrustProxies;
 use Illuminate\Http\Request;
 use Illuminate\Support\Facades\RateLimiter;
 use Illuminate\Support\ServiceProvider;
@@ -49,11 +50,13 @@ final class AppServiceProvider extends ServiceProvider
             Clock::shift($now, is_numeric($since) ? (float) $since : microtime(true));
         }
         Model::shouldBeStrict(!$this->app->isProduction());
-        RateLimiter::for(
-            'sign-in',
-            static fn(Request $request): Limit => Limit::perMinute(6)->by(
-                mb_strtolower(is_string($email = $request->input('email')) ? $email : '') . '|' . $request->ip(),
-            ),
-        );
+        TrustProxies::at(self::words('ember.proxies'));
+        RateLimiter::for('sign-in', static fn(Request $request): array => SignInLimits::for($request));
+    }
+
+    /** @return list<string> of a setting that is a list */
+    public static function words(string $setting): array
+    {
+        return array_values(array_filter((array) config($setting), is_string(...)));
     }
 }

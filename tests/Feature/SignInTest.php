@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Http\SignInLimits;
 use App\Models\User;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Hashing\HashManager;
 use Illuminate\Support\Facades\Artisan;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Str;
@@ -163,6 +165,60 @@ final class SignInTest extends TestCase
         }
         $this->post('/sign-in', ['email' => 'one@firm.example', 'password' => 'wrong'])->assertStatus(429);
         $this->assertGuest();
+    }
+
+    /** One account from twelve addresses, and twenty accounts from one address. */
+    public function test_tries_are_limited_per_account_and_per_range_of_addresses(): void
+    {
+        $this->user($this->crew());
+        $try = fn(string $email, string $from): int => $this->withServerVariables(['REMOTE_ADDR' => $from])
+            ->post('/sign-in', ['email' => $email, 'password' => 'wrong'])
+            ->getStatusCode();
+        $tries = array_map(static fn(int $n): int => $try('One@Firm.example', "192.0.{$n}.7"), range(1, 12));
+        self::assertSame([...array_fill(0, 6, 302), ...array_fill(0, 6, 429)], $tries);
+        $others = array_map(
+            static fn(int $n): int => $try("nobody{$n}@firm.example", '198.51.100.' . (1 + $n)),
+            range(0, 24),
+        );
+        self::assertSame([...array_fill(0, 20, 302), ...array_fill(0, 5, 429)], $others);
+        self::assertSame(302, $try('nobody@firm.example', '203.0.113.9'), 'another range is not held up');
+        self::assertSame(SignInLimits::range('2001:db8:1:2ff::1'), SignInLimits::range('2001:db8:1:200:5::9'));
+        self::assertNotSame(SignInLimits::range('2001:db8:1:200::1'), SignInLimits::range('2001:db8:2:200::1'));
+    }
+
+    /** The same work and the same words, so that neither tells which accounts there are. */
+    public function test_an_unknown_account_is_answered_like_a_wrong_password(): void
+    {
+        $this->user($this->crew());
+        $hashes = new class ($this->app) extends HashManager {
+            /** @var list<int> length of each hash that a password was held against */
+            public array $checked = [];
+
+            /** @param  array<string, mixed>  $options */
+            public function check($value, $hashedValue, array $options = []): bool
+            {
+                $this->checked[] = strlen((string) $hashedValue);
+
+                return parent::check($value, $hashedValue, $options);
+            }
+        };
+        Hash::swap($hashes);
+        foreach (['one@firm.example', 'nobody@firm.example'] as $email) {
+            $this->post('/sign-in', ['email' => $email, 'password' => 'wrong'])->assertSessionHasErrors([
+                'email' => 'No account has this e-mail and password. Check both, then try again.',
+            ]);
+        }
+        self::assertSame([60, 60], $hashes->checked, 'a whole hash is compared for both');
+    }
+
+    public function test_an_address_is_the_same_in_capital_letters(): void
+    {
+        $user = $this->user($this->crew(), 'Two@Firm.Example');
+        self::assertSame('two@firm.example', $user->email);
+        $this->post('/sign-in', ['email' => 'TWO@firm.example', 'password' => 'long enough a word'])->assertRedirect(
+            '/',
+        );
+        $this->assertAuthenticatedAs($user);
     }
 
     public function test_the_demo_user_is_let_in_in_demo_mode_only(): void

@@ -32,7 +32,7 @@ final class AccountCommand extends Command
         }
         $given = [
             'name' => $this->argument('name'),
-            'email' => $this->argument('email'),
+            'email' => self::small($this->argument('email')),
             'crew' => $this->option('crew') ?? $this->ask('Crew'),
             'password' => $this->option('password') ?? $this->secret('Password (at least 10 letters)'),
         ];
@@ -66,10 +66,15 @@ final class AccountCommand extends Command
         return 0;
     }
 
+    private static function small(mixed $email): string
+    {
+        return mb_strtolower(trim(is_string($email) ? $email : ''));
+    }
+
     /** No one is deleted: what they did keeps their name. Whatever page they have open ends at its next request. */
     private function closed(string $email, ?CarbonImmutable $at): int
     {
-        $user = User::query()->where('email', $email)->first();
+        $user = User::query()->where('email', self::small($email))->first();
         if ($user === null) {
             $this->error("No account has the e-mail {$email}.");
 

@@ -8,6 +8,15 @@ use Illuminate\Foundation\Http\FormRequest;
 
 final class SignInRequest extends FormRequest
 {
+    /** Addresses are the same in small and capital letters. */
+    protected function prepareForValidation(): void
+    {
+        $email = $this->input('email');
+        if (is_string($email)) {
+            $this->merge(['email' => mb_strtolower(trim($email))]);
+        }
+    }
+
     /** @return array<string, list<string>> */
     public function rules(): array
     {
