@@ -18,6 +18,7 @@
         .group td { font-weight: bold; padding-top: 8pt; }
         .sum td { border-bottom: 0; padding-top: 4pt; }
         .total td { font-size: 12pt; font-weight: bold; border-top: 1.2pt solid #2c1a2f; }
+        .words { white-space: pre-line; }
         .caution { border-top: .5pt solid #2c1a2f; margin-top: 16pt; padding-top: 5pt; font-size: 8.5pt; }
     </style>
 </head>
@@ -29,29 +30,49 @@
     </div>
     <table>
         <tr><th>Item</th><th class="right">Quantity</th><th class="right">{{ $terms->currency }}</th></tr>
-        @foreach (['Parts' => $quote['parts'], 'Work' => $quote['work']] as $group => $lines)
-            @if ($lines !== [])
-                <tr class="group"><td>{{ $group }}</td><td></td><td></td></tr>
-            @endif
-            @foreach ($lines as $line)
-                <tr>
-                    <td>{{ $line['what'] }}</td>
-                    <td class="right">{{ $line['count'] }}</td>
-                    <td class="right">{{ $line['amount'] }}</td></tr>
-            @endforeach
+        @if ($quote['parts'] !== [])
+            <tr class="group"><td>Parts</td><td></td><td></td></tr>
+        @endif
+        @foreach ($quote['parts'] as $line)
+            <tr>
+                <td>{{ $line['what'] }}</td>
+                <td class="right">{{ $line['count'] }}</td>
+                <td class="right">{{ $line['amount'] }}</td></tr>
+        @endforeach
+        @if ($works !== [])
+            <tr class="group"><td>Work</td><td class="right">{{ $hours }}</td><td></td></tr>
+        @endif
+        @foreach ($works as $line)
+            <tr>
+                <td>{{ $line['what'] }}</td>
+                <td></td>
+                <td class="right">{{ $line['amount'] }}</td></tr>
         @endforeach
         <tr class="sum"><td></td><td class="right">net</td><td class="right">{{ $quote['net'] }}</td></tr>
-        <tr class="sum">
-            <td></td>
-            <td class="right">tax {{ round(100 * $terms->tax, 2) }} %</td>
-            <td class="right">{{ $quote['tax'] }}</td></tr>
+        @if ($terms->tax > 0)
+            <tr class="sum">
+                <td></td>
+                <td class="right">tax {{ round(100 * $terms->tax, 2) }} %</td>
+                <td class="right">{{ $quote['tax'] }}</td></tr>
+        @else
+            <tr class="sum"><td></td><td class="right">no tax added</td><td></td></tr>
+        @endif
         <tr class="total">
             <td></td>
-            <td class="right">in all</td>
+            <td class="right">total</td>
             <td class="right">{{ $quote['total']['text'] }}</td></tr>
     </table>
     @if ($quote['unpriced'] !== [])
         <p class="small">Not included, no price yet: {{ implode(', ', $quote['unpriced']) }}.</p>
+    @endif
+    @if ($terms->deposit > 0)
+        <p><b>Deposit:</b> {{ round(100 * $terms->deposit, 2) }} %, {{ $deposit }} {{ $terms->currency }}, before the work begins.</p>
+    @endif
+    @if ($until !== '')
+        <p><b>Valid</b> until {{ $until }}.</p>
+    @endif
+    @if ($terms->conditions !== '')
+        <p class="words">{{ $terms->conditions }}</p>
     @endif
     <p class="caution">@if ($mains)Work on mains is done by a licensed person and is not included; local codes decide.@endif
         Times are estimates from lengths and joints; hourly rate {{ sprintf('%.2f', $terms->hourRate) }} {{ $terms->currency }}.</p>

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Time\Clock;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Tests\TestCase;
 
@@ -35,6 +36,39 @@ final class QuoteTest extends TestCase
                 ->assertOk()
                 ->getContent(),
         );
+    }
+
+    /** Deposit, validity and conditions are printed if they are set; without tax that is said in words. */
+    public function test_a_quote_prints_its_terms(): void
+    {
+        $text = fn(): string => (string) preg_replace(
+            '/\s+/',
+            ' ',
+            strip_tags(
+                (string) $this->get("/jobs/{$this->job->id}/quote")
+                    ->assertOk()
+                    ->getContent(),
+            ),
+        );
+        self::assertDoesNotMatchRegularExpression('/Deposit|Valid until|no tax/', $text());
+        $this->postJson("/jobs/{$this->job->id}/change", [
+            'stage' => 'parts',
+            'base' => $this->job->newest()->number,
+            'change' => [
+                'kind' => 'SetTerms',
+                'tax' => 0,
+                'deposit' => 0.3,
+                'validDays' => 14,
+                'conditions' => "Payment within 10 days.\nA ladder is on site.",
+            ],
+        ])->assertOk();
+        $said = $text();
+        preg_match('/total (\d+\.\d\d)/', $said, $total);
+        preg_match('/Deposit: 30 %, (\d+\.\d\d) EUR/', $said, $deposit);
+        self::assertEqualsWithDelta(0.3 * (float) ($total[1] ?? 0), (float) ($deposit[1] ?? 0), 0.006);
+        self::assertStringContainsString('no tax added', $said);
+        self::assertStringContainsString('Valid until ' . Clock::now()->addDays(14)->format('Y-m-d'), $said);
+        self::assertStringContainsString('Payment within 10 days. A ladder is on site.', $said);
     }
 
     public function test_lists_changes_since_the_last_sent_quote(): void

@@ -18,6 +18,7 @@ use App\Time\Clock;
 use EmberDusk\Costing\Promise;
 use EmberDusk\Costing\Quote;
 use EmberDusk\Costing\QuoteChange;
+use EmberDusk\Costing\QuoteLine;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\JsonResponse;
@@ -34,9 +35,20 @@ final readonly class QuoteController
     {
         $revision = $job->newest();
         $plan = $revision->plan();
+        $quote = $this->quote($job);
 
         return view('quote', [
-            'quote' => QuoteRows::for($this->quote($job), $plan->terms)->write(),
+            'quote' => QuoteRows::for($quote, $plan->terms)->write(),
+            'works' => array_map(
+                static fn(QuoteLine $l): array => ['what' => $l->what, 'amount' => Quote::money($l->cents)],
+                $quote->works(),
+            ),
+            'hours' => QuoteLine::time($quote->minutes()),
+            'deposit' => Quote::money((int) round($quote->total * $plan->terms->deposit)),
+            'until' =>
+                $plan->terms->validDays === 0
+                    ? ''
+                    : Clock::now()->addDays($plan->terms->validDays)->setTimezone(Clock::zone())->format('Y-m-d'),
             'job' => $plan->name,
             'client' => $plan->client,
             'revision' => $revision->number,

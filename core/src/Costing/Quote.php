@@ -21,6 +21,27 @@ final readonly class Quote
     /** Labels of work lines. */
     public const WORK = 'work-';
 
+    /** Works as a client reads them, each with its kinds of {@see StepMinutes::WORDS}. */
+    public const WORKS = [
+        'Preparation, tracing and settings' => ['ask', 'isolate', 'trace', 'dry', 'settings'],
+        'Removing and refitting' => ['out', 'trim', 'back', 'apart'],
+        'Supplies, controllers and cables' => ['supply', 'mains', 'cables', 'posts', 'strain'],
+        'Strips, profiles and fixtures' => [
+            'cut',
+            'profile',
+            'stick',
+            'joints',
+            'seal',
+            'diffuser',
+            'fixtures',
+            'item',
+        ],
+        'Tests' => ['loose', 'second', 'shake'],
+        'Joining and setting up' => ['join', 'store'],
+        'Tidying and the follow-up visit' => ['tidy', 'again'],
+        'Travel time' => ['travel'],
+    ];
+
     /** The line of ways back and forth that are paid by the way: fuel, parking. */
     public const WAYS = 'ways';
 
@@ -86,6 +107,26 @@ final readonly class Quote
     public function minutes(): float
     {
         return array_sum(array_map(static fn(QuoteLine $l): float => $l->minutes, $this->lines));
+    }
+
+    /** @return list<QuoteLine> work and travel in the groups that a client reads; their sum is that of the lines */
+    public function works(): array
+    {
+        $groups = [];
+        foreach (self::WORKS as $what => $kinds) {
+            $cents = 0;
+            $minutes = 0.0;
+            foreach ($kinds as $kind) {
+                $line = $this->lines[self::WORK . $kind] ?? null;
+                $cents += $line->cents ?? 0;
+                $minutes += $line->minutes ?? 0.0;
+            }
+            if ($minutes > 0.0) {
+                $groups[] = new QuoteLine($what, '', $cents, $minutes);
+            }
+        }
+
+        return isset($this->lines[self::WAYS]) ? [...$groups, $this->lines[self::WAYS]] : $groups;
     }
 
     /** @return array<string, array{what: string, count: string, cents: int}> the lines, tax as the last */

@@ -28,6 +28,9 @@ final readonly class Terms implements CheckedRecord
      * @param  float  $travelMinutes  back and forth, of each person
      * @param  float  $travelCost  of each way back and forth: fuel, parking
      * @param  bool  $again whether a follow-up visit is planned
+     * @param  int  $validDays  of a quote from its day; 0: not stated
+     * @param  float  $deposit  share of a quote that is paid in advance; 0: none
+     * @param  string  $conditions  of the quote, as printed
      */
     public function __construct(
         #[Field(oneOf: [Length::METRIC, Length::IMPERIAL])] public string $length = Length::METRIC,
@@ -41,6 +44,9 @@ final readonly class Terms implements CheckedRecord
         #[Field(0, 100_000, optional: true)] public float $travelCost = 0.0,
         #[Field(optional: true)] public bool $again = true,
         #[Field(1e-6, 1e6, optional: true, pairs: ['currency', 'rate'])] public array $rates = [],
+        #[Field(0, 3650, optional: true)] public int $validDays = 0,
+        #[Field(0, 1, optional: true)] public float $deposit = 0.0,
+        #[Field(longest: 1000, optional: true)] public string $conditions = '',
     ) {}
 
     public function checked(Fields $f): self

@@ -273,14 +273,20 @@ final readonly class Upgrades
     }
 
     /**
-     * 9 to 10: data lines, which were not arranged.
+     * 9 to 10: data lines, which were not arranged; validity, deposit and conditions of a quote.
      *
      * @param  array<array-key, mixed>  $document
      * @return array<array-key, mixed>
      */
     private static function data(array $document): array
     {
-        return ['version' => 10, 'lines' => []] + $document;
+        $terms = is_array($document['terms'] ?? null) ? $document['terms'] : [];
+
+        return [
+            'version' => 10,
+            'terms' => $terms + ['validDays' => 0, 'deposit' => 0.0, 'conditions' => ''],
+            'lines' => [],
+        ] + $document;
     }
 
     /** @return array<string, mixed> default terms, as far as versions 1 and 2 had them */

@@ -10,9 +10,11 @@ use EmberDusk\Costing\Promise;
 use EmberDusk\Costing\Quote;
 use EmberDusk\Costing\QuoteChange;
 use EmberDusk\Costing\QuoteLine;
+use EmberDusk\Job\JobState;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Demo;
@@ -105,6 +107,24 @@ final class QuoteTest extends TestCase
         $never = Costing::price(self::plan([...$terms, 'again' => false]), $basis());
         self::assertArrayNotHasKey('work-again', $never->lines);
         self::assertSame('1', $never->lines['ways']->count);
+    }
+
+    /** The groups that a client reads hold every kind of work once, and add up to the same. */
+    public function test_the_works_of_a_client_are_the_lines_of_the_crew(): void
+    {
+        $kinds = array_merge(...array_values(Quote::WORKS));
+        self::assertEqualsCanonicalizing(array_keys(StepMinutes::WORDS), $kinds);
+        foreach (Demo::SHIPPED as $job) {
+            $quote = (new JobState(JobFile::read(Demo::shipped($job)), [], Demo::shelf()))->schedule()->quote();
+            $work = array_filter(
+                $quote->lines,
+                static fn(string $key): bool => str_starts_with($key, Quote::WORK) || $key === Quote::WAYS,
+                ARRAY_FILTER_USE_KEY,
+            );
+            $cents = static fn(array $of): int => array_sum(array_map(static fn(QuoteLine $l): int => $l->cents, $of));
+            self::assertSame($cents($work), $cents($quote->works()), $job);
+            self::assertLessThanOrEqual(9, count($quote->works()), $job);
+        }
     }
 
     public function test_the_crews_pace_betters_every_line(): void

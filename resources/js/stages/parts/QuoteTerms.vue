@@ -13,18 +13,21 @@ const props = defineProps<{ job: number; terms: Terms }>();
 const emit = defineEmits<{ kept: [] }>();
 const { change, message } = useScreen();
 
-type Key = 'hourRate' | 'markUp' | 'tax' | 'travelMinutes' | 'travelCost';
+type Key = 'hourRate' | 'markUp' | 'tax' | 'travelMinutes' | 'travelCost' | 'validDays' | 'deposit';
 const FIELDS: { key: Key; name: string; unit: string; times: number }[] = [
     { key: 'hourRate', name: 'Hourly rate', unit: '', times: 1 },
     { key: 'markUp', name: 'Margin on parts', unit: '%', times: 100 },
     { key: 'tax', name: 'Tax', unit: '%', times: 100 },
     { key: 'travelMinutes', name: 'Travel time', unit: 'min', times: 1 },
     { key: 'travelCost', name: 'Cost per trip', unit: '', times: 1 },
+    { key: 'deposit', name: 'Deposit', unit: '%', times: 100 },
+    { key: 'validDays', name: 'Quote valid for', unit: 'days', times: 1 },
 ];
 const typed = ref<Record<string, string>>({});
 const currency = ref('');
 const rates = ref('');
 const again = ref(true);
+const conditions = ref('');
 const moved = ref<QuoteMove | null>(null);
 const refused = ref('');
 
@@ -35,6 +38,7 @@ watch(
         currency.value = t.currency;
         rates.value = t.rates.map((r) => `${r.currency} ${r.rate}`).join('; ');
         again.value = t.again;
+        conditions.value = t.conditions;
         moved.value = null;
         refused.value = '';
     },
@@ -60,7 +64,12 @@ function readRates(text: string): { currency: string; rate: number }[] | string 
 
 /** The change that the form asks for, or why it cannot be read. */
 const wanted = computed<Payload | string>(() => {
-    const terms: Payload = { kind: 'SetTerms', currency: currency.value.trim().toUpperCase(), again: again.value };
+    const terms: Payload = {
+        kind: 'SetTerms',
+        currency: currency.value.trim().toUpperCase(),
+        again: again.value,
+        conditions: conditions.value.trim(),
+    };
     for (const field of FIELDS) {
         const number = readNumber(typed.value[field.key] ?? '');
         if (number === null) {
@@ -77,6 +86,7 @@ const wanted = computed<Payload | string>(() => {
 const touched = computed(
     () =>
         again.value !== props.terms.again ||
+        conditions.value.trim() !== props.terms.conditions ||
         currency.value !== props.terms.currency ||
         rates.value !== props.terms.rates.map((r) => `${r.currency} ${r.rate}`).join('; ') ||
         FIELDS.some((f) => readNumber(typed.value[f.key] ?? '') !== Number((props.terms[f.key] * f.times).toFixed(4))),
@@ -104,7 +114,7 @@ const look = useDebounceFn(async () => {
         refused.value = inWords(error);
     }
 }, 250);
-watch([typed, currency, rates, again], () => void look(), { deep: true });
+watch([typed, currency, rates, again, conditions], () => void look(), { deep: true });
 
 async function keep(): Promise<void> {
     if (typeof wanted.value === 'string') {
@@ -135,6 +145,10 @@ async function keep(): Promise<void> {
         <label class="flex items-center gap-2"
             ><input v-model="again" type="checkbox" class="accent-ember" name="again" />with a follow-up visit</label
         >
+        <label class="block"
+            >Conditions printed on the quote
+            <textarea v-model="conditions" class="field mt-1" rows="3" maxlength="1000" name="conditions" />
+        </label>
         <p v-if="refused" role="alert" class="text-stop">{{ refused }}</p>
         <div v-if="moved" aria-live="polite" class="border-l-4 border-lit bg-sheet px-3 py-2">
             <p v-if="moved.lines.length === 0">The quote does not change.</p>
