@@ -60,7 +60,7 @@ final class HeadersTest extends TestCase
                 ->getContent();
         }
         foreach ($texts as $text) {
-            // What Inertia hands to the page is text within an attribute.
+            // Data for the page is text within an attribute.
             $html = (string) preg_replace('/ data-page="[^"]*"/', '', $text);
             self::assertSame(0, preg_match('/<[^>]+ style="|<[^>]+ on[a-z]+="/', $html));
             self::assertSame(0, preg_match('/<(style|script)(?![^>]* nonce="[^"]+")[^>]*>/', $html));

@@ -51,7 +51,7 @@ final class SignInTest extends TestCase
         self::assertSame(0, Artisan::call('ember:account', ['--reopen' => $user->email]));
         $this->app->make('auth')->forgetGuards();
         $this->post('/sign-in', ['email' => $user->email, 'password' => 'long enough a word'])->assertRedirect('/');
-        self::assertSame(2, Artisan::call('ember:account', ['--close' => 'nobody@firm.example']));
+        self::assertSame(2, Artisan::call('ember:account', ['--close' => 'unknown@firm.example']));
         $this->expectException(LogicException::class);
         $user->delete();
     }
@@ -177,16 +177,16 @@ final class SignInTest extends TestCase
         $tries = array_map(static fn(int $n): int => $try('One@Firm.example', "192.0.{$n}.7"), range(1, 12));
         self::assertSame([...array_fill(0, 6, 302), ...array_fill(0, 6, 429)], $tries);
         $others = array_map(
-            static fn(int $n): int => $try("nobody{$n}@firm.example", '198.51.100.' . (1 + $n)),
+            static fn(int $n): int => $try("unknown{$n}@firm.example", '198.51.100.' . (1 + $n)),
             range(0, 24),
         );
         self::assertSame([...array_fill(0, 20, 302), ...array_fill(0, 5, 429)], $others);
-        self::assertSame(302, $try('nobody@firm.example', '203.0.113.9'), 'another range is not held up');
+        self::assertSame(302, $try('unknown@firm.example', '203.0.113.9'), 'another range is not held up');
         self::assertSame(SignInLimits::range('2001:db8:1:2ff::1'), SignInLimits::range('2001:db8:1:200:5::9'));
         self::assertNotSame(SignInLimits::range('2001:db8:1:200::1'), SignInLimits::range('2001:db8:2:200::1'));
     }
 
-    /** The same work and the same words, so that neither tells which accounts there are. */
+    /** The same work and the same words, so that no account is revealed. */
     public function test_an_unknown_account_is_answered_like_a_wrong_password(): void
     {
         $this->user($this->crew());
@@ -203,7 +203,7 @@ final class SignInTest extends TestCase
             }
         };
         Hash::swap($hashes);
-        foreach (['one@firm.example', 'nobody@firm.example'] as $email) {
+        foreach (['one@firm.example', 'unknown@firm.example'] as $email) {
             $this->post('/sign-in', ['email' => $email, 'password' => 'wrong'])->assertSessionHasErrors([
                 'email' => 'No account has this e-mail and password. Check both, then try again.',
             ]);

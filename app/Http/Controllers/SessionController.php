@@ -30,7 +30,7 @@ final class SessionController
     public function store(SignInRequest $request): RedirectResponse
     {
         $user = User::query()->where('email', $request->validated('email'))->first();
-        // Slow on purpose, and as slow for an account that nobody has: the time must not tell which accounts there are.
+        // Slow on purpose, and equally slow for an unknown account: the time must not reveal the accounts.
         if (!Hash::check($request->safe()->string('password')->toString(), $user->password ?? self::nobody())) {
             $user = null;
         }
@@ -83,7 +83,7 @@ final class SessionController
         return redirect()->intended(route('home'));
     }
 
-    /** The hash of a password that nobody has. */
+    /** Hash to compare with where the account is unknown. */
     private static function nobody(): string
     {
         return Cache::rememberForever('nobody', static fn(): string => Hash::make(Str::random(40)));

@@ -9,10 +9,10 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 
-/** Faults and open decisions of a job, worst first, without those that a person has accepted. */
+/** Faults and open decisions of a job, worst first, without accepted ones. */
 final readonly class Findings
 {
-    /** @return list<Finding> that nobody has accepted */
+    /** @return list<Finding> without accepted ones */
     public static function for(JobState $state): array
     {
         $accepted = $state->bench->accepted;

@@ -39,13 +39,13 @@ final readonly class Finding implements JsonWritable
         return $findings;
     }
 
-    /** What it says of which place, short: an acceptance holds as long as this is the same. */
+    /** Key of its text and place: an acceptance ends when it changes. */
     public function key(): string
     {
         return $this->code . '.' . hash('xxh32', "{$this->place->stage} {$this->place->id} {$this->title}");
     }
 
-    /** Whether a person may accept it, with a reason: what breaks or hurts is put right. */
+    /** Whether a person may accept it, with a reason; dangers and failures are fixed. */
     public function acceptable(): bool
     {
         return $this->severity !== Severity::Stop;
