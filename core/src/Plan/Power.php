@@ -70,6 +70,25 @@ final readonly class Power
         return in_array(Source::Mains, $this->sources(), true);
     }
 
+    /** Whether a run has no mains to be fed by: its place has batteries and no outlet, or so has the whole job. */
+    public function withoutMains(Run $run): bool
+    {
+        $batteries = $outlets = 0;
+        foreach ($this->plan->places as $place) {
+            $site = TapeNotes::read($place->notes)->site;
+            if ($place->id === $run->place && $site->outlets !== []) {
+                return false;
+            }
+            if ($place->id === $run->place && $site->batteries !== []) {
+                return true;
+            }
+            $batteries += count($site->batteries);
+            $outlets += count($site->outlets);
+        }
+
+        return $batteries > 0 && $outlets === 0;
+    }
+
     /** Whether a run is fed by batteries and converters only: no mains nearby. */
     public function onBattery(Run $run): bool
     {

@@ -7,7 +7,6 @@ namespace EmberDusk\Planner;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\TapeNotes;
 
 /**
  * The cheapest wiring of runs within every limit (docs/model.md 8): feeds, cables, shared controllers and supplies, models, positions, fuses. Bounds
@@ -109,14 +108,6 @@ final readonly class Planner
         }
     }
 
-    /** Whether a run is where a battery is and no outlet: a mains supply is none there. */
-    private static function withoutMains(Plan $plan, Run $run): bool
-    {
-        $site = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site;
-
-        return $site->batteries !== [] && $site->outlets === [];
-    }
-
     /**
      * Reason why a run is left unchanged; null if it can be planned.
      *
@@ -134,7 +125,7 @@ final readonly class Planner
             $strip === null => 'has no strip yet',
             $plan->power()->onBattery($run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
                 => 'runs from a battery: keep its kit to plan its feeds and cables',
-            self::withoutMains($plan, $run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
+            $plan->power()->withoutMains($run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
                 => 'has no mains: choose its bank and converter at Kit first',
             $plan->controller($run->controller)?->repeats === true => 'is driven by a repeater',
             array_filter($plan->runs, static fn(Run $r): bool => $plan->repeated($r)?->id === $run->id) !== []

@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Planner;
 
 use EmberDusk\Costing\Basis;
+use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
@@ -44,6 +46,17 @@ final class KeepTest extends TestCase
             ->run('r1', 4.0)
             ->plan();
         $answer = Planner::propose($boat, ['r1'], new Basis(Demo::shelf()))->write();
+        // The narrowboat's cabin has no battery itself: the bank is in the engine space, and nowhere is an outlet.
+        $places = JobFile::read(Demo::shipped('narrowboat'))->places;
+        $cabin = Demo::with(
+            new Plan('Boat', '', places: $places),
+            ['kind' => 'ReviseNotes', 'place' => 'cabin', 'text' => $places['cabin']->notes],
+            ['kind' => 'ChooseKit', 'run' => 'port', 'kit' => 'strip-single-12'],
+        );
+        $proposal = Planner::propose($cabin, ['port'], Demo::basis());
+        self::assertSame([], $proposal->parts);
+        self::assertSame(['port' => 'has no mains: choose its bank and converter at Kit first'], $proposal->left);
+
         self::assertNull($answer['found']);
         self::assertSame(
             ['has no mains: choose its bank and converter at Kit first'],

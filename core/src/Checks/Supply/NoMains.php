@@ -9,25 +9,24 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Converter;
-use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\FindingPlace;
 
-/** In a place with batteries and no mains, the supply is a converter on the bank, or the bank (common practice, no source). */
+/** Where there are batteries and no mains, the supply is a converter on the bank, or the bank (common practice, no source). */
 final readonly class NoMains extends RunCheck
 {
     public function rules(): array
     {
-        return [new Rule('no-mains', 'supply', 'no mains supply in a place with only a battery', Rule::PRACTICE)];
+        return [
+            new Rule('no-mains', 'supply', 'no mains supply where a place or a job has only batteries', Rule::PRACTICE),
+        ];
     }
 
     protected function run(JudgedRun $case): array
     {
-        $site = TapeNotes::read($case->plan->places[$case->run->place]->notes ?? '')->site;
         $entry = $case->plan->kit[$case->plan->supplies[(string) $case->run->supply]->kit ?? '']->entry ?? null;
         if (
             $entry === null ||
-            $site->batteries === [] ||
-            $site->outlets !== [] ||
+            !$case->plan->power()->withoutMains($case->run) ||
             $entry instanceof Converter ||
             $entry instanceof BatteryBlock
         ) {

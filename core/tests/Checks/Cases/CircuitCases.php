@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Checks\Cases;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\Place;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Values\NoSolution;
 
@@ -133,6 +134,19 @@ final readonly class CircuitCases
             ->state();
         $bank = "start\n2 r1\ndry\nbattery E1, 2 of 6 V, want 12 V";
         yield 'no-mains' => ['no-mains', static fn(): array => [$mains($bank), $mains("{$bank}\noutlet P1 at 0.5")]];
+        // A boat: the batteries are in another place of the job, and no place has an outlet.
+        $aboard = static fn(string $engine): JobState => Circuits::in("start\n2 r1\ndry")
+            ->put('places', 'engine', new Place('engine', 'Engine space', "start\n1\n{$engine}"))
+            ->supply('s1')
+            ->run('r1', 2.0, [], 's1')
+            ->state();
+        yield 'no-mains in the whole job' => [
+            'no-mains',
+            static fn(): array => [
+                $aboard('battery E1, 2 of 6 V, want 12 V'),
+                $aboard("battery E1, 2 of 6 V, want 12 V\noutlet P1 at 0.5"),
+            ],
+        ];
         // IEC 60364-4-41, from memory: 30 V where it is damp; 60 V where it is dry, a bank on charge has 14.4/12 of its name.
         $damp = static fn(float $volts): JobState => Circuits::in('damp')
             ->supply('s1', ['volts' => $volts])
