@@ -116,13 +116,16 @@ async function take(payload: object): Promise<void> {
                 >
                     <p>
                         <b class="font-semibold"
-                            >{{ clash.run }}: nothing {{ clash.all ? '' : 'that was tried ' }}holds
-                            {{ clash.limits.join(' and ') }}{{ clash.limits.length > 1 ? ' together' : '' }}.</b
+                            >{{ clash.run }}: nothing {{ clash.all ? '' : 'that was tried '
+                            }}<template v-if="clash.limits.length"
+                                >holds {{ clash.limits.join(' and ')
+                                }}{{ clash.limits.length > 1 ? ' together' : '' }}.</template
+                            ><template v-else>can be wired with the kit of the shelf.</template></b
                         >
                     </p>
                     <p>
-                        Nearest: {{ clash.broken.join('; ') }}. Raise a limit, split the run, or choose a strip with a
-                        lower load.
+                        <template v-if="clash.broken.length">Nearest: {{ clash.broken.join('; ') }}. </template>Raise a
+                        limit, split the run, or choose a strip with a lower load.
                     </p>
                 </section>
                 <p v-if="proposal.nearest && proposal.clashes.length" class="flex flex-wrap items-baseline gap-1">
