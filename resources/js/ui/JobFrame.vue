@@ -73,6 +73,18 @@ const firstSteps = computed<Doable[]>(() => {
         ? [{ what: 'First steps', where: 'help', also: 'guide tour', act: () => startGuide(answer.value.job, run) }]
         : [];
 });
+/** Other words by which a stage is found. */
+const ALSO: Record<string, string> = {
+    survey: 'measure walls room notes outlet box photo',
+    kit: 'strip tape supply driver controller dimmer amplifier hub remote plug warm white',
+    wire: 'feed cable voltage drop evenness propose scene',
+    parts: 'buy order cut list quote price labels',
+    build: 'steps days visits plan of work',
+    bench: 'test meter fault colours count',
+    join: 'pair reset link app hub',
+    scenes: 'voice names control matrix timer',
+    handover: 'sheet client print',
+};
 const doable = computed<Doable[]>(() => [
     ...props.things,
     ...desk.value.slate.flatMap((line) => {
@@ -89,6 +101,7 @@ const doable = computed<Doable[]>(() => [
     ...desk.value.stages.map((s) => ({
         what: s.name,
         where: 'stage',
+        also: ALSO[s.id],
         act: () => router.visit(`/jobs/${answer.value.job}/${s.id}`),
     })),
     ...(undoes.value ? [{ what: 'Undo', where: undoes.value, act: () => void undo() }] : []),
