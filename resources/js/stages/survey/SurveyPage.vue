@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, nextTick, onBeforeUnmount, ref, watch } from 'vue';
+import { computed, nextTick, onBeforeUnmount, onMounted, ref, watch } from 'vue';
+import { examples } from '../../../../core/data/examples.json';
 import { useEventListener } from '@vueuse/core';
 import DialogBox from '@/ui/DialogBox.vue';
 import JobBox from './JobBox.vue';
@@ -84,6 +85,17 @@ onBeforeUnmount(() => void keep());
 useEventListener(document, 'visibilitychange', () => document.visibilityState === 'hidden' && void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
+/** Empty notes wait for the first line; where a finger types, it opens its keyboard itself. */
+onMounted(() => {
+    if (place.value && notes.value.trim() === '' && !window.matchMedia('(pointer: coarse)').matches) {
+        // The dialog that made the job gives the focus back first.
+        requestAnimationFrame(() => editor.value?.goTo(1));
+    }
+});
+function begin(example: string): void {
+    notes.value = example;
+    editor.value?.goTo(3);
+}
 const tabs = ref<InstanceType<typeof PlaceTabs>>();
 const placing = ref<InstanceType<typeof StandingBox>>();
 /** Units in the open place. */
@@ -192,6 +204,20 @@ const things = computed(() => [
                     :label="`Tape notes of ${place.name}`"
                     @back="back"
                 />
+                <p v-if="notes.trim() === ''" class="mb-2 text-[13px]">
+                    Type the walls, or begin with an example and change it:
+                    <span class="mt-1 flex flex-wrap gap-2">
+                        <button
+                            v-for="example in examples"
+                            :key="example.name"
+                            type="button"
+                            class="quiet"
+                            @click="begin(example.notes)"
+                        >
+                            {{ example.name }}
+                        </button>
+                    </span>
+                </p>
                 <NotesKeys :runs="place.runs.map((r) => r.name.toLowerCase())" @put="editor?.put($event)" />
                 <div v-if="mine" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
                     <p>These notes are not saved, because they were changed elsewhere in the meantime:</p>
