@@ -24,6 +24,7 @@ final readonly class LogBook
         'count' => 'counts',
         'mend' => 'mends',
         'remark' => 'remarks',
+        'fail' => 'failed tests',
         'accept' => 'accepted points',
         'photo' => 'photos',
         'join' => 'joins',

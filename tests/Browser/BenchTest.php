@@ -16,6 +16,30 @@ use Facebook\WebDriver\WebDriverSelect;
  */
 final class BenchTest extends BrowserTestCase
 {
+    /** A test that does not end as expected is an open point; passing it closes the point. */
+    public function test_a_failed_test_is_open_until_it_is_passed(): void
+    {
+        $this->signIn();
+        $this->open('/jobs/1/bench?run=cove');
+        $this->find('[aria-label="Remark for the log"]')->sendKeys('2 ohms to the warm lead');
+        $this->click(fn() => $this->button('Not so'));
+        $this->see('2 ohms to the warm lead');
+        $this->find('[aria-labelledby=slate]');
+        $this->eventually(
+            fn(): bool => $this->js(
+                'return document.querySelector("[aria-labelledby=slate]").innerText.includes("2 ohms to the warm lead")',
+            ) === true,
+            'the failed test is no open point',
+        );
+        $this->click(fn() => $this->button('Pass'));
+        $this->eventually(
+            fn(): bool => $this->js(
+                'return !document.querySelector("[aria-labelledby=slate]").innerText.includes("2 ohms to the warm lead")',
+            ) === true,
+            'the passed test is still open',
+        );
+    }
+
     public function test_five_faults_are_found_on_a_phone_and_named_apart(): void
     {
         $this->hall();

@@ -130,6 +130,7 @@ final readonly class BenchScreen
             $steps[$step->id] = $step;
         }
         $of = array_count_values(array_column($tests, 'step'));
+        $failed = $state->bench->failed();
 
         return array_map(
             static fn(BenchTest $t): BenchTestView => new BenchTestView(
@@ -145,6 +146,7 @@ final readonly class BenchScreen
                 caution: $t->caution,
                 done: isset($state->ticks[$t->id]),
                 at: $state->ticks[$t->id]->at ?? '',
+                failed: isset($state->ticks[$t->id]) ? '' : $failed[$t->id]->text ?? '',
                 open: $open[$t->asks] ?? [],
                 minutes: self::minutes($steps[$t->step] ?? null, $of[$t->step]),
             ),

@@ -27,6 +27,7 @@ final readonly class BenchTestView implements View
         public string $caution,
         public bool $done,
         public string $at,
+        public string $failed,
         #[Field(of: Field::TEXTS)] public array $open,
         public int $minutes,
     ) {}

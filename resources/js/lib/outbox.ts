@@ -8,7 +8,7 @@ import { person } from './person';
 
 /** A log entry: a reading, observation, fix, remark or strike-out. */
 export type Note = {
-    kind: 'reading' | 'colour' | 'count' | 'mend' | 'remark' | 'strike';
+    kind: 'reading' | 'colour' | 'count' | 'mend' | 'remark' | 'fail' | 'strike';
     place: string;
     command: string;
     value: number | null;

@@ -40,6 +40,21 @@ final readonly class BenchFacts
         $this->accepted = $accepted;
     }
 
+    /** @return array<string, LogEntry> tests that did not end as expected, by the id of the test; a fix at the run closes them */
+    public function failed(): array
+    {
+        $failed = [];
+        foreach ($this->entries as $e) {
+            if ($e->kind === 'mend') {
+                $failed = array_filter($failed, static fn(LogEntry $f): bool => $f->place !== $e->place);
+            } elseif ($e->kind === LogEntry::FAIL) {
+                $failed[$e->command] = $e;
+            }
+        }
+
+        return $failed;
+    }
+
     /** @return array<int, int> colours that lit, by the colour (from 0) that was commanded alone; the last answer counts */
     public function colours(string $run): array
     {

@@ -14,7 +14,10 @@ use EmberDusk\Values\InvalidInput;
  */
 final readonly class LogEntry
 {
-    public const KINDS = ['reading', 'colour', 'count', 'mend', 'remark', self::ACCEPT, self::STRIKE];
+    public const KINDS = ['reading', 'colour', 'count', 'mend', 'remark', self::FAIL, self::ACCEPT, self::STRIKE];
+
+    /** A test did not end as expected. Its command is the id of the test, its text the test and the observation. */
+    public const FAIL = 'fail';
 
     /** Accepts an open point. Its command is the key of the finding, its text the finding and the reason. */
     public const ACCEPT = 'accept';
@@ -78,6 +81,9 @@ final readonly class LogEntry
         }
         if ($this->kind === 'remark' && trim($this->text) === '') {
             throw new InvalidInput('A remark has words.', '/text');
+        }
+        if ($this->kind === self::FAIL && ($this->command === '' || trim($this->text) === '')) {
+            throw new InvalidInput('Name the test and what was observed.', '/text');
         }
         if ($this->kind === self::ACCEPT && ($this->command === '' || trim($this->text) === '')) {
             throw new InvalidInput('Give the reason for accepting it.', '/text');

@@ -13,7 +13,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Severity;
 
-/** Wrong colours and counts, and controllers commanded by a bench remote and not reset since. */
+/** Wrong colours and counts, failed tests, and controllers commanded by a bench remote and not reset since. */
 final readonly class SeenFindings extends Check
 {
     public function rules(): array
@@ -27,6 +27,7 @@ final readonly class SeenFindings extends Check
                 'devices commanded by a bench remote or hub are reset before they are joined',
                 Rule::PRACTICE,
             ),
+            new Rule('test-failed', 'test', 'every test ends as expected', Rule::OWN),
         ];
     }
 
@@ -69,6 +70,16 @@ final readonly class SeenFindings extends Check
                     place: new FindingPlace('bench', $id),
                     title: "{$run->name()}: {$seen->says()}",
                     detail: $seen->todo(),
+                );
+            }
+        }
+        foreach (array_diff_key($facts->failed(), $job->state->ticks) as $entry) {
+            $run = $job->plan->runs[$entry->place] ?? null;
+            if ($run !== null) {
+                $findings[] = $this->rule('test-failed')->watch(
+                    place: new FindingPlace('bench', $run->id),
+                    title: "{$run->name()}: {$entry->text}",
+                    detail: 'Find the cause with the meter and fix it, then pass the test.',
                 );
             }
         }

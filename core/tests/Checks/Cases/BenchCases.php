@@ -34,6 +34,7 @@ final readonly class BenchCases
         );
         $ends = static fn(int $last): array => [LogTest::entry('count', 'star', 'count:96', $last)];
         $borrowed = static fn(string $by): array => [LogTest::entry('colour', 'bar', 'colour:1', 1, by: $by)];
+        $failed = [LogTest::entry('fail', 'bar', 'bar/loose/dead', null, 'Dead test: not as expected')];
         $cases = [
             'reading' => [$reads('s1', 22.0), $reads('s1', 24.0)],
             'reading outside one joint' => [$reads('k2:from:1', 0.09), $reads('s1', 24.0)],
@@ -45,6 +46,11 @@ final readonly class BenchCases
             'colours that it has not' => [[LogTest::entry('colour', 'bar', 'colour:6', 1)], $lit(1)],
             'pixel-count' => [$ends(52), $ends(96)],
             'bench-remote' => [$borrowed('remote'), $borrowed('phone')],
+            'test-failed' => [$failed, [...$failed, LogTest::entry('mend', 'bar', 'lead-loose@c1', null, 'lead')]],
+            'test-failed again' => [
+                [LogTest::entry('mend', 'bar', 'lead-loose@c1', null, 'lead'), ...$failed],
+                [LogTest::entry('remark', 'bar', 'bar/loose/dead', null, 'Looks fine')],
+            ],
         ];
         foreach ($cases as $name => [$fires, $not]) {
             yield "bench: {$name}" => [

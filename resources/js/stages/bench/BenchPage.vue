@@ -112,10 +112,29 @@ async function remarked(): Promise<void> {
         remark.value = '';
     }
 }
+/** The test did not end as expected: it is an open point until it is passed or something is fixed. */
+async function failed(): Promise<void> {
+    const one = test.value;
+    if (!one || practice.value) {
+        return;
+    }
+    if (isDone(one)) {
+        tick(false);
+    }
+    await note({
+        kind: 'fail',
+        place: bench.value.run,
+        command: one.id,
+        text: `${one.title}: ${remark.value.trim() || 'not as expected'}`,
+    });
+    remark.value = '';
+    panel.value?.goNext();
+}
 const shortcuts = [
     { key: '[', what: 'The test before', act: () => step(-1) },
     { key: ']', what: 'The next test', act: () => step(1) },
     { key: 't', what: 'Pass the test', act: () => tick(true) },
+    { key: 'n', what: 'Not so: the test did not end as expected', act: () => void failed() },
     { key: 'r', what: 'The most useful reading', act: () => panel.value?.goNext() },
     { key: 'p', what: 'Practise on simulated wiring', act: () => (practising.value = true) },
     { key: 'm', what: 'Measure a reel', act: () => (measuring.value = true) },
@@ -266,15 +285,19 @@ const things = computed(() =>
                         <button type="button" class="press" @click="tick(true, true)">
                             Pass <kbd class="max-sm:hidden">T</kbd>
                         </button>
+                        <button v-if="!practice" type="button" class="quiet" @click="failed()">
+                            Not so <kbd class="max-sm:hidden">N</kbd>
+                        </button>
                         <button v-if="isDone(test)" type="button" class="quiet" @click="tick(false)">
                             Undo the tick
                         </button>
                         <span v-if="isDone(test)" class="text-lit">✓ done {{ test.at }}</span>
+                        <span v-else-if="test.failed" class="text-stop">✕ {{ test.failed }}</span>
                         <form class="flex min-w-0 flex-1 gap-2" @submit.prevent="remarked()">
                             <input
                                 v-model="remark"
                                 class="field min-w-0 flex-1"
-                                placeholder="Remark for the log"
+                                placeholder="Remark, or what you saw instead"
                                 aria-label="Remark for the log"
                                 maxlength="500"
                             />
