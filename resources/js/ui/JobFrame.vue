@@ -155,11 +155,11 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
 <template>
     <Head :title="`${desk.stages.find((s) => s.id === desk.stage)?.name ?? ''} · ${desk.job}`" />
     <div class="frame">
-        <header class="no-print flex items-center gap-4">
+        <header class="no-print flex items-center gap-x-4 max-sm:flex-wrap">
             <Link href="/" aria-label="All jobs" class="shrink-0"><EmberMark /></Link>
-            <h1 class="truncate text-xl font-semibold">{{ desk.job }}</h1>
+            <h1 class="text-xl font-semibold max-sm:flex-1 max-sm:leading-6 sm:truncate">{{ desk.job }}</h1>
             <span class="hidden truncate text-ink2 lg:inline">{{ desk.client }}</span>
-            <div class="ml-auto flex shrink-0 items-center gap-4 text-ink2">
+            <div class="ml-auto flex shrink-0 items-center gap-4 text-ink2 max-sm:w-full max-sm:justify-between">
                 <button
                     type="button"
                     class="hidden w-52 justify-between border-b border-ink3 py-1 text-left text-ink2 md:flex"
@@ -258,7 +258,7 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
     padding: 0 24px;
 }
 header {
-    height: 52px;
+    min-height: 52px;
 }
 .message {
     margin-top: 8px;

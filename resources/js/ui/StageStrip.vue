@@ -145,4 +145,30 @@ const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
         display: none;
     }
 }
+/* Nine names side by side cannot be read on a phone: two rows, each field wide enough for a thumb. */
+@media (max-width: 480px) {
+    .strip {
+        grid-auto-flow: row;
+        grid-template-columns: repeat(5, 1fr);
+        grid-auto-rows: 44px;
+        height: auto;
+    }
+    .seg,
+    .small .seg {
+        flex-direction: row;
+        gap: 4px;
+        padding: 0 2px;
+        font-size: 12px;
+    }
+    .seg:nth-child(n + 6) {
+        border-top: 1px solid var(--rule);
+    }
+    .seg:nth-child(6) {
+        border-left: 0;
+    }
+    .seg:nth-child(6)::before,
+    .seg:nth-child(6)::after {
+        display: none;
+    }
+}
 </style>

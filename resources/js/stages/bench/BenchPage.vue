@@ -292,8 +292,8 @@ const things = computed(() =>
                             Undo the tick
                         </button>
                         <span v-if="isDone(test)" class="text-lit">✓ done {{ test.at }}</span>
-                        <span v-else-if="test.failed" class="text-stop">✕ {{ test.failed }}</span>
-                        <form class="flex min-w-0 flex-1 gap-2" @submit.prevent="remarked()">
+                        <span v-else-if="test.failed" class="text-stop max-sm:basis-full">✕ {{ test.failed }}</span>
+                        <form class="flex min-w-0 flex-1 gap-2 max-sm:basis-full" @submit.prevent="remarked()">
                             <input
                                 v-model="remark"
                                 class="field min-w-0 flex-1"

@@ -100,11 +100,11 @@ useKeys(() => [
 <template>
     <Head title="Jobs" />
     <div class="mx-auto flex min-h-full max-w-[1080px] flex-col px-6">
-        <header class="flex h-[52px] items-center gap-4">
+        <header class="flex min-h-[52px] flex-wrap items-center gap-x-4">
             <EmberMark />
             <span class="font-head text-xl font-semibold">Ember Dusk</span>
-            <span class="ml-auto text-ink2">{{ user?.name }}, {{ user?.crew }}</span>
-            <button type="button" class="text-ink2" @click="turnFace()">
+            <span class="text-ink2 max-sm:order-last max-sm:w-full sm:ml-auto">{{ user?.name }}, {{ user?.crew }}</span>
+            <button type="button" class="text-ink2 max-sm:ml-auto" @click="turnFace()">
                 {{ face === 'day' ? 'Night' : 'Day' }} <kbd>D</kbd>
             </button>
             <button type="button" class="text-ink2" @click="signOut()">Sign out</button>

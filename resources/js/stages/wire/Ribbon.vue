@@ -25,6 +25,13 @@ const run = computed(() => props.run);
 /** All ribbons of a job share the scale of the longest run: they are at true length. */
 const x = computed(() => scaleLinear([0, props.longest], [LEFT, width.value - RIGHT]));
 provide(RIBBON, { run, x, width });
+/** Edges of the boxes of supply and controller: on a phone they share the width. */
+const NARROW = 560;
+const edges = computed(() =>
+    width.value < NARROW
+        ? { supply: 0.45 * width.value, from: 0.55 * width.value, to: width.value - 1 }
+        : { supply: 210, from: 276, to: 540 },
+);
 /** Metres at which the curve is read, by pointer or by the keys of the ribbon. */
 const reading = ref<number | null>(null);
 </script>
@@ -40,7 +47,7 @@ const reading = ref<number | null>(null);
         </h2>
         <p v-if="run.trouble" class="border-l-4 border-watch bg-sheet px-3 py-2">{{ run.trouble }}</p>
         <div class="relative">
-            <div v-if="run.supply" class="device left-0 w-[210px]">
+            <div v-if="run.supply" class="device left-0" :style="{ width: `${edges.supply}px` }">
                 <span class="block truncate" :title="run.supply.name"
                     ><b class="fig">{{ run.supply.id.toUpperCase() }}</b> {{ run.supply.name }}</span
                 >
@@ -50,7 +57,11 @@ const reading = ref<number | null>(null);
                     ></span
                 >
             </div>
-            <div v-if="run.controller" class="device left-[276px] w-[264px]">
+            <div
+                v-if="run.controller"
+                class="device"
+                :style="{ left: `${edges.from}px`, width: `${edges.to - edges.from}px` }"
+            >
                 <span class="block truncate" :title="run.controller.name"
                     ><b class="fig">{{ run.controller.id.toUpperCase() }}</b> {{ run.controller.name }}</span
                 >
@@ -61,16 +72,22 @@ const reading = ref<number | null>(null);
             </div>
             <svg :width="width" :height="ROW.all" :viewBox="`0 0 ${width} ${ROW.all}`" class="block overflow-visible">
                 <g v-if="run.trunk">
-                    <path d="M210,25H276" stroke="var(--ink)" stroke-width="2.5" />
-                    <text x="243" y="19" text-anchor="middle" class="fig text-[11px]">
+                    <path :d="`M${edges.supply},25H${edges.from}`" stroke="var(--ink)" stroke-width="2.5" />
+                    <text :x="(edges.supply + edges.from) / 2" y="19" text-anchor="middle" class="fig text-[11px]">
                         {{ run.trunk.id.toUpperCase() }}
                     </text>
-                    <text v-if="run.trunk.drop" x="243" y="39" text-anchor="middle" class="fig text-[11px] text-ink2">
+                    <text
+                        v-if="run.trunk.drop && width >= NARROW"
+                        x="243"
+                        y="39"
+                        text-anchor="middle"
+                        class="fig text-[11px] text-ink2"
+                    >
                         {{ run.trunk.drop.text }} V
                     </text>
                 </g>
-                <RibbonTails v-if="run.controller" :from="[290, 526]" />
-                <RibbonTails v-else-if="run.supply" :from="[14, 196]" />
+                <RibbonTails v-if="run.controller" :from="[edges.from + 14, edges.to - 14]" />
+                <RibbonTails v-else-if="run.supply" :from="[14, edges.supply - 14]" />
                 <RibbonStrip v-model:reading="reading" :shown="shown" @add="emit('add', $event)" />
                 <RibbonCurve :shown="shown === 'colour' ? 'light' : shown" :reading="reading" />
                 <g
@@ -115,7 +132,7 @@ const reading = ref<number | null>(null);
 }
 @media (max-width: 700px) {
     .device {
-        width: 46%;
+        padding: 4px 6px;
         overflow: hidden;
     }
 }
