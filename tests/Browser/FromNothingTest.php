@@ -51,7 +51,10 @@ final class FromNothingTest extends BrowserTestCase
         $this->find('[placeholder="Lecture room"]')->sendKeys('Room');
         $this->click(fn() => $this->button('Start the survey'));
         $this->see('begin with an example');
-        self::assertSame('TEXTAREA', $this->js('return document.activeElement.tagName'));
+        $this->eventually(
+            fn(): bool => $this->js('return document.activeElement.tagName') === 'TEXTAREA',
+            'the caret is not in the notes',
+        );
         $this->click(fn() => $this->button('A room with a loop'));
         $this->see('14.40');
         $this->dontSee('begin with an example');
