@@ -214,7 +214,14 @@ return [
         ['$amps > $switch->amps', '$amps > 2 * $switch->amps'],
         ['$volts > $switch->volts', '$volts > 2 * $switch->volts'],
     ],
-    ['Checks/Supply/NoMains.php', ['$site->batteries === [] ||', ''], ['$site->outlets !== [] ||', '']],
+    ['Checks/Supply/NoMains.php', ['!$case->plan->power()->withoutMains($case->run) ||', '']],
+    [
+        'Plan/Power.php',
+        ['$batteries > 0 && $outlets === 0', '$batteries > 0'],
+        ['$batteries > 0 && $outlets === 0', '$outlets === 0'],
+    ],
+    ['Checks/Scene/SceneFindings.php', ['$asked <= $run->cap + 1e-9', '$asked <= 1.5 * $run->cap']],
+    ['Bench/Log/BenchFacts.php', ['$f->place !== $e->place', 'true']],
     [
         'Checks/Protection/TouchVoltage.php',
         ['DRY = 60.0', 'DRY = 600.0'],

@@ -80,6 +80,11 @@ return [
         ['$step->work * $people', '$step->minutes * $people', 'Costing/QuoteTest.php'],
         ['$terms->travelMinutes * $arrangement->journeys()', '$terms->travelMinutes', 'Costing/QuoteTest.php'],
     ],
+    ['Plan/Routes/DataRoute.php', ['$sum < ($best[$done | $bit][$next] ?? INF)', 'true', 'Plan/DataLinesTest.php']],
+    ['Plan/DataOutput.php', ['intdiv($used, $each)', '0', 'Plan/BoardsTest.php']],
+    ['Joining/Order/JoinMoves.php', ['&& $this->grows($n, $done)', '', 'Joining/RemotesTest.php']],
+    ['Joining/LiveRun.php', ['$given->at - $last->at <= self::TWICE &&', 'false &&', 'Joining/PeopleTest.php']],
+    ['Joining/Guide/Queue.php', ['$shared($s) || !$which($s)', '!$which($s)', 'Joining/PeopleTest.php']],
     ['Plan/BoxRoom.php', ['        sort($size);', ''], ['FULL = 0.6;', 'FULL = 0.7;']],
     [
         'Plan/Routes/CableWay.php',
