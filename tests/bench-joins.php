@@ -134,7 +134,7 @@ $from = hrtime(true);
 Order::for($large);
 printf("order of 60 devices: %.0f ms\n", (hrtime(true) - $from) / 1e6);
 
-// Kinds of people who follow the guide, every second of them with a fault in the kit: how they end, and what it costs beyond hands that never err.
+// Kinds of people who follow the guide, every second of them with a fault in the kit: results, and the cost beyond ideal hands.
 $people = (int) ($argv[2] ?? 300);
 foreach (Person::kinds() as $name => $person) {
     $works = $said = $false = 0;

@@ -40,6 +40,6 @@ createInertiaApp({
         startOutbox();
         startActs();
     },
-    // Its style is in app.css: the page may not add styles of its own.
+    // Its style is in app.css: the page may not add style elements.
     progress: { delay: 300, includeCSS: false },
 });

@@ -33,7 +33,7 @@ final class HeadersTest extends TestCase
         $this->assertGuarded($this->postJson("/jobs/{$job->id}/change", [])->assertUnprocessable());
     }
 
-    /** A page can name scripts and styles of its own answer only: the nonce is another one each time. */
+    /** A nonce permits scripts and styles of one answer only. */
     public function test_a_nonce_is_used_once(): void
     {
         $nonces = [];

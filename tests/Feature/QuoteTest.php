@@ -38,7 +38,7 @@ final class QuoteTest extends TestCase
         );
     }
 
-    /** Deposit, validity and conditions are printed if they are set; without tax that is said in words. */
+    /** Deposit, validity and conditions are printed if they are set; without tax it states so. */
     public function test_a_quote_prints_its_terms(): void
     {
         $text = fn(): string => (string) preg_replace(

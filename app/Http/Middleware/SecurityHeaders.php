@@ -10,7 +10,7 @@ use Illuminate\Support\Facades\Vite;
 use Symfony\Component\HttpFoundation\Response;
 
 /**
- * Headers of every answer that limit what a page may load, run and tell others: scripts and styles of this server only, inline ones only with the nonce
+ * Headers of every answer that limit a page's loads, scripts and messages to others: scripts and styles of this server only, inline ones only with the nonce
  * of the answer, never in a frame.
  */
 final class SecurityHeaders

@@ -194,7 +194,7 @@ final readonly class JoinStep
         );
     }
 
-    /** One step of this and of the next, which has to follow at once: its hands are read before any of them moves. */
+    /** One step of this and of the next, which must follow immediately: both are read before the first gesture. */
     public function followedBy(self $next): self
     {
         return $next->withChanged(

@@ -7,7 +7,7 @@ namespace EmberDusk\Joining;
 /** Controls that form a network with what they link to, and the lights that such controls have in common: all of them are one network. */
 final readonly class LinkGroup
 {
-    /** Whether a control forms a network by itself where no hub has made one. */
+    /** Whether a control forms a network where no hub has made one. */
     public static function forms(Unit $control): bool
     {
         return Families::say($control, FamilyFact::FormsNetwork);

@@ -67,7 +67,7 @@ final readonly class DataLine implements JsonReadable
         return in_array($run->id, $this->reversed, true) === $leaves ? 0 : $plan->cutMarks($run)?->lastPad() ?? 0;
     }
 
-    /** On an output of its own. */
+    /** On a separate output. */
     public function alone(): self
     {
         return $this->withChanged(mirrors: null);

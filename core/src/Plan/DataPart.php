@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-/** Pixels of a run on one data output: a whole run, or a part of one that is too long for an output. */
+/** Pixels of a run on one data output: a run, or part of a run that is too long for one output. */
 final readonly class DataPart
 {
     /**

@@ -70,7 +70,7 @@ final readonly class Power
         return in_array(Source::Mains, $this->sources(), true);
     }
 
-    /** Whether a run has no mains to be fed by: its place has batteries and no outlet, or so has the whole job. */
+    /** Whether a run has no mains to be fed by: batteries and no outlet, in its place or in all places of the job. */
     public function withoutMains(Run $run): bool
     {
         $batteries = $outlets = 0;

@@ -51,7 +51,7 @@ trait TidyPlan
     }
 
     /**
-     * Data lines of boards and runs that are still there; a branch of one that is gone is a line of its own.
+     * Data lines of boards and runs that are still there; a branch whose line is gone becomes a separate line.
      *
      * @return array<string, DataLine>
      */

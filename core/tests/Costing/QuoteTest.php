@@ -109,7 +109,7 @@ final class QuoteTest extends TestCase
         self::assertSame('1', $never->lines['ways']->count);
     }
 
-    /** The groups that a client reads hold every kind of work once, and add up to the same. */
+    /** Groups of the client's quote contain each kind of work once, with the same sum. */
     public function test_the_works_of_a_client_are_the_lines_of_the_crew(): void
     {
         $kinds = array_merge(...array_values(Quote::WORKS));

@@ -91,7 +91,7 @@ final class RehearsalTest extends TestCase
                 $counts[$flaw->code][$seed] = in_array($key, $done->found, true);
             }
         }
-        // One missed join is not a fault, a lead that stayed connected shows only when it takes a link, a remote of its own only when it links second.
+        // One missed join is not a fault, a lead that stayed connected shows only when it takes a link, a remote takes over only when it links second.
         unset($counts[Flaws::MISSED], $counts['two-powered'], $counts['took-over']);
         foreach ($counts as $code => $named) {
             self::assertNotContains(false, $named, $code);
