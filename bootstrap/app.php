@@ -36,7 +36,11 @@ return Application::configure(basePath: dirname(__DIR__))
         $middleware->web(append: [NoStore::class, OpenAccount::class, SentBy::class, HandleInertiaRequests::class]);
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([
-            static fn(Request $request): bool => $request->is('jobs/*/change', 'jobs/*/preview'),
+            static fn(Request $request): bool => $request->is(
+                'jobs/*/change',
+                'jobs/*/preview',
+                'jobs/*/quotes/preview',
+            ),
         ]);
         $middleware->redirectGuestsTo(static fn(): string => route('sign-in'));
         $middleware->redirectUsersTo(static fn(): string => route('home'));

@@ -42,24 +42,6 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('S2 to S1');
     }
 
-    /** An empty Survey has the caret in its notes, and three examples to change. */
-    public function test_an_empty_survey_begins_with_an_example(): void
-    {
-        $this->signIn();
-        $this->press('n');
-        $this->find('[role=dialog] input')->sendKeys('Reading room');
-        $this->find('[placeholder="Lecture room"]')->sendKeys('Room');
-        $this->click(fn() => $this->button('Start the survey'));
-        $this->see('begin with an example');
-        $this->eventually(
-            fn(): bool => $this->js('return document.activeElement.tagName') === 'TEXTAREA',
-            'the caret is not in the notes',
-        );
-        $this->click(fn() => $this->button('A room with a loop'));
-        $this->see('14.40');
-        $this->dontSee('begin with an example');
-    }
-
     private function radio(string $label): \Facebook\WebDriver\Remote\RemoteWebElement
     {
         return $this->browser()->driver->findElement(

@@ -37,6 +37,7 @@ final class WalkTest extends BrowserTestCase
             fn(): bool => $this->js('return document.activeElement.tagName') === 'TEXTAREA',
             'the caret is not in the notes',
         );
+        $this->see('begin with an example');
         $this->press("start door\n5.20 cove\nright 3,8O cove");
         $this->see('has a letter among its digits. Did you mean 3,80?');
         self::assertSame('3,8O', $this->find('.behind .slip')->getText());

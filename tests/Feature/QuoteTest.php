@@ -96,7 +96,8 @@ final class QuoteTest extends TestCase
     public function test_previews_the_effect_of_other_terms(): void
     {
         $before = $this->answer($this->getJson("/jobs/{$this->job->id}/quotes"), 'quoteState');
-        $change = ['kind' => 'SetTerms', 'hourRate' => 50];
+        // As the page sends it, without conditions.
+        $change = ['kind' => 'SetTerms', 'hourRate' => 50, 'conditions' => ''];
         $told = $this->answer(
             $this->postJson("/jobs/{$this->job->id}/quotes/preview", ['stage' => 'parts', 'change' => $change]),
             'quoteMove',
