@@ -96,8 +96,11 @@ final class QuoteTest extends TestCase
     public function test_previews_the_effect_of_other_terms(): void
     {
         $before = $this->answer($this->getJson("/jobs/{$this->job->id}/quotes"), 'quoteState');
-        // As the page sends it, without conditions.
-        $change = ['kind' => 'SetTerms', 'hourRate' => 50, 'conditions' => ''];
+        // As the page sends it: every term, without conditions.
+        $terms = $this->job->newest()->plan()->terms->write();
+        $change = ['kind' => 'SetTerms'] + array_diff_key($terms, ['length' => 0, 'wire' => 0, 'hoursADay' => 0]);
+        $change['hourRate'] = 50;
+        self::assertSame('', $change['conditions']);
         $told = $this->answer(
             $this->postJson("/jobs/{$this->job->id}/quotes/preview", ['stage' => 'parts', 'change' => $change]),
             'quoteMove',

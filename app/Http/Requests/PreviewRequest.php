@@ -9,7 +9,7 @@ class PreviewRequest extends ScreenRequest
 {
     public function rules(): array
     {
-        return ['change' => ['required', 'array', 'max:10']] + parent::rules();
+        return ['change' => ['required', 'array', 'max:20']] + parent::rules();
     }
 
     /** @return array<array-key, mixed> */
