@@ -5,10 +5,15 @@ declare(strict_types=1);
 namespace Tests;
 
 use Closure;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Registry;
+use EmberDusk\Job\JobState;
+use EmberDusk\Tests\Demo;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use Illuminate\Testing\TestResponse;
+use RuntimeException;
 use Symfony\Component\HttpFoundation\Response;
 
 /** Writes' requests for survey, parts, build and bench. */
@@ -62,6 +67,15 @@ final class WorkWrites
                 'after' => 'isolate-lecture',
                 'on' => $n % 2 === 0,
             ]),
+            'point.accept' => fn() => $this->ask('POST', "{$at}/accept", $this->accepted()),
+            'point.back' => function () use ($at): TestResponse {
+                $accepted = $this->accepted();
+
+                return $this->after('POST', "{$at}/accept", $accepted)->ask('POST', "{$at}/accept/back", [
+                    'uuid' => (string) Str::uuid(),
+                    'entry' => $accepted['uuid'],
+                ]);
+            },
             'bench.log' => fn() => $this->ask('POST', "{$at}/bench/log", $this->remark()),
             'bench.practise' => fn(int $n) => $this->ask('POST', "{$at}/bench/practices", [
                 'seed' => $n,
@@ -137,6 +151,22 @@ final class WorkWrites
                     ),
             ),
         ];
+    }
+
+    /** @return array<string, mixed> acceptance of an open point of the survey, which no other request changes */
+    private function accepted(): array
+    {
+        $points = Registry::check(
+            JudgedJob::for(new JobState($this->job->newest()->plan(), [], Demo::shelf())),
+            Registry::all(),
+        );
+        foreach ($points as $point) {
+            if ($point->acceptable() && $point->place->stage === 'survey') {
+                return ['uuid' => (string) Str::uuid(), 'key' => $point->key(), 'reason' => $this->who];
+            }
+        }
+
+        throw new RuntimeException('The job has no open point of the survey.');
     }
 
     /** @return array<string, mixed> */

@@ -45,8 +45,14 @@ final class BackupTest extends TestCase
         self::assertGreaterThan(50, count($before));
         self::assertSame(array_keys($before), array_keys($after));
         foreach ($before as $path => $answer) {
-            self::assertSame($answer, $after[$path], $path);
+            self::assertSame(self::withoutNonce($answer), self::withoutNonce($after[$path]), $path);
         }
+    }
+
+    /** Each answer has a nonce of its own. */
+    private static function withoutNonce(mixed $answer): mixed
+    {
+        return is_string($answer) ? preg_replace('/ nonce="[^"]*"/', '', $answer) : $answer;
     }
 
     public function test_a_backup_is_whole_while_others_write(): void

@@ -219,6 +219,7 @@ final class ScreensTest extends TestCase
                     'facts' => [],
                     'notes' => [],
                     'kits' => [],
+                    'seen' => [],
                 ] +
                 Sheet::for(
                     job: JudgedJob::for(self::work($plan)),

@@ -14,7 +14,6 @@ use App\Time\Clock;
 use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -24,17 +23,17 @@ use Illuminate\Support\Facades\DB;
 /** Open points that a person accepts with a reason, and takes back: entries of the log. */
 final readonly class AcceptController
 {
+    private const UTC = 'Y-m-d\TH:i:s.v\Z';
+
     public function __construct(private JobLoader $loader) {}
 
     public function accept(AcceptRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
     {
         $plan = $job->newest()->plan();
         $key = $request->string('key')->toString();
-        $there = array_filter(
-            Findings::for($this->loader->load($job, $plan)),
-            static fn(Finding $f): bool => $f->key() === $key,
-        );
-        $finding = array_values($there)[0] ?? throw OutOfTurn::at('/key', 'That point is no longer open.');
+        $finding =
+            Findings::find($this->loader->load($job, $plan), $key) ??
+            throw OutOfTurn::at('/key', 'That point is no longer open.');
         if (!$finding->acceptable()) {
             throw InvalidInput::at('/key', 'A point marked stop cannot be accepted: fix it.');
         }
@@ -52,7 +51,7 @@ final readonly class AcceptController
                 text: "{$finding->title}. Reason: {$reason}",
                 by: '',
                 sure: false,
-                at: self::now(),
+                at: Clock::now()->format(self::UTC),
                 who: $user->name,
             ),
         );
@@ -79,7 +78,7 @@ final readonly class AcceptController
                 text: 'Taken back',
                 by: '',
                 sure: false,
-                at: self::now(),
+                at: Clock::now()->format(self::UTC),
                 who: $user->name,
             ),
         );
@@ -90,10 +89,5 @@ final readonly class AcceptController
     private function keep(Job $job, Plan $plan, User $user, LogEntry $entry): void
     {
         DB::transaction(static fn(): bool => LogBook::keep($job, $plan, $entry->check(), $user->id, null));
-    }
-
-    private static function now(): string
-    {
-        return Clock::now()->format('Y-m-d\TH:i:s.v\Z');
     }
 }

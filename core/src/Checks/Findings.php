@@ -22,6 +22,18 @@ final readonly class Findings
         );
     }
 
+    /** The finding with a key, accepted or not; null when it is not there. */
+    public static function find(JobState $state, string $key): ?Finding
+    {
+        foreach (self::all($state) as $finding) {
+            if ($finding->key() === $key) {
+                return $finding;
+            }
+        }
+
+        return null;
+    }
+
     /** @return list<LogEntry> acceptances of findings that are still there, in the order of the findings */
     public static function accepted(JobState $state): array
     {

@@ -21,7 +21,7 @@ final class PlannerTest extends TestCase
 {
     private const SEED = 404;
 
-    /** @return iterable<string, array{int}> ten of the hundred jobs; EMBER_SEEDS=100 takes all */
+    /** @return iterable<string, array{int}> six of the hundred jobs; EMBER_SEEDS=100 takes all, in tens */
     public static function tens(): iterable
     {
         for ($from = 0; $from < min(100, max(10, (int) getenv('EMBER_SEEDS'))); $from += 10) {
@@ -34,7 +34,7 @@ final class PlannerTest extends TestCase
     public function test_it_finds_what_nested_loops_find(int $from): void
     {
         $seen = ['infeasible' => 0, 'best single runs clash' => 0, 'no simple layout' => 0, 'existing leg' => 0];
-        foreach (self::jobs($from, 10) as $case => [$plan, $ids, $shelf, $kind]) {
+        foreach (self::jobs($from, getenv('EMBER_SEEDS') === false ? 6 : 10) as $case => [$plan, $ids, $shelf, $kind]) {
             $of = self::group($plan, $ids);
             $enumerator = new Enumerator($plan, new Tables($plan, 'room', new Basis($shelf)), $shelf);
             $wanted = $kind === 'pinned' ? $enumerator->onOneSupply($of) : $enumerator->best($of);
