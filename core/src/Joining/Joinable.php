@@ -131,12 +131,11 @@ final readonly class Joinable
                         LinkGroup::forms($roster->unit($w->control)),
                 ),
             );
-            $hubs = array_filter(
-                $wants,
-                static fn(ControlledLight $w): bool => $w->light === $unit->id &&
-                    $roster->unit($w->control)->role === Unit::HUB,
-            );
-            if ($most === null || $hubs !== [] || count($own) <= $most) {
+            if (
+                $most === null ||
+                count($own) <= $most ||
+                LinkGroup::hub($roster->unit($own[0]->control), $roster) !== null
+            ) {
                 continue;
             }
             $over = array_slice($own, (int) $most);

@@ -132,6 +132,25 @@ final class JoinableTest extends TestCase
         self::assertTrue(Rehearsal::run($joinable->roster, 1)->works(), 'the rest is joined');
     }
 
+    /** The bird hide without its hub: two remotes on one light, of which the instructions admit one. */
+    public function test_a_light_that_admits_fewer_remotes_is_named(): void
+    {
+        $hide = self::demo('hide')->with(hubs: []);
+        $two = self::with($hide, ['i8' => ['remote-zigbee-4', 'hide', 1], 'i9' => ['remote-zigbee-4', 'hide', 1]]);
+        self::assertNotContains(
+            'remotes c1',
+            self::codes(Joinable::for($two)),
+            'unless the instructions say so, several',
+        );
+        $id = $two->controllers['c1']->kit;
+        $one = self::snapshot(
+            ['profile' => ['remotes' => 1] + (array) $two->kit[$id]->written['profile']] + $two->kit[$id]->written,
+        );
+        $joinable = Joinable::for($two->with(kit: [$id => $one] + $two->kit));
+        self::assertContains('remotes c1', self::codes($joinable));
+        self::assertCount(1, $joinable->roster->wants);
+    }
+
     public function test_a_hub_that_is_full_is_named(): void
     {
         $plan = self::demo('narrowboat');

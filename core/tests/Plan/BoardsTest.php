@@ -19,6 +19,7 @@ use EmberDusk\Plan\DataPart;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Steps;
@@ -53,6 +54,16 @@ final class BoardsTest extends TestCase
         $small = Demo::with($plan, ['kind' => 'SetCap', 'run' => 'band', 'cap' => 0.2]);
         $back = Demo::with($small, ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => 'cable-3x25']);
         self::assertSame(['c1' => 's1', 'f1' => 'c1'], self::ways($back));
+    }
+
+    /** Cores of the feed's cable carry data only if there are enough: two poles and a data wire. */
+    public function test_a_cable_of_two_cores_carries_no_data(): void
+    {
+        $words = static fn(Plan $plan): string => DataLead::words($plan, $plan->run('r1'));
+        $plan = self::circuit('i1')->plan();
+        self::assertStringContainsString('1.50 m from I1, in the feed’s cable', $words($plan));
+        $thin = self::circuit('i1')->cable('k1', '2x2.5', 'i1', 'f1', metres: 1.5)->plan();
+        self::assertStringContainsString('1.50 m of lead from I1', $words($thin));
     }
 
     public function test_the_start_of_the_feeds_is_chosen_by_hand(): void

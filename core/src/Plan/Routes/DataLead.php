@@ -16,7 +16,7 @@ final readonly class DataLead
     /**
      * @param  Run|null  $from  null for the board
      * @param  float|null  $metres  null if a position is unknown
-     * @param  bool  $cored  whether cores of the cable to the feed carry it
+     * @param  bool  $cored  whether the cable to the feed has cores for it
      */
     private function __construct(public ?Run $from, public Run $to, public ?float $metres, public bool $cored) {}
 
@@ -89,6 +89,16 @@ final readonly class DataLead
         return $leads;
     }
 
+    /**
+     * Fewest cores on the way to a feed.
+     *
+     * @param  non-empty-array<LaidCable>  $way
+     */
+    private static function cores(Plan $plan, array $way): int
+    {
+        return min(array_map(static fn(LaidCable $c): int => $plan->cable($c->kit)->cores ?? 0, $way));
+    }
+
     private static function first(Plan $plan, DataLine $line, Run $run): self
     {
         $pad = $line->pad($plan, $run);
@@ -99,7 +109,7 @@ final readonly class DataLead
                     null,
                     $run,
                     array_sum(array_map(static fn(LaidCable $c): float => $c->length, $way)),
-                    true,
+                    self::cores($plan, $way) >= $plan->cores($run),
                 );
             }
         }

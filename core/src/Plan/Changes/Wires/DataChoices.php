@@ -107,7 +107,7 @@ final readonly class DataChoices
             return [];
         }
         [$now, $then] = [$this->metres($line), $this->metres($best)];
-        if ($then > $now - self::WORTH) {
+        if ($now === null || $then === null || $then > $now - self::WORTH) {
             return [];
         }
         $say = $this->plan->terms->say(...);
@@ -115,12 +115,12 @@ final readonly class DataChoices
         return [$this->fix("Data in the order with {$say($then)} of lead instead of {$say($now)}", [$n => $best])];
     }
 
-    /** Metres of the leads whose ends are known. */
-    private function metres(DataLine $line): float
+    /** Metres of its leads; null if one of them is not known, as sums could not be compared then. */
+    private function metres(DataLine $line): ?float
     {
-        return array_sum(
-            array_map(static fn(DataLead $l): float => $l->metres ?? 0.0, DataLead::of($this->plan, $line)),
-        );
+        $metres = array_map(static fn(DataLead $l): ?float => $l->metres, DataLead::of($this->plan, $line));
+
+        return in_array(null, $metres, true) ? null : array_sum($metres);
     }
 
     /** @param  array<int, DataLine|null>  $changed  by number; null goes */
