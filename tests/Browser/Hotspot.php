@@ -34,7 +34,7 @@ final class Hotspot
         return new self("http://127.0.0.1:{$port}", $process, $mode);
     }
 
-    /** @param  'relay'|'sign-in'|'json'|'empty'|'gateway'|'cut'  $mode */
+    /** @param  'relay'|'sign-in'|'gateway'|'cut'  $mode */
     public function does(string $mode): void
     {
         file_put_contents($this->mode, $mode);

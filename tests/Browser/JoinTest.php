@@ -31,13 +31,11 @@ final class JoinTest extends BrowserTestCase
             $this->js('return document.documentElement.scrollWidth'),
             'nothing is wider than the phone',
         );
-        foreach (['dead@c1', 'lead-loose@c1'] as $flaw) {
-            $this->rehearse($flaw);
-            $this->see('On the simulated devices: 1 of 1 controls work.');
-            $this->see('Found and fixed');
-            $this->dontSee('Still hidden');
-            $this->click(fn() => $this->button('New run'));
-        }
+        $this->rehearse('lead-loose@c1');
+        $this->see('On the simulated devices: 1 of 1 controls work.');
+        $this->see('Found and fixed');
+        $this->dontSee('Still hidden');
+        $this->click(fn() => $this->button('New run'));
         $this->browser()->size(1280, 800);
     }
 

@@ -38,8 +38,6 @@ final class NetworkTest extends BrowserTestCase
         foreach (
             [
                 'sign-in' => 'the network may require a sign-in',
-                'json' => 'the network may require a sign-in',
-                'empty' => 'the network may require a sign-in',
                 'gateway' => 'the network may require a sign-in',
                 'cut' => 'No signal',
             ]

@@ -10,13 +10,6 @@ if ($mode === 'sign-in') {
         '<!doctype html><title>Welcome</title><h1>Welcome to the guest network</h1><form><button>Accept</button></form>'
     );
 }
-if ($mode === 'json') {
-    header('Content-Type: application/json');
-    exit('{"portal":"accept"}');
-}
-if ($mode === 'empty') {
-    exit();
-}
 if ($mode === 'gateway') {
     http_response_code(502);
     exit('Bad gateway');

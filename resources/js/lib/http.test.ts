@@ -13,8 +13,10 @@ test('an answer of ours is handed on', async () => {
 });
 
 test('an answer without our mark, one cut off and none at all count as not reached', async () => {
-    answer('<html>Sign in to this network</html>', 200, false);
-    await expect(ask('GET', '/')).rejects.toMatchObject({ status: 0, message: IN_BETWEEN });
+    for (const body of ['<html>Sign in to this network</html>', '{"portal": "accept"}', '']) {
+        answer(body, 200, false);
+        await expect(ask('GET', '/')).rejects.toMatchObject({ status: 0, message: IN_BETWEEN });
+    }
     answer('{"revision": ');
     await expect(ask('GET', '/')).rejects.toMatchObject({ status: 0 });
     vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('gone')));
