@@ -48,6 +48,21 @@ final readonly class FirstForPurpose
         return null;
     }
 
+    /** Cable for data: the fewest cores that are enough, the thinnest of those; it carries next to no current. */
+    public function dataWire(int $cores): ?KitSnapshot
+    {
+        $fits = array_filter(
+            $this->shelf->ofKind('cable'),
+            static fn(KitSnapshot $s): bool => $s->entry instanceof Cable && $s->entry->cores >= $cores,
+        );
+        $size = static fn(KitSnapshot $s): array => $s->entry instanceof Cable
+            ? [$s->entry->cores, $s->entry->conductor->area()]
+            : [];
+        usort($fits, static fn(KitSnapshot $a, KitSnapshot $b): int => $size($a) <=> $size($b));
+
+        return $fits[0] ?? null;
+    }
+
     /** The profile that was chosen for a run; else the first for outdoors or indoors that takes the strip's heat, or the first for there that does not. */
     public function profile(Plan $plan, Run $run): ?KitSnapshot
     {

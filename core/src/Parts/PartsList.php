@@ -9,6 +9,7 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
 use LogicException;
@@ -121,6 +122,9 @@ final readonly class PartsList
                 runs: $runs[$cable->id] ?? [],
             );
         }
+        foreach (DataLead::separate($plan) as $lead) {
+            self::data($plan, $uses, $wanted, $lead);
+        }
         UnitParts::add($plan, $uses, $wanted);
 
         return new self(
@@ -216,6 +220,29 @@ final readonly class PartsList
             unit: 'piece',
             why: "in {$name}{$for}",
             runs: $runs,
+        );
+    }
+
+    private static function data(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted, DataLead $lead): void
+    {
+        $why = "data from {$lead->begins()} to {$lead->to->name()}";
+        $wanted->add(
+            kit: $lead->metres === null ? null : $uses->dataWire($lead->wires($plan)),
+            group: 'Cable',
+            count: ($lead->metres ?? 0.0) + 2 * self::SLACK,
+            unit: 'm',
+            why: $why .
+                ($lead->metres === null ? ' is not measured' : ", {$plan->terms->say($lead->metres)} and slack"),
+            runs: [$lead->to->id],
+        );
+        self::joints(
+            plan: $plan,
+            uses: $uses,
+            wanted: $wanted,
+            joint: $uses->joint(),
+            count: Joints::ofTail($lead->wires($plan)),
+            why: $why,
+            runs: [$lead->to->id],
         );
     }
 

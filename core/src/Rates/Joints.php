@@ -6,6 +6,7 @@ namespace EmberDusk\Rates;
 
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Run;
 
 /**
@@ -74,6 +75,17 @@ final readonly class Joints
     {
         return self::ofTail($plan->cores($run)) * count($plan->cutMarks($run)->jumps ?? []) +
             self::ofSeams($plan, $run, $inStrip);
+    }
+
+    /** Of the data wire to a run that is not in its cable: every core at both ends. */
+    public static function ofData(Plan $plan, Run $run): int
+    {
+        $count = 0;
+        foreach (DataLead::separate($plan) as $lead) {
+            $count += $lead->to->id === $run->id ? self::ofTail($lead->wires($plan)) : 0;
+        }
+
+        return $count;
     }
 
     /** Joints between strip ends of a run. */

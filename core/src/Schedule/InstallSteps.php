@@ -7,6 +7,7 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Source;
@@ -172,12 +173,15 @@ final class InstallSteps
     private function lay(Run|Fitting $of, array $ways, array $after): array
     {
         $new = array_diff_key($ways, $this->laid);
-        if ($new !== []) {
-            $metres = array_sum(array_map(static fn(LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new));
+        $data = array_filter(DataLead::separate($this->plan), static fn(DataLead $l): bool => $l->to->id === $of->id);
+        if ($new !== [] || $data !== []) {
+            $metres =
+                array_sum(array_map(static fn(LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new)) +
+                array_sum(array_map(static fn(DataLead $l): float => $l->metres ?? 0.0, $data));
             $step = $this->list->addFor(
                 of: $of,
                 kind: 'cables',
-                title: 'lay cables, mark both ends',
+                title: 'lay cables' . ($data === [] ? '' : ' and the data wire') . ', mark both ends',
                 why: 'Mark the leads first: left, right, left along the strip.',
                 units: $metres,
                 people: 1,
@@ -188,10 +192,11 @@ final class InstallSteps
             $this->laid += array_fill_keys(array_keys($new), $step);
             $this->new[$of->id] = $new;
         }
-        if ($ways === []) {
-            return $after;
+        $steps = array_map(fn(LaidCable $c): string => $this->laid[$c->id], $ways);
+        if (isset($step)) {
+            $steps[] = $step;
         }
 
-        return array_values(array_unique(array_map(fn(LaidCable $c): string => $this->laid[$c->id], $ways)));
+        return $steps === [] ? $after : array_values(array_unique($steps));
     }
 }

@@ -143,7 +143,7 @@ final readonly class RunSteps
         }
         $joints = RunJoints::for(
             $this->plan,
-            Joints::ofRun($this->plan, $run, $this->joined[$run->id] ?? 0),
+            Joints::ofRun($this->plan, $run, $this->joined[$run->id] ?? 0) + Joints::ofData($this->plan, $run),
             $this->install->cables($run->id),
             $this->at,
         );

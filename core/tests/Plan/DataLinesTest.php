@@ -8,6 +8,7 @@ use EmberDusk\Bench\PixelCount;
 use EmberDusk\Checks\Controller\PixelBoards;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Job\JobState;
+use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Changes\Wires\DataChoices;
@@ -20,6 +21,9 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Routes\DataRoute;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
@@ -150,6 +154,65 @@ final class DataLinesTest extends TestCase
         self::assertSame([], $lead($turned));
         // The box is 0.3 m from the end of the strip, and the lead has 0.3 m to work with.
         self::assertEqualsWithDelta(0.6, self::lead($turned, (string) $turned->run('band')->controller), 1e-9);
+    }
+
+    /** The cables come from the supply, so that data has wires of its own: two cores, lengths along the walls by hand, with 0.3 m to work with. */
+    public function test_a_data_wire_is_bought_laid_and_joined(): void
+    {
+        $plan = self::arranged([['runs' => ['north', 'east', 'west'], 'reversed' => ['west']], ['runs' => ['south']]]);
+        $wires = array_filter(
+            PartsList::for($plan, Demo::shelf())->part('cable-2x075')->why,
+            static fn(string $why): bool => str_starts_with($why, 'data from'),
+            ARRAY_FILTER_USE_KEY,
+        );
+        // South's start is 1 + 2 + 3 m before the corner that the board is 0.1 m behind; 0.15 m of slack at each end.
+        self::assertEqualsWithDelta(
+            [
+                'data from C1 to North, 1.20 m and slack' => 0.9 + 0.3 + 0.3,
+                'data from C1 to South, 6.40 m and slack' => 6.1 + 0.3 + 0.3,
+                'data from North to East, 2.30 m and slack' => 2.3 + 0.3,
+                'data from East to West, 7.30 m and slack' => 7.3 + 0.3,
+            ],
+            $wires,
+            1e-9,
+        );
+        $step = static fn(Plan $of, string $id): Step => array_column(
+            Steps::for($of, PartsList::for($of, Demo::shelf()), new Productivity([])),
+            null,
+            'id',
+        )[$id];
+        self::assertSame('West: lay cables and the data wire, mark both ends', $step($plan, 'cables-west')->title);
+        self::assertSame('South: lay cables and the data wire, mark both ends', $step($plan, 'cables-south')->title);
+        self::assertContains('cable-2x075', $step($plan, 'cables-west')->needs);
+        // Fed from the board the cable's third core brings the data: a lead of two cores less to join at both ends.
+        $fed = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => 'south', 'kit' => 'cable-3x25']);
+        $cored = Demo::with($fed, ['kind' => 'FeedFrom', 'run' => 'south', 'from' => 'c1']);
+        self::assertSame('South: lay cables, mark both ends', $step($cored, 'cables-south')->title);
+        self::assertSame(4.0, $step($fed, 'joints-south')->units - $step($cored, 'joints-south')->units);
+    }
+
+    /** A clock and a data wire need their return too: three cores. Where a place is not known, the list says what it lacks. */
+    public function test_a_clocked_lead_has_three_cores_and_one_not_measured_is_named(): void
+    {
+        $plan = self::arranged([['runs' => ['north', 'east']]]);
+        foreach (['north', 'east', 'south', 'west'] as $run) {
+            $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'pixels-12-clocked']);
+        }
+        $leads = DataLead::separate($plan);
+        self::assertContains('east', array_map(static fn(DataLead $l): string => $l->to->id, $leads));
+        self::assertSame(
+            [3],
+            array_values(array_unique(array_map(static fn(DataLead $l): int => $l->wires($plan), $leads))),
+        );
+        $written = json_decode(JobFile::write(self::arranged([['runs' => ['north']]])), true);
+        self::assertIsArray($written);
+        foreach (array_keys($written['controllers']) as $n) {
+            $written['controllers'][$n]['stands'] = null;
+        }
+        self::assertContains(
+            'Cable: data from C1 to North is not measured',
+            PartsList::for(JobFile::read((string) json_encode($written)), Demo::shelf())->lacking,
+        );
     }
 
     public function test_every_choice_does_what_its_button_says(): void

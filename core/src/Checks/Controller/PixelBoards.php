@@ -269,7 +269,7 @@ final readonly class PixelBoards extends Check
             $this->rule('pixel-cores')->watch(
                 place: new FindingPlace('wire', $laid->id),
                 title: "{$name} has {$cable->cores} cores, power and data need {$needs}",
-                detail: 'Choose a cable with a core for each data wire, or lay a separate data wire.',
+                detail: 'Parts has a data wire beside it. A cable with a core for each data wire does without.',
                 number: (float) $cable->cores,
                 limit: (float) $needs,
                 fixes: $more === null

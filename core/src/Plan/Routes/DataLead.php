@@ -32,7 +32,7 @@ final readonly class DataLead
         foreach (DataLine::on($plan, (string) $run->controller) as $line) {
             foreach (self::of($plan, $line) as $lead) {
                 if ($lead->to->id === $run->id) {
-                    $parts[] = $lead->said($plan, $label);
+                    $parts[] = $lead->said($plan);
                 }
             }
         }
@@ -40,9 +40,9 @@ final readonly class DataLead
         return "{$label}: " . implode('; ', $parts);
     }
 
-    private function said(Plan $plan, string $board): string
+    private function said(Plan $plan): string
     {
-        $from = $this->from?->name() ?? $board;
+        $from = $this->begins();
 
         return match (true) {
             $this->metres === null => "lead from {$from} not measured",
@@ -61,6 +61,35 @@ final readonly class DataLead
         }
 
         return null;
+    }
+
+    /**
+     * Leads that are wires of their own, not cores of a feed's cable; those whose length is not known too.
+     *
+     * @return list<self>
+     */
+    public static function separate(Plan $plan): array
+    {
+        $leads = [];
+        foreach ($plan->controllers as $board => $_) {
+            foreach (DataLine::on($plan, (string) $board) as $line) {
+                array_push($leads, ...self::of($plan, $line));
+            }
+        }
+
+        return array_values(array_filter($leads, static fn(self $l): bool => !$l->cored));
+    }
+
+    /** Cores that it has: the strip's data wires and the return beside them, without which data arrives blurred. */
+    public function wires(Plan $plan): int
+    {
+        return ($plan->strip($this->to->strip)->pixels->dataWires ?? 1) + 1;
+    }
+
+    /** Where it begins, as text: "C6", or the name of a run. */
+    public function begins(): string
+    {
+        return $this->from?->name() ?? strtoupper((string) $this->to->controller);
     }
 
     /** @return list<self> of a data line, in the order of the data */
