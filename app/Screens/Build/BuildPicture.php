@@ -24,6 +24,8 @@ final readonly class BuildPicture implements View
      * @param  list<Pin>  $pins
      * @param  list<AddedWait>  $added
      * @param  list<string>  $order
+     * @param  list<string>  $ahead  ids of steps before the first day
+     * @param  string  $message  to send to the client before it; empty where nothing is asked
      */
     public function __construct(
         public int $begins,
@@ -39,5 +41,7 @@ final readonly class BuildPicture implements View
         public string $end,
         public string $next,
         #[Field(of: Field::TEXTS)] public array $order,
+        #[Field(of: Field::TEXTS)] public array $ahead,
+        public string $message,
     ) {}
 }

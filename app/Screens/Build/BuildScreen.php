@@ -6,6 +6,7 @@ namespace App\Screens\Build;
 
 use EmberDusk\Job\JobState;
 use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Schedule\ClientQuestions;
 use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Days;
 use EmberDusk\Schedule\Labour;
@@ -27,6 +28,7 @@ final readonly class BuildScreen
         $remaining = $schedule->remaining();
         $arrangement = $state->arrangement;
 
+        $first = $remaining->timetable->worked()[0] ?? '';
         $end = $remaining->left !== [] ? $remaining->days->clock($remaining->timetable->end()) : '';
 
         return new BuildPicture(
@@ -62,6 +64,8 @@ final readonly class BuildScreen
                 ),
             ),
             end: $end,
+            ahead: array_keys($remaining->ahead),
+            message: $remaining->ahead === [] || $first === '' ? '' : ClientQuestions::message($state->plan, $first),
         );
     }
 
@@ -75,7 +79,7 @@ final readonly class BuildScreen
         $remaining = $schedule->remaining();
         $labour = $schedule->labour();
         $days = count($remaining->timetable->worked());
-        $done = (float) (count($remaining->steps) - count($remaining->left));
+        $done = (float) (count($remaining->steps) - count($remaining->left) - count($remaining->ahead));
 
         return [
             self::work($labour),

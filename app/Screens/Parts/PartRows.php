@@ -100,7 +100,7 @@ final readonly class PartRows
             );
         }
 
-        $source = in_array($part->group, ['Fixing', 'Cleaning', 'Sealing', 'Cable'], true)
+        $source = in_array($part->group, ['Fixing', 'Strain relief', 'Cleaning', 'Sealing', 'Cable'], true)
             ? 'common practice, no source'
             : '';
 

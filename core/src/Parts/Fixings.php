@@ -20,6 +20,9 @@ final readonly class Fixings
     /** Metres between pads of removable parts (common practice, no source). */
     private const PAD = 0.3;
 
+    /** Clamps and edge guards of leads on something that moves: where they leave what stands still, and where they reach what moves (common practice, no source). */
+    private const ENDS = 2.0;
+
     public function __construct(private Plan $plan, private FirstForPurpose $uses, private PartsDemand $wanted) {}
 
     public function addRun(Run $run): void
@@ -58,6 +61,31 @@ final readonly class Fixings
                 why: sprintf('%s is removable: a pad every %.1f m', $name, self::PAD),
                 run: $run,
             );
+        }
+        if (in_array('profile', $run->mounting, true)) {
+            $this->want(
+                use: 'caps',
+                group: 'Profile',
+                count: 2.0 * count($run->sections),
+                unit: 'piece',
+                why: "{$name}, a cap on every end of its profile",
+                run: $run,
+            );
+        }
+        if (in_array('moving', $run->mounting, true)) {
+            foreach (
+                ['clamps' => 'its leads clamped at both ends', 'guards' => 'its leads through an edge at both ends']
+                as $use => $why
+            ) {
+                $this->want(
+                    use: $use,
+                    group: 'Strain relief',
+                    count: self::ENDS,
+                    unit: 'piece',
+                    why: "{$name} moves: {$why}",
+                    run: $run,
+                );
+            }
         }
         // Strip without profile is held by its adhesive.
         if (!in_array('profile', $run->mounting, true)) {

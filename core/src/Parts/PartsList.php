@@ -161,6 +161,9 @@ final readonly class PartsList
         return null;
     }
 
+    /** Ring terminals of a cable at a battery, one for each post. */
+    private const POSTS = 2.0;
+
     /** @param  list<string>  $runs  that it feeds */
     private static function cable(
         Plan $plan,
@@ -212,6 +215,26 @@ final readonly class PartsList
             why: "at the start of {$name}{$for}",
             runs: $runs,
             spares: true,
+        );
+        $holder = $uses->consumable('holders');
+        $wanted->add(
+            kit: $holder,
+            group: 'Fuse',
+            count: $cable->fuse === null ? 0.0 : 1.0,
+            unit: 'piece',
+            why: "holds the fuse of {$name}",
+            runs: $runs,
+            each: FirstForPurpose::for($holder),
+        );
+        $rings = $uses->consumable('rings');
+        $wanted->add(
+            kit: $rings,
+            group: 'Terminal',
+            count: $plan->block($cable->from) === null ? 0.0 : self::POSTS,
+            unit: 'piece',
+            why: "{$name} on the posts of " . strtoupper($cable->from),
+            runs: array_slice($runs, 0, 1),
+            each: FirstForPurpose::for($rings),
         );
         $wanted->add(
             kit: $plan->kit[$cable->switch ?? ''] ?? null,

@@ -37,7 +37,7 @@ final class BatterySteps
                         'Fit the fuse within 0.18 m of the post; leave its holder empty until the test.',
                     units: 1.0,
                     people: 1,
-                    tools: ['crimping tool', 'ring terminals', 'meter'],
+                    tools: ['crimping tool', 'meter'],
                     caution: self::CAUTION,
                     after: $after,
                 );
@@ -52,7 +52,7 @@ final class BatterySteps
                 why: 'Joints carry current, not weight; loose leads get torn off.',
                 units: 1.0,
                 people: 1,
-                tools: ['strain clamps', 'edge guards'],
+                tools: ['screwdriver'],
                 caution: 'A drilled edge cuts a lead: guard every hole.',
                 after: $after,
             );

@@ -58,16 +58,31 @@ final readonly class ItemSteps
 
     public function __construct(private Plan $plan, private StepList $list) {}
 
+    /** Kinds that must be ready before anything joins; a panel is mounted afterwards. Wiring is not touched for them. */
+    private const READY = ['remote', 'bridge', 'assistant', 'phone', 'server'];
+
+    /** @return list<string> steps that make remotes, apps and accounts ready */
+    public static function beforeJoining(Plan $plan): array
+    {
+        $ready = array_filter(
+            $plan->items,
+            static fn(Item $i): bool => in_array(($plan->kit[$i->kit] ?? null)?->kind(), self::READY, true),
+        );
+
+        return array_map(static fn(Item $i): string => "item-{$i->id}", array_values($ready));
+    }
+
     /**
      * @param  list<string>  $before
+     * @param  JoinSteps|null  $joins  for those that are mounted after joining; null for the others
      * @return list<string> the last step of each
      */
-    public function steps(string $place, string $name, array $before): array
+    public function steps(string $place, string $name, array $before, ?JoinSteps $joins = null): array
     {
         $last = [];
         foreach ($this->plan->items as $id => $item) {
             $kit = $this->plan->kit[$item->kit] ?? null;
-            if ($item->place !== $place || $kit === null) {
+            if ($item->place !== $place || $kit === null || ($kit->kind() === 'panel') !== ($joins !== null)) {
                 continue;
             }
             $kind = $kit->kind();
@@ -87,7 +102,9 @@ final readonly class ItemSteps
                     caution: $kind === 'panel' && $this->plan->power()->sourceOf((string) $id) !== Source::Mains
                         ? ''
                         : $caution,
-                    after: $before,
+                    after: in_array($kind, self::READY, true)
+                        ? []
+                        : [...$before, ...$joins?->speaking((new Fields($kit->written))->strings('speaks')) ?? []],
                     wait: 0,
                     needs: [$item->kit],
                 );

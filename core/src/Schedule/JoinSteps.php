@@ -15,6 +15,9 @@ final class JoinSteps
     /** @var array<string, true> controllers and hubs that a step joins */
     private array $joined = [];
 
+    /** @var array<string, array<string, true>> ways of control of what a place's last step of joining has joined, by that step */
+    private array $ways = [];
+
     public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
 
     /**
@@ -54,6 +57,7 @@ final class JoinSteps
             tools: ['phone with the app'],
             caution: 'Follow the stage Join: a reset deletes all joins of the device.',
             after: [
+                ...ItemSteps::beforeJoining($this->plan),
                 ...array_map(static fn(Run $r): string => "second-{$r->id}", $runs),
                 ...array_map(
                     static fn(Fitting $f): string => $f->module === null ? "fixtures-{$f->id}" : "second-{$f->id}",
@@ -64,7 +68,28 @@ final class JoinSteps
             needs: array_values(array_unique([...array_values($controllers), ...array_values($hubs)])),
         );
 
-        return $this->stored($id, $place, array_keys($controllers), $step);
+        $last = $this->stored($id, $place, array_keys($controllers), $step);
+        foreach (array_keys($controllers) as $controller) {
+            $this->ways[$last[0]][(string) $this->plan->controlWay($controller)] = true;
+        }
+
+        return $last;
+    }
+
+    /**
+     * The last steps of joining that a panel comes after: of what speaks a way that it speaks, in all places.
+     *
+     * @param  list<string>  $speaks
+     * @return list<string>
+     */
+    public function speaking(array $speaks): array
+    {
+        return array_keys(
+            array_filter(
+                $this->ways,
+                static fn(array $w): bool => array_intersect_key($w, array_fill_keys($speaks, true)) !== [],
+            ),
+        );
     }
 
     /**
@@ -99,7 +124,7 @@ final class JoinSteps
      * States at power-on are stored once their lights have joined, and tried with the phone off.
      *
      * @param  list<string>  $controllers
-     * @return list<string> the last step
+     * @return non-empty-list<string> the last step
      */
     private function stored(string $id, string $place, array $controllers, string $after): array
     {

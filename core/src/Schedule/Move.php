@@ -20,9 +20,12 @@ final readonly class Move
             $remaining->left[$pin->step] ??
             throw InvalidInput::at(
                 '/step',
-                isset($remaining->steps[$pin->step])
-                    ? 'That step is done; it stays where it was.'
-                    : 'The job has no such step any more. Reload the page.',
+                match (true) {
+                    isset($remaining->ahead[$pin->step])
+                        => 'It is done before the first day and has no place among the days.',
+                    isset($remaining->steps[$pin->step]) => 'That step is done; it stays where it was.',
+                    default => 'The job has no such step any more. Reload the page.',
+                },
             );
         $after = $remaining->arranged($remaining->arrangement->moved($pin->step, $pin));
         $broken = self::broken($remaining, $step, $pin);

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
-use EmberDusk\Kit\Control;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\Present;
 use EmberDusk\Survey\TapeNotes;
@@ -16,19 +15,19 @@ final class PlaceSteps
 
     public function __construct(private readonly Plan $plan, private readonly StepList $list) {}
 
-    /** Before the visit, once per job: details needed from the client. Never a password itself. */
+    /** Before the first day, once per job. */
     public function ask(string $id, string $name): void
     {
-        $needs = $this->needs();
-        if ($this->asked || $needs === []) {
+        $questions = ClientQuestions::for($this->plan);
+        if ($this->asked || $questions === []) {
             return;
         }
         $this->asked = true;
         $this->list->add(
-            kind: 'ask',
+            kind: ClientQuestions::KIND,
             of: $id,
             place: $name,
-            title: 'Ask the client before the visit: ' . implode('; ', $needs),
+            title: 'Ask the client: ' . implode('; ', $questions),
             why: 'Missing details stop a join on the day. The client types the password; never write it down.',
             units: 1.0,
             people: 1,
@@ -40,9 +39,10 @@ final class PlaceSteps
 
     /**
      * @param  list<string>  $after
+     * @param  list<string>  $new  shelf ids of the new lights' parts: until they are here, the old ones stay
      * @return list<string> after which the place is free to work in
      */
-    public function cleared(string $id, string $name, array $after): array
+    public function cleared(string $id, string $name, array $after, array $new): array
     {
         [$out, $trim] = [$this->noted($id, 'now'), $this->noted($id, 'trim')];
         $out = array_values(array_filter($out, static fn(Present $p): bool => $p->out === true));
@@ -60,6 +60,8 @@ final class PlaceSteps
                 caution: 'Dead ends go into terminals in a closed box' .
                     ($this->plan->power()->onMains() ? '; fixed mains wiring is for a licensed person.' : '.'),
                 after: $after,
+                wait: 0,
+                needs: $new,
             );
         }
         if ($trim !== []) {
@@ -105,31 +107,6 @@ final class PlaceSteps
                 after: $after,
             ),
         ];
-    }
-
-    /** @return list<string> in words */
-    private function needs(): array
-    {
-        $families = $this->plan->controlWays();
-        $kinds = [];
-        foreach ($this->plan->items as $item) {
-            $entry = $this->plan->kit[$item->kit]->entry;
-            if ($entry instanceof Control) {
-                $kinds[$entry->kind] = true;
-                $families += array_fill_keys($entry->speaks, true);
-            }
-        }
-        $network = $this->plan->hubs !== [] || isset($families['wifi']) || isset($kinds['bridge']);
-        $account = $this->plan->hubs !== [] || array_intersect_key($kinds, ['assistant' => 1, 'server' => 1]) !== [];
-        $phone = $network || $account || isset($families['bluetooth']) || isset($families['mesh']);
-
-        return array_values(
-            array_filter([
-                $network ? 'the network’s name and band, whether it is a guest network, who types its password' : null,
-                $account ? 'who owns the app’s account and has its rights' : null,
-                $phone ? 'which phone the client will use' : null,
-            ]),
-        );
     }
 
     /** @return list<Present> */

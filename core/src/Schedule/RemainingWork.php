@@ -13,7 +13,8 @@ final readonly class RemainingWork
 
     /**
      * @param  array<string, Step>  $steps  all of the job by id, in the order of the trade
-     * @param  array<string, Step>  $left unfinished steps, without waits for finished ones
+     * @param  array<string, Step>  $left  unfinished steps on the days; one that waited for a finished step waits for what that one needed
+     * @param  array<string, Step>  $ahead  unfinished steps that come before the first day
      * @param  array<string, int>  $here  minute of work from which a part is here, by shelf id
      * @param  array<string, int>  $held  minute of work before which a step cannot begin
      * @param  int  $soonest  minute of work that has come by now
@@ -21,6 +22,7 @@ final readonly class RemainingWork
     private function __construct(
         public array $steps,
         public array $left,
+        public array $ahead,
         public Timetable $timetable,
         public Arrangement $arrangement,
         public Days $days,
@@ -49,7 +51,7 @@ final readonly class RemainingWork
         } else {
             $soonest = 0;
         }
-        $byId = $left = $held = [];
+        $byId = $left = $ahead = $held = [];
         foreach ($arrangement->order($steps) as $step) {
             $byId[$step->id] = $step;
         }
@@ -58,13 +60,18 @@ final readonly class RemainingWork
             foreach (array_intersect($step->after, array_keys($ticks)) as $done) {
                 $held[$id] = max($held[$id], self::cured($days, $byId[$done]->wait, $ticks[$done]->at));
             }
-            $left[$id] = $step->after(array_values(array_diff($step->after, array_keys($ticks))));
+            if ($step->ahead()) {
+                $ahead[$id] = $step;
+            } else {
+                $left[$id] = $step->after(array_keys(self::open($byId, $ticks, $step)));
+            }
         }
         $here = array_map(static fn(string $day): int => $days->on($day) * Timetable::DAY, $arrivals);
 
         return new self(
             steps: $byId,
             left: $left,
+            ahead: $ahead,
             timetable: Timetable::for(
                 steps: array_values($left),
                 days: $days,
@@ -78,6 +85,30 @@ final readonly class RemainingWork
             held: $held,
             soonest: $soonest,
         );
+    }
+
+    /**
+     * Steps that must be done before a step: those that it comes after, and through finished ones what those came after. A test that
+     * is ticked although the cables are not laid yet does not let the boxes be closed.
+     *
+     * @param  array<string, Step>  $byId
+     * @param  array<string, Tick>  $ticks  by step
+     * @param  array<string, true>  $seen  finished steps on the way
+     * @return array<string, true> by id
+     */
+    private static function open(array $byId, array $ticks, Step $step, array $seen = []): array
+    {
+        $open = [];
+        foreach ($step->after as $id) {
+            if (!isset($ticks[$id])) {
+                $open += $byId[$id]->ahead() ? [] : [$id => true];
+            } elseif (!isset($seen[$id], $byId[$id])) {
+                $open += self::open($byId, $ticks, $byId[$id], $seen + [$id => true]);
+            }
+        }
+        unset($open[$step->id]);
+
+        return $open;
     }
 
     /** The same with something moved. */

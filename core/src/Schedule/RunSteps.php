@@ -75,10 +75,13 @@ final readonly class RunSteps
             of: $run,
             kind: 'loose',
             title: 'loose test',
-            why: 'Test everything before you stick it: single channels, white, one mix.',
+            why: 'Test everything before you stick it: single channels, white, one mix.' .
+                (count($run->sections) > 1 || ($this->joined[$run->id] ?? 0) > 0
+                    ? ' Clip its pieces together for it: they are joined later.'
+                    : ''),
             units: $units['loose'],
             people: 1,
-            tools: ['meter', 'bench supply'],
+            tools: ['meter', 'bench supply', 'clip leads'],
             caution: 'Volts and polarity by meter before the strip is on.' .
                 ($this->plan->power()->onBattery($run) ? '' : ' Never connect strip to mains.'),
             after: [$dry, ...$cables],

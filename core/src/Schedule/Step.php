@@ -44,6 +44,12 @@ final readonly class Step
         public array $needs = [],
     ) {}
 
+    /** Whether it is done before the first day, from the office: it has no place among the days. */
+    public function ahead(): bool
+    {
+        return $this->kind === ClientQuestions::KIND;
+    }
+
     /** @param  list<string>  $after  ids of the steps that it comes after instead */
     public function after(array $after): self
     {

@@ -18,7 +18,9 @@ final class StepList
     private const NEEDS = [
         'dry' => ['Strip'],
         'supply' => ['Supply', 'Controller'],
-        'cables' => ['Cable', 'Fuse'],
+        'cables' => ['Cable', 'Fuse', 'Terminal'],
+        'posts' => ['Terminal'],
+        'strain' => ['Strain relief'],
         'profile' => ['Profile', 'Fixing'],
         'stick' => ['Fixing', 'Cleaning'],
         'joints' => ['Joint', 'Solder'],
@@ -152,6 +154,30 @@ final class StepList
         }
 
         return ($this->plan->kit[$of->kit] ?? null)?->entry->name() ?? $of->id;
+    }
+
+    /**
+     * Shelf ids of all parts of runs and fixtures.
+     *
+     * @param  list<Run|Fitting>  $of
+     * @return list<string>
+     */
+    public function partsOf(array $of): array
+    {
+        $ids = [];
+        foreach ($of as $one) {
+            array_push(
+                $ids,
+                ...array_merge(
+                    ...array_map(static fn(array $g): array => $g[$one->id] ?? [], array_values($this->parts)),
+                ),
+            );
+            if ($one instanceof Fitting) {
+                $ids[] = $one->kit;
+            }
+        }
+
+        return array_values(array_unique($ids));
     }
 
     /** @return list<string> shelf ids of what must be here for a kind of step at a run or fixtures */

@@ -34,19 +34,33 @@ final class MakingTest extends TestCase
         yield 'profile' => [
             ', profile',
             'dry',
-            ['consumable-clips' => 7.0, 'profile-flat' => 4.0, 'diffuser-opal' => 4.0],
+            ['consumable-clips' => 7.0, 'consumable-caps' => 2.0, 'profile-flat' => 4.0, 'diffuser-opal' => 4.0],
         ];
         yield 'profile in a damp place' => [
             ', profile',
             'damp',
-            ['consumable-clips' => 7.0, 'profile-outdoor' => 4.0, 'consumable-silicone' => 2.0],
+            [
+                'consumable-clips' => 7.0,
+                'consumable-caps' => 2.0,
+                'profile-outdoor' => 4.0,
+                'consumable-silicone' => 2.0,
+            ],
         ];
         yield 'outdoors' => [
             ', outdoors',
             'dry',
             ['consumable-clips' => 7.0, 'consumable-alcohol' => 4.0, 'consumable-silicone' => 2.0],
         ];
-        yield 'moving' => [', moving', 'dry', ['consumable-ties' => 14.0, 'consumable-alcohol' => 4.0]];
+        yield 'moving' => [
+            ', moving',
+            'dry',
+            [
+                'consumable-ties' => 14.0,
+                'consumable-alcohol' => 4.0,
+                'consumable-clamps' => 2.0,
+                'consumable-guards' => 2.0,
+            ],
+        ];
         yield 'removable' => [', removable', 'dry', ['consumable-pads' => 14.0, 'consumable-alcohol' => 4.0]];
         yield 'bare' => [', bare', 'dry', ['consumable-alcohol' => 4.0]];
     }
@@ -65,7 +79,7 @@ final class MakingTest extends TestCase
                 $parts,
                 static fn(Part $p): bool => in_array(
                     $p->group,
-                    ['Fixing', 'Cleaning', 'Sealing', 'Profile', 'Diffuser'],
+                    ['Fixing', 'Strain relief', 'Cleaning', 'Sealing', 'Profile', 'Diffuser'],
                     true,
                 ),
             ),

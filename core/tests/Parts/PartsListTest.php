@@ -9,6 +9,9 @@ use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Productivity;
+use EmberDusk\Schedule\Step;
+use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;
 
@@ -93,6 +96,29 @@ final class PartsListTest extends TestCase
                 self::part($plan, 'fuse-10')->buy,
             ],
         );
+    }
+
+    /** A ring for every core on a post, a holder for every fuse. */
+    public function test_what_build_tells_to_fit_is_in_the_list(): void
+    {
+        $plan = JobFile::read(Demo::shipped('observatory'));
+        $parts = array_column(PartsList::for($plan, Demo::shelf())->parts, null, 'key');
+        $taps = $fuses = 0;
+        foreach ($plan->cables as $cable) {
+            $taps += (int) ($plan->block($cable->from) !== null);
+            $fuses += (int) ($cable->fuse !== null);
+        }
+        self::assertGreaterThan(0, $taps);
+        self::assertGreaterThan(0, $fuses);
+        self::assertSame(2.0 * $taps, $parts['consumable-rings']->count);
+        self::assertSame((float) $fuses, $parts['consumable-holders']->count);
+        $posts = array_filter(
+            Steps::for($plan, PartsList::for($plan, Demo::shelf()), new Productivity([])),
+            static fn(Step $s): bool => $s->kind === 'posts',
+        );
+        foreach ($posts as $step) {
+            self::assertContains('consumable-rings', $step->needs);
+        }
     }
 
     public function test_every_end_has_a_label_that_says_where_the_other_is(): void

@@ -162,6 +162,7 @@ final class PricesTest extends TestCase
             [
                 'Profile: Line in profile',
                 'Fixing: Line, an anchor every 0.75 m',
+                'Profile: Line, a cap on every end of its profile',
                 'Sealing: Line is in a damp place: ends sealed',
                 'Solder: K1 for Line, every core at its ends',
                 'Solder: K2 for Line, every core at its ends',

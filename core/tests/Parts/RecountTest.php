@@ -108,7 +108,7 @@ final class RecountTest extends TestCase
         for ($seed = 1; $seed <= 60; $seed++) {
             [$plan, $runs] = self::job($seed);
             $parts = self::parts($plan);
-            $metres = $clips = $ties = $pads = $alcohol = $silicone = $profile = $cores = [0.0];
+            $metres = $clips = $ties = $pads = $alcohol = $silicone = $profile = $caps = $clamps = $cores = [0.0];
             $strips = [];
             foreach ($runs as $run) {
                 [$pitch, $core] = self::STRIPS[$run['strip']];
@@ -131,6 +131,8 @@ final class RecountTest extends TestCase
                     $ties[] = $run['mounting'] === 'moving' ? ceil(round($whole / 0.3, 9)) : 0.0;
                     $pads[] = $run['mounting'] === 'removable' ? ceil(round($whole / 0.3, 9)) : 0.0;
                 }
+                $caps[] = $run['mounting'] === 'profile' ? 2.0 * count($run['sections']) : 0.0;
+                $clamps[] = $run['mounting'] === 'moving' ? 2.0 : 0.0;
                 $silicone[] = $run['damp'] ? 2.0 * count($run['sections']) : 0.0;
                 // The trunk's two cores and the tail's at both ends, a lead between sections at both, and reels that are joined.
                 $cores[] = 4 + 2 * $core + 2 * $core * ($lit - 1);
@@ -158,6 +160,9 @@ final class RecountTest extends TestCase
                     'consumable-alcohol' => $alcohol,
                     'consumable-silicone' => $silicone,
                     'diffuser-opal' => $profile,
+                    'consumable-caps' => $caps,
+                    'consumable-clamps' => $clamps,
+                    'consumable-guards' => $clamps,
                 ]
                 as $key => $counted
             ) {

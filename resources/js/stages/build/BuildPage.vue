@@ -32,6 +32,21 @@ const { days, stayed, tick, thaw } = useTicked(
     (step, done, minutes) => box.press(step, done, minutes),
     store.takeBack,
 );
+const first = build.value?.ahead ?? [];
+/** What comes before the first day. A row that was ticked here stays, as on the days. */
+const ahead = computed(() =>
+    [...new Set([...first, ...(build.value?.ahead ?? [])])].filter(
+        (id) => steps.value.has(id) && (!isDone(id) || stayed.value.has(id)),
+    ),
+);
+const copied = ref('');
+async function copy(text: string): Promise<void> {
+    // The text stands there too: without the permission to copy it is marked by hand.
+    copied.value = await navigator.clipboard.writeText(text).then(
+        () => 'Copied.',
+        () => 'Not copied: mark the text and copy it.',
+    );
+}
 const finished = computed(() => (build.value?.steps ?? []).filter((s) => s.done && !stayed.value.has(s.id)));
 const clock = (minute: number) => hoursOf(build.value?.begins ?? 8, minute);
 const said = (day: string) =>
@@ -86,7 +101,10 @@ const shortcuts = [
     {
         key: 'n',
         what: 'Go to the next step to do',
-        act: () => void choose(build.value?.slots.find((s) => !isDone(s.id))?.id ?? ''),
+        act: () =>
+            void choose(
+                ahead.value.find((id) => !isDone(id)) ?? build.value?.slots.find((s) => !isDone(s.id))?.id ?? '',
+            ),
     },
 ];
 onMounted(() => {
@@ -168,6 +186,30 @@ onMounted(() => {
                         >
                     </li>
                 </ul>
+            </section>
+            <section v-if="ahead.length" class="mt-4" aria-labelledby="ahead">
+                <h2 id="ahead" class="font-semibold">Before the first day</h2>
+                <ol>
+                    <StepLine
+                        v-for="id in ahead"
+                        :key="id"
+                        :build="build"
+                        :step="steps.get(id)!"
+                        when="by phone or message"
+                        :open="false"
+                        :done="isDone(id)"
+                        :taken="took(id)"
+                        :waiting="box.last(id) !== undefined"
+                        @took="(minutes) => box.press(id, true, minutes)"
+                        @tick="(done, minutes) => tick(id, steps.get(id)!.title, done, minutes)"
+                    />
+                </ol>
+                <details v-if="build.message" class="mt-1 text-[13px]">
+                    <summary class="act inline-block cursor-pointer">Message to send</summary>
+                    <p class="max-w-prose whitespace-pre-line border-l-4 border-rule2 pl-3">{{ build.message }}</p>
+                    <button type="button" class="act" @click="copy(build.message)">Copy it</button>
+                    <span role="status" class="ml-2 text-ink2">{{ copied }}</span>
+                </details>
             </section>
             <section v-for="day in days" :key="day.day" :aria-label="said(day.day)" class="mt-4">
                 <h2 class="font-semibold">

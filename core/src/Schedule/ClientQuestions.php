@@ -1,0 +1,55 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Schedule;
+
+use EmberDusk\Kit\Control;
+use EmberDusk\Plan\Plan;
+
+/** Details that only the client knows, asked before the first day. Never a password itself. */
+final readonly class ClientQuestions
+{
+    /** The kind of step that asks them. */
+    public const KIND = 'ask';
+
+    /** @return list<string> none where the kit needs nothing from the client */
+    public static function for(Plan $plan): array
+    {
+        $families = $plan->controlWays();
+        $kinds = [];
+        foreach ($plan->items as $item) {
+            $entry = $plan->kit[$item->kit]->entry;
+            if ($entry instanceof Control) {
+                $kinds[$entry->kind] = true;
+                $families += array_fill_keys($entry->speaks, true);
+            }
+        }
+        $network = $plan->hubs !== [] || isset($families['wifi']) || isset($kinds['bridge']);
+        $account = $plan->hubs !== [] || array_intersect_key($kinds, ['assistant' => 1, 'server' => 1]) !== [];
+        $phone = $network || $account || isset($families['bluetooth']) || isset($families['mesh']);
+
+        return array_values(
+            array_filter([
+                $network ? 'the network’s name and band, whether it is a guest network, who types its password' : null,
+                $account ? 'who owns the app’s account and has its rights' : null,
+                $phone ? 'which phone the client will use' : null,
+            ]),
+        );
+    }
+
+    /** The questions as a message that can be sent, with the first day; empty where there are none. */
+    public static function message(Plan $plan, string $day): string
+    {
+        $questions = self::for($plan);
+        if ($questions === []) {
+            return '';
+        }
+
+        return "{$plan->name}: we come on " .
+            Day::words($day) .
+            ". Please tell us before then:\n" .
+            implode('', array_map(static fn(string $q): string => "- {$q}\n", $questions)) .
+            'Please do not send a password: it is typed in when we are there.';
+    }
+}
