@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Database\Trouble;
 use App\History\Conflict;
+use App\Http\Middleware\AskRole;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\NoStore;
 use App\Http\Middleware\OpenAccount;
@@ -33,7 +34,9 @@ return Application::configure(basePath: dirname(__DIR__))
             subdomains: false,
         );
         $middleware->prepend([SecurityHeaders::class, TellTime::class, PlainInput::class]);
-        $middleware->web(append: [NoStore::class, OpenAccount::class, SentBy::class, HandleInertiaRequests::class]);
+        $middleware->web(
+            append: [NoStore::class, OpenAccount::class, AskRole::class, SentBy::class, HandleInertiaRequests::class],
+        );
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([
             static fn(Request $request): bool => $request->is(

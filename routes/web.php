@@ -16,6 +16,7 @@ use App\Http\Controllers\OffcutController;
 use App\Http\Controllers\OptionController;
 use App\Http\Controllers\PaperController;
 use App\Http\Controllers\PartController;
+use App\Http\Controllers\PeopleController;
 use App\Http\Controllers\PhotoController;
 use App\Http\Controllers\PracticeController;
 use App\Http\Controllers\ProposalController;
@@ -26,6 +27,7 @@ use App\Http\Controllers\SceneController;
 use App\Http\Controllers\SessionController;
 use App\Http\Controllers\ShelfController;
 use App\Http\Controllers\TraceController;
+use App\Http\Controllers\WelcomeController;
 use App\Screens\Stages;
 use Illuminate\Support\Facades\Route;
 
@@ -46,12 +48,40 @@ Route::get('client/{clientLink}/{secret?}', [ClientController::class, 'show'])
     ->middleware('throttle:60,1')
     ->name('client');
 
+// An invitation, or a new password: good once, for the person who has the address.
+Route::get('welcome/{personLink}/{secret}', [WelcomeController::class, 'show'])
+    ->where(['personLink' => '[0-9]{1,15}', 'secret' => '[A-Za-z0-9]{40}'])
+    ->middleware('throttle:sign-in')
+    ->name('welcome');
+Route::post('welcome/{personLink}/{secret}', [WelcomeController::class, 'store'])
+    ->where(['personLink' => '[0-9]{1,15}', 'secret' => '[A-Za-z0-9]{40}'])
+    ->middleware('throttle:sign-in')
+    ->name('welcome.store');
+
 Route::middleware('auth')->group(static function (): void {
     Route::post('sign-out', [SessionController::class, 'destroy'])->name('sign-out');
     Route::get('/', [JobController::class, 'index'])->name('home');
     Route::get('time', [SessionController::class, 'time'])->name('time');
     Route::post('jobs', [JobController::class, 'store'])->name('jobs.store');
     Route::post('jobs/import', [JobController::class, 'import'])->name('jobs.import');
+
+    Route::get('people', [PeopleController::class, 'show'])->name('people');
+    Route::post('people/password', [PeopleController::class, 'password'])
+        ->middleware('throttle:sign-in')
+        ->name('people.password');
+    Route::post('people/devices/end', [PeopleController::class, 'endDevices'])->name('people.devices.end');
+    Route::post('people/invite', [PeopleController::class, 'invite'])->name('people.invite');
+    Route::post('people/links/{personLink}/revoke', [PeopleController::class, 'revoke'])
+        ->middleware('can:lead,personLink')
+        ->name('people.link.revoke');
+    Route::prefix('people/{person}')
+        ->middleware('can:lead,person')
+        ->group(static function (): void {
+            Route::post('reset', [PeopleController::class, 'reset'])->name('people.reset');
+            Route::post('role', [PeopleController::class, 'role'])->name('people.role');
+            Route::post('close', [PeopleController::class, 'close'])->name('people.close');
+            Route::post('reopen', [PeopleController::class, 'reopen'])->name('people.reopen');
+        });
 
     Route::get('shelf', [ShelfController::class, 'index'])->name('shelf');
     Route::get('shelf/entries', [ShelfController::class, 'search'])->name('shelf.search');

@@ -9,6 +9,7 @@ use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
+use App\People\Role;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\Responses;
@@ -38,6 +39,7 @@ abstract class TestCase extends BaseTestCase
                     'name' => ucfirst(explode('@', $email)[0]),
                     'password' => 'long enough a word',
                     'crew_id' => $crew->id,
+                    'role' => Role::Owner,
                 ],
             )
             ->refresh();

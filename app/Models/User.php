@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Models;
 
+use App\People\Role;
 use Illuminate\Database\Eloquent\Casts\Attribute;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Foundation\Auth\User as Authenticatable;
@@ -15,6 +16,7 @@ use LogicException;
  * @property int $crew_id
  * @property string $name
  * @property string $email
+ * @property Role $role
  * @property Carbon|null $closed_at since when they have left; no one is ever deleted, so that what they did keeps their name
  * @property-read Crew $crew
  */
@@ -22,7 +24,10 @@ final class User extends Authenticatable
 {
     protected $table = 'users';
 
-    protected $fillable = ['name', 'email', 'password', 'crew_id', 'closed_at'];
+    protected $fillable = ['name', 'email', 'password', 'crew_id', 'closed_at', 'role'];
+
+    /** @var array<string, string> */
+    protected $attributes = ['role' => Role::Installer->value];
 
     protected $hidden = ['password', 'remember_token'];
 
@@ -47,6 +52,6 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'closed_at' => 'datetime'];
+        return ['password' => 'hashed', 'closed_at' => 'datetime', 'role' => Role::class];
     }
 }

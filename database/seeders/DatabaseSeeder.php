@@ -10,6 +10,7 @@ use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\User;
+use App\People\Role;
 use App\Time\Clock;
 use EmberDusk\Bench\Faults\SimulatedMeter;
 use EmberDusk\Bench\Log\LogEntry;
@@ -126,7 +127,7 @@ final class DatabaseSeeder extends Seeder
             ->users()
             ->firstOrCreate(
                 ['email' => config('ember.demo_email')],
-                ['name' => 'Demo installer', 'password' => Str::random(40)],
+                ['name' => 'Demo installer', 'password' => Str::random(40), 'role' => Role::Owner],
             );
         Shelves::stock($crew, database_path('demo/shelf.json'));
         // The observatory is the demo job: it comes first.

@@ -235,7 +235,11 @@ final class BackupTest extends TestCase
             if (
                 !in_array('GET', $route->methods(), true) ||
                 str_contains($route->uri(), '.pdf') ||
-                in_array($route->uri(), ['up', 'sign-in', 'jobs/{job}/proposals/{proposal}'], true)
+                in_array(
+                    $route->uri(),
+                    ['up', 'sign-in', 'welcome/{personLink}/{secret}', 'jobs/{job}/proposals/{proposal}'],
+                    true,
+                )
             ) {
                 continue;
             }

@@ -246,13 +246,15 @@ final class BadInputTest extends TestCase
             ]
             as [$thrown, $status, $words]
         ) {
-            Route::middleware('web')->post('/thrown', static fn() => throw $thrown);
+            Route::middleware('web')->post('/thrown', static fn() => throw $thrown)->name('people.password');
             $this->postJson('/thrown')->assertStatus($status)->assertSee($words);
             $this->post('/thrown', [], ['Accept' => 'text/html'])
                 ->assertStatus($status)
                 ->assertSee($words);
         }
-        Route::middleware('web')->post('/thrown', static fn() => throw new RuntimeException('a bug'));
+        Route::middleware('web')
+            ->post('/thrown', static fn() => throw new RuntimeException('a bug'))
+            ->name('people.password');
         $this->postJson('/thrown')->assertStatus(500);
     }
 

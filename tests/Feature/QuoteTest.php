@@ -67,7 +67,10 @@ final class QuoteTest extends TestCase
         preg_match('/Deposit: 30 %, (\d+\.\d\d) EUR/', $said, $deposit);
         self::assertEqualsWithDelta(0.3 * (float) ($total[1] ?? 0), (float) ($deposit[1] ?? 0), 0.006);
         self::assertStringContainsString('no tax added', $said);
-        self::assertStringContainsString('Valid until ' . Clock::local(Clock::now())->addDays(14)->format('Y-m-d'), $said);
+        self::assertStringContainsString(
+            'Valid until ' . Clock::local(Clock::now())->addDays(14)->format('Y-m-d'),
+            $said,
+        );
         self::assertStringContainsString('Payment within 10 days. A ladder is on site.', $said);
     }
 

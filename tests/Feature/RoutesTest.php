@@ -24,7 +24,13 @@ final class RoutesTest extends TestCase
         return Demo::file('observatory');
     }
 
-    private const OPEN = ['sign-in', 'sign-in/demo', 'up', 'client/{clientLink}/{secret?}'];
+    private const OPEN = [
+        'sign-in',
+        'sign-in/demo',
+        'up',
+        'client/{clientLink}/{secret?}',
+        'welcome/{personLink}/{secret}',
+    ];
 
     public function test_every_route_but_sign_in_asks_for_an_account(): void
     {

@@ -4,11 +4,17 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Models\PersonLink;
+use App\Models\User;
+use App\People\PersonLinks;
+use App\People\Role;
+use Closure;
 use EmberDusk\Tests\Demo;
 use Illuminate\Database\Events\QueryExecuted;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Route;
 use Illuminate\Testing\TestResponse;
+use Symfony\Component\HttpFoundation\Response;
 use Symfony\Component\Process\Process;
 use Tests\TestCase;
 use Tests\Writes;
@@ -38,6 +44,7 @@ final class WritesTest extends TestCase
         config(['queue.default' => 'database']);
         $job = $this->job($this->crew());
         $this->actingAs($user = $this->user($job->crew));
+        $accounts = $this->accounts($user);
         $written = $loose = [];
         $now = '';
         DB::listen(static function (QueryExecuted $query) use (&$written, &$loose, &$now): void {
@@ -66,6 +73,7 @@ final class WritesTest extends TestCase
 
             return $this->post('/sign-in/demo');
         };
+        $writes += $accounts;
         foreach ($writes as $name => $write) {
             $now = $name;
             $response = $write(2);
@@ -104,6 +112,38 @@ final class WritesTest extends TestCase
             ),
             'no route is forgotten',
         );
+    }
+
+    /** @return array<string, Closure(): TestResponse<Response>> writes about accounts; the last signs another person in */
+    private function accounts(User $user): array
+    {
+        $two = $this->user($user->crew, 'two@firm.example');
+        $password = 'long enough a word';
+        $path = static fn(): string => (string) parse_url(
+            PersonLinks::invite($user->crew, Role::Installer, $user),
+            PHP_URL_PATH,
+        );
+
+        return [
+            'people.password' => fn() => $this->postJson('/people/password', [
+                'current' => $password,
+                'password' => $password,
+            ]),
+            'people.devices.end' => fn() => $this->postJson('/people/devices/end'),
+            'people.invite' => fn() => $this->postJson('/people/invite', ['role' => 'installer']),
+            'people.link.revoke' => fn() => $this->postJson(
+                '/people/links/' . PersonLink::query()->max('id') . '/revoke',
+            ),
+            'people.reset' => fn() => $this->postJson("/people/{$two->id}/reset"),
+            'people.role' => fn() => $this->postJson("/people/{$two->id}/role", ['role' => 'apprentice']),
+            'people.close' => fn() => $this->postJson("/people/{$two->id}/close"),
+            'people.reopen' => fn() => $this->postJson("/people/{$two->id}/reopen"),
+            'welcome.store' => fn() => $this->post($path(), [
+                'name' => 'Three',
+                'email' => 'three@firm.example',
+                'password' => 'lamp otter quartz fence',
+            ]),
+        ];
     }
 
     public function test_eight_write_at_once_and_none_is_refused(): void

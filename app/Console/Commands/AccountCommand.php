@@ -7,21 +7,26 @@ namespace App\Console\Commands;
 use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Models\User;
+use App\People\Crews;
+use App\People\PersonLinks;
+use App\People\Role;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Validator;
-use Illuminate\Validation\Rules\Password;
+use Illuminate\Support\Str;
+use Illuminate\Validation\Rule;
 
 final class AccountCommand extends Command
 {
     protected $signature =
         'ember:account {name?} {email?} {--crew= : the crew; created if it does not exist} ' .
-        '{--password= : prompted for if omitted} {--close= : e-mail of the account to close} {--reopen= ' .
-        ': e-mail of the account to reopen}';
+        '{--role= : owner, installer or apprentice; the first of a crew is its owner} {--close= : e-mail of the ' .
+        'account to close} {--reopen= : e-mail of the account to reopen} {--link= : e-mail of the account that ' .
+        'gets a new password}';
 
-    protected $description = 'Create, close or reopen an account';
+    protected $description = 'Create, close or reopen an account, or print a link at which it gets its password';
 
     public function handle(): int
     {
@@ -30,17 +35,20 @@ final class AccountCommand extends Command
                 return $this->closed($email, $at);
             }
         }
+        if (is_string($email = $this->option('link'))) {
+            return $this->linked($email);
+        }
         $given = [
             'name' => $this->argument('name'),
             'email' => self::small($this->argument('email')),
             'crew' => $this->option('crew') ?? $this->ask('Crew'),
-            'password' => $this->option('password') ?? $this->secret('Password (at least 10 letters)'),
+            'role' => $this->option('role'),
         ];
         $check = Validator::make($given, [
             'name' => ['required', 'string', 'max:80'],
             'email' => ['required', 'email', 'max:200', 'unique:users,email'],
             'crew' => ['required', 'string', 'max:80'],
-            'password' => ['required', 'string', Password::min(10)],
+            'role' => ['nullable', Rule::enum(Role::class)],
         ]);
         if ($check->fails()) {
             foreach ($check->errors()->all() as $message) {
@@ -49,19 +57,40 @@ final class AccountCommand extends Command
 
             return 2;
         }
-        DB::transaction(static function () use ($given): void {
+        $link = DB::transaction(static function () use ($given): string {
             $crew = Crew::query()->firstOrCreate(['name' => $given['crew']]);
             if (!$crew->kitEntries()->exists()) {
                 Shelves::stock($crew, database_path('demo/shelf.json'));
             }
-            User::query()->create([
+            $led = $crew->users()->where('role', Role::Owner->value)->exists();
+            $user = User::query()->create([
                 'crew_id' => $crew->id,
                 'name' => $given['name'],
                 'email' => $given['email'],
-                'password' => $given['password'],
+                // Nobody knows it: the link sets another.
+                'password' => Str::random(60),
+                'role' => $given['role'] ?? ($led ? Role::Installer : Role::Owner),
             ]);
+
+            return PersonLinks::reset($user, null);
         });
-        $this->info("{$given['email']} can sign in, in {$given['crew']}.");
+        $this->info("{$given['email']} is in {$given['crew']}. The person chooses a password at:");
+        $this->line($link);
+
+        return 0;
+    }
+
+    /** A password never stands in a command, where other people of the machine could read it. */
+    private function linked(string $email): int
+    {
+        $user = User::query()->where('email', self::small($email))->first();
+        if ($user === null) {
+            $this->error("No account has the e-mail {$email}.");
+
+            return 2;
+        }
+        $this->info("{$user->name} chooses a new password at:");
+        $this->line(PersonLinks::reset($user, null));
 
         return 0;
     }
@@ -71,7 +100,6 @@ final class AccountCommand extends Command
         return mb_strtolower(trim(is_string($email) ? $email : ''));
     }
 
-    /** No one is deleted: what they did keeps their name. Whatever page they have open ends at its next request. */
     private function closed(string $email, ?CarbonImmutable $at): int
     {
         $user = User::query()->where('email', self::small($email))->first();
@@ -80,7 +108,7 @@ final class AccountCommand extends Command
 
             return 2;
         }
-        DB::transaction(static fn(): bool => $user->forceFill(['closed_at' => $at, 'remember_token' => null])->save());
+        Crews::closed($user, $at, operator: true);
         $this->info(
             $at === null
                 ? "{$email} can sign in again."

@@ -45,12 +45,12 @@ final class SessionController
             ]);
         }
 
-        return $this->welcome($request, $user, $request->boolean('remember'));
+        return self::welcome($request, $user, $request->boolean('remember'));
     }
 
     public function demo(Request $request): RedirectResponse
     {
-        return $this->welcome($request, self::demoUser() ?? abort(404), false);
+        return self::welcome($request, self::demoUser() ?? abort(404), false);
     }
 
     public function destroy(Request $request): RedirectResponse|JsonResponse
@@ -74,11 +74,13 @@ final class SessionController
         return new JsonResponse(['now' => Clock::milliseconds()]);
     }
 
-    private function welcome(Request $request, User $user, bool $remember): RedirectResponse
+    public static function welcome(Request $request, User $user, bool $remember): RedirectResponse
     {
-        DB::transaction(static fn() => Auth::login($user, $remember));
+        $guard = Auth::guard('web');
+        $guard->setRememberDuration(SignIns::DAYS * 1440);
+        DB::transaction(static fn() => $guard->login($user, $remember));
         $request->session()->regenerate();
-        SignIns::begin($request);
+        SignIns::begin($request, $user);
 
         return redirect()->intended(route('home'));
     }

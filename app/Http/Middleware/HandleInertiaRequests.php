@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Middleware;
 
+use App\People\Permission;
 use App\Time\Clock;
 use Illuminate\Http\Request;
 use Inertia\Middleware;
@@ -21,7 +22,14 @@ final class HandleInertiaRequests extends Middleware
             ...parent::share($request),
             'now' => Clock::milliseconds(),
             'zone' => Clock::zone(),
-            'user' => $user === null ? null : ['id' => $user->id, 'name' => $user->name, 'crew' => $user->crew->name],
+            'user' => $user === null
+                ? null
+                : [
+                    'id' => $user->id,
+                    'name' => $user->name,
+                    'crew' => $user->crew->name,
+                    'plans' => $user->role->may(Permission::Plan),
+                ],
         ];
     }
 }

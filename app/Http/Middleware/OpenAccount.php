@@ -25,7 +25,7 @@ final class OpenAccount
             throw new AuthenticationException(redirectTo: route('sign-in'));
         }
         if ($user instanceof User) {
-            SignIns::begin($request);
+            SignIns::begin($request, $user);
         }
         $response = $next($request);
         assert($response instanceof Response);

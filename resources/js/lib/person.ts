@@ -1,6 +1,7 @@
 import { usePage } from '@inertiajs/vue3';
 
-export type Person = { id: number; name: string; crew: string };
+/** `plans`: whether the role includes changes of plans and prices. */
+export type Person = { id: number; name: string; crew: string; plans: boolean };
 
 /** Who is signed in on this page; null at the sign-in page. */
 export function person(): Person | null {

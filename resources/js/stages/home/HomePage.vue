@@ -41,6 +41,7 @@ onBeforeUnmount(() => clearTimeout(typing));
 /** The line that had the focus is gone from the list: the keyboard goes on at its head. */
 const moved = () => router.reload({ onSuccess: () => heading.value?.focus() });
 const user = computed(person);
+const mayPlan = computed(() => user.value?.plans ?? false);
 const opened = ref(false);
 const form = useForm({ name: '', client: '', place: '', run: '', length: '', meets: false, battery: '' });
 /** With measured walls, or with a stated length. */
@@ -88,11 +89,16 @@ async function importFile(): Promise<void> {
 }
 
 useKeys(() => [
-    { key: 'n', what: 'New job', act: () => (opened.value = true) },
+    ...(mayPlan.value
+        ? [
+              { key: 'n', what: 'New job', act: () => (opened.value = true) },
+              { key: 's', what: 'Kit shelf', act: () => void router.visit('/shelf') },
+              { key: 'i', what: 'Import', act: () => picker.value?.click() },
+          ]
+        : []),
     { key: '/', what: 'Search', act: () => field.value?.focus() },
-    { key: 's', what: 'Kit shelf', act: () => router.visit('/shelf') },
     { key: 'p', what: 'Practice', act: () => router.visit('/practice') },
-    { key: 'i', what: 'Import', act: () => picker.value?.click() },
+    { key: 'o', what: 'People', act: () => router.visit('/people') },
     { key: 'd', what: 'Day or night', act: turnFace },
 ]);
 </script>
@@ -125,11 +131,12 @@ useKeys(() => [
                     @change="importFile()"
                 />
                 <Link href="/practice" class="quiet">Practice <kbd>P</kbd></Link>
-                <Link href="/shelf" class="quiet">Kit shelf <kbd>S</kbd></Link>
-                <button type="button" class="quiet" :disabled="importing" @click="picker?.click()">
+                <Link v-if="mayPlan" href="/shelf" class="quiet">Kit shelf <kbd>S</kbd></Link>
+                <Link href="/people" class="quiet">People <kbd>O</kbd></Link>
+                <button v-if="mayPlan" type="button" class="quiet" :disabled="importing" @click="picker?.click()">
                     {{ importing ? 'Importing …' : 'Import a job file' }} <kbd>I</kbd>
                 </button>
-                <button type="button" class="press" @click="opened = true">New job <kbd>N</kbd></button>
+                <button v-if="mayPlan" type="button" class="press" @click="opened = true">New job <kbd>N</kbd></button>
             </div>
             <p v-if="refusal" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">{{ refusal }}</p>
             <div

@@ -3,7 +3,7 @@ import { Head, useForm } from '@inertiajs/vue3';
 import ConnectionNote from '@/ui/ConnectionNote.vue';
 
 defineProps<{ demo: boolean }>();
-const form = useForm({ email: '', password: '', remember: true });
+const form = useForm({ email: '', password: '', remember: false });
 const enter = useForm({});
 </script>
 
@@ -53,7 +53,7 @@ const enter = useForm({});
                 </label>
                 <p v-if="form.errors.password" role="alert" class="text-stop">{{ form.errors.password }}</p>
                 <label class="flex items-center gap-2"
-                    ><input v-model="form.remember" type="checkbox" /> Stay signed in on this device</label
+                    ><input v-model="form.remember" type="checkbox" /> Stay signed in on this device for 30 days</label
                 >
                 <button class="quiet w-full" :disabled="form.processing">Sign in</button>
             </form>

@@ -1,0 +1,94 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Controllers;
+
+use App\Http\Requests\PasswordRequest;
+use App\Http\Requests\RoleRequest;
+use App\Http\SignIns;
+use App\Models\PersonLink;
+use App\Models\User;
+use App\People\Crews;
+use App\People\PersonLinks;
+use App\Screens\People\PeopleView;
+use App\Time\Clock;
+use Illuminate\Container\Attributes\CurrentUser;
+use Illuminate\Http\JsonResponse;
+use Illuminate\Http\Request;
+use Illuminate\Support\Facades\DB;
+use Inertia\Inertia;
+use Inertia\Response;
+
+/** One's own account, and for owners the people of the crew. */
+final class PeopleController
+{
+    public function show(Request $request, #[CurrentUser] User $user): Response
+    {
+        return Inertia::render('People', ['people' => PeopleView::for($user, SignIns::current($request))]);
+    }
+
+    public function password(PasswordRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        PersonLinks::changed(
+            user: $user,
+            password: $request->safe()->string('password')->toString(),
+            kept: SignIns::current($request),
+        );
+
+        return $this->answer($request, $user);
+    }
+
+    public function endDevices(Request $request, #[CurrentUser] User $user): JsonResponse
+    {
+        SignIns::endOthers($user, SignIns::current($request));
+
+        return $this->answer($request, $user);
+    }
+
+    public function invite(RoleRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        $link = PersonLinks::invite($user->crew, $request->role(), $user);
+
+        return $this->answer($request, $user, $link, 201);
+    }
+
+    public function revoke(Request $request, #[CurrentUser] User $user, PersonLink $personLink): JsonResponse
+    {
+        DB::transaction(static fn(): bool => $personLink->update(['used_at' => $personLink->used_at ?? Clock::now()]));
+
+        return $this->answer($request, $user);
+    }
+
+    public function reset(Request $request, #[CurrentUser] User $user, User $person): JsonResponse
+    {
+        return $this->answer($request, $user, PersonLinks::reset($person, $user), 201);
+    }
+
+    public function role(RoleRequest $request, #[CurrentUser] User $user, User $person): JsonResponse
+    {
+        Crews::named($person, $request->role());
+
+        return $this->answer($request, $user);
+    }
+
+    public function close(Request $request, #[CurrentUser] User $user, User $person): JsonResponse
+    {
+        Crews::closed($person, Clock::now());
+
+        return $this->answer($request, $user);
+    }
+
+    public function reopen(Request $request, #[CurrentUser] User $user, User $person): JsonResponse
+    {
+        Crews::closed($person, null);
+
+        return $this->answer($request, $user);
+    }
+
+    /** @param  string  $link  that was made now: it is shown this once */
+    private function answer(Request $request, User $user, string $link = '', int $status = 200): JsonResponse
+    {
+        return new JsonResponse(PeopleView::for($user->refresh(), SignIns::current($request), $link), $status);
+    }
+}

@@ -1,0 +1,31 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Http\Middleware;
+
+use App\Models\User;
+use App\People\RoutePermissions;
+use Closure;
+use Illuminate\Http\Request;
+use Symfony\Component\HttpFoundation\Response;
+
+/** Lets a signed-in person do what their role may. Whether the job is the crew's is the policies' question. */
+final class AskRole
+{
+    public function handle(Request $request, Closure $next): Response
+    {
+        $user = $request->user();
+        $needs = RoutePermissions::for((string) $request->route()?->getName());
+        if ($user instanceof User && ($needs === null || !$user->role->may($needs))) {
+            abort(
+                403,
+                'Your role in the crew does not include this. The owner of the crew can change it under People.',
+            );
+        }
+        $response = $next($request);
+        assert($response instanceof Response);
+
+        return $response;
+    }
+}

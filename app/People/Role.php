@@ -1,0 +1,32 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\People;
+
+/** What a person is in a crew, and what follows from it. */
+enum Role: string
+{
+    case Owner = 'owner';
+    case Installer = 'installer';
+    case Apprentice = 'apprentice';
+
+    public function words(): string
+    {
+        return match ($this) {
+            self::Owner => 'Owner: everything, and who belongs to the crew',
+            self::Installer => 'Installer: everything in jobs and on the shelf',
+            self::Apprentice
+                => 'Apprentice: reads, rehearses, ticks and logs; no prices, no changes of plans, no deletions',
+        };
+    }
+
+    public function may(Permission $what): bool
+    {
+        return match ($what) {
+            Permission::Read, Permission::Record => true,
+            Permission::Plan, Permission::Prices => $this !== self::Apprentice,
+            Permission::People => $this === self::Owner,
+        };
+    }
+}

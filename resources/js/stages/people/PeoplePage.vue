@@ -1,0 +1,211 @@
+<script setup lang="ts">
+import { Head, Link, router } from '@inertiajs/vue3';
+import { computed, ref } from 'vue';
+import ConnectionNote from '@/ui/ConnectionNote.vue';
+import EmberMark from '@/ui/EmberMark.vue';
+import { face, turnFace } from '@/lib/face';
+import { ask, inWords } from '@/lib/http';
+import { useKeys } from '@/lib/keys';
+import { person } from '@/lib/person';
+import type { People, Person } from '@/types/generated/responses';
+
+const props = defineProps<{ people: People }>();
+const shown = ref(props.people);
+const user = computed(person);
+const said = ref('');
+const refused = ref('');
+const current = ref('');
+const password = ref('');
+const role = ref('installer');
+const roleWords = (key: string) => shown.value.roles.find((r) => r.role === key)?.words ?? key;
+const others = computed(() => shown.value.devices.filter((d) => !d.here).length);
+
+async function send(to: string, body: object, done: string): Promise<boolean> {
+    said.value = refused.value = '';
+    try {
+        shown.value = await ask<People>('POST', `/people/${to}`, body);
+        said.value = done;
+        return true;
+    } catch (error) {
+        refused.value = inWords(error);
+        return false;
+    }
+}
+async function change(): Promise<void> {
+    const kept = await send(
+        'password',
+        { current: current.value, password: password.value },
+        'Your password is changed. Your other devices are signed out.',
+    );
+    if (kept) {
+        current.value = password.value = '';
+    }
+}
+async function named(one: Person, select: HTMLSelectElement): Promise<void> {
+    if (!(await send(`${one.id}/role`, { role: select.value }, `${one.name} is ${select.value} now.`))) {
+        select.value = one.role;
+    }
+}
+async function copy(text: string): Promise<void> {
+    said.value = await navigator.clipboard.writeText(text).then(
+        () => 'Copied. Send it to that person alone.',
+        () => 'Not copied: mark the address and copy it.',
+    );
+}
+useKeys(() => [
+    { key: 'h', what: 'All jobs', act: () => router.visit('/') },
+    { key: 'd', what: 'Day or night', act: turnFace },
+]);
+</script>
+
+<template>
+    <Head title="People" />
+    <div class="mx-auto flex min-h-full max-w-[860px] flex-col px-6 pb-10">
+        <header class="flex min-h-[52px] flex-wrap items-center gap-x-4">
+            <EmberMark />
+            <Link href="/" class="act">All jobs <kbd>H</kbd></Link>
+            <span class="ml-auto text-ink2">{{ user?.name }}, {{ user?.crew }}</span>
+            <button type="button" class="text-ink2" @click="turnFace()">
+                {{ face === 'day' ? 'Night' : 'Day' }} <kbd>D</kbd>
+            </button>
+        </header>
+        <ConnectionNote />
+        <main class="pt-4">
+            <h1 class="border-b border-ink pb-2 text-2xl font-semibold">People of {{ user?.crew }}</h1>
+            <p role="status" class="min-h-6 pt-2 text-ink2">{{ said }}</p>
+            <p v-if="refused" role="alert" class="border-l-4 border-stop bg-sheet px-3 py-2">{{ refused }}</p>
+            <div v-if="shown.made" class="my-2 border-l-4 border-ember bg-sheet px-3 py-2">
+                <p>Address for that person, good once and for a week. It is shown only now:</p>
+                <p class="fig break-all">{{ shown.made }}</p>
+                <button type="button" class="act" @click="copy(shown.made)">Copy it</button>
+            </div>
+            <ul>
+                <li
+                    v-for="one in shown.people"
+                    :key="one.id"
+                    class="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-rule2 py-2"
+                >
+                    <span class="min-w-44 font-semibold" :class="{ 'text-ink2 line-through': one.closed }">{{
+                        one.name
+                    }}</span>
+                    <span class="min-w-52 text-ink2">{{ one.email }}</span>
+                    <template v-if="shown.leads">
+                        <label v-if="!one.closed"
+                            ><span class="sr-only">Role of {{ one.name }}</span>
+                            <select
+                                class="pick"
+                                :value="one.role"
+                                @change="named(one, $event.target as HTMLSelectElement)"
+                            >
+                                <option v-for="r in shown.roles" :key="r.role" :value="r.role">{{ r.role }}</option>
+                            </select></label
+                        >
+                        <span v-else class="text-ink2">has left</span>
+                        <span class="ml-auto flex gap-x-4">
+                            <button
+                                v-if="!one.closed && one.id !== shown.own"
+                                type="button"
+                                class="act"
+                                @click="send(`${one.id}/reset`, {}, `A link for ${one.name} is made.`)"
+                            >
+                                New password<span class="sr-only"> for {{ one.name }}</span>
+                            </button>
+                            <button
+                                v-if="one.id !== shown.own"
+                                type="button"
+                                class="act"
+                                @click="
+                                    send(
+                                        `${one.id}/${one.closed ? 'reopen' : 'close'}`,
+                                        {},
+                                        one.closed
+                                            ? `${one.name} can sign in again.`
+                                            : `${one.name} can no longer sign in. Records keep the name.`,
+                                    )
+                                "
+                            >
+                                {{ one.closed ? 'Reopen' : 'Close' }}<span class="sr-only"> {{ one.name }}</span>
+                            </button>
+                        </span>
+                    </template>
+                    <span v-else class="text-ink2">{{ one.closed ? 'has left' : one.role }}</span>
+                </li>
+            </ul>
+            <section v-if="shown.leads" class="mt-6" aria-labelledby="invite">
+                <h2 id="invite" class="font-semibold">Invite</h2>
+                <form
+                    class="mt-1 flex flex-wrap items-baseline gap-3"
+                    @submit.prevent="send('invite', { role }, 'An invitation is made.')"
+                >
+                    <label
+                        >as
+                        <select v-model="role" class="pick" aria-describedby="role-says">
+                            <option v-for="r in shown.roles" :key="r.role" :value="r.role">{{ r.role }}</option>
+                        </select></label
+                    >
+                    <button class="press">Make a link</button>
+                </form>
+                <p id="role-says" class="mt-1 text-[13px] text-ink2">{{ roleWords(role) }}.</p>
+                <ul class="mt-2">
+                    <li v-for="one in shown.links" :key="one.id" class="flex gap-4 border-b border-rule2 py-1">
+                        <span
+                            >{{ one.for }}, until <span class="fig">{{ one.until }}</span></span
+                        >
+                        <button
+                            type="button"
+                            class="act ml-auto"
+                            @click="send(`links/${one.id}/revoke`, {}, 'The link is revoked.')"
+                        >
+                            Revoke<span class="sr-only"> {{ one.for }}</span>
+                        </button>
+                    </li>
+                </ul>
+            </section>
+            <section class="mt-6" aria-labelledby="own">
+                <h2 id="own" class="font-semibold">Your password</h2>
+                <form class="mt-1 grid gap-3 sm:grid-cols-[1fr_1fr_auto] sm:items-end" @submit.prevent="change()">
+                    <label class="block"
+                        >Of now
+                        <input
+                            v-model="current"
+                            type="password"
+                            class="field"
+                            maxlength="200"
+                            autocomplete="current-password"
+                            required
+                    /></label>
+                    <label class="block"
+                        >New, at least 10 letters
+                        <input
+                            v-model="password"
+                            type="password"
+                            class="field"
+                            minlength="10"
+                            maxlength="200"
+                            autocomplete="new-password"
+                            required
+                    /></label>
+                    <button class="quiet">Change it</button>
+                </form>
+            </section>
+            <section class="mt-6" aria-labelledby="devices">
+                <h2 id="devices" class="font-semibold">Where you are signed in</h2>
+                <ul>
+                    <li v-for="one in shown.devices" :key="one.since + one.device" class="border-b border-rule2 py-1">
+                        {{ one.device }}, since <span class="fig">{{ one.since }}</span>{{
+                            one.here ? ', this one' : ''
+                        }}
+                    </li>
+                </ul>
+                <button
+                    v-if="others"
+                    type="button"
+                    class="act mt-1"
+                    @click="send('devices/end', {}, 'Your other devices are signed out.')"
+                >
+                    Sign out the other{{ others === 1 ? '' : ` ${others}` }}
+                </button>
+            </section>
+        </main>
+    </div>
+</template>

@@ -1,0 +1,1 @@
+@include('errors.page', ['title' => 'Not yours to do', 'what' => $exception->getMessage() ?: 'Your role in the crew does not include this.'])
