@@ -42,7 +42,6 @@ final readonly class RoutePermissions
         'jobs.pdf',
         'jobs.netlist',
         'jobs.state',
-        'jobs.fixes',
         'jobs.say',
         'jobs.mix',
         'jobs.frames',
@@ -110,6 +109,7 @@ final readonly class RoutePermissions
         'traces.record',
         'photos.destroy',
         'jobs.splits',
+        'jobs.fixes',
     ];
 
     private const PRICES = [
@@ -141,10 +141,18 @@ final readonly class RoutePermissions
         'people.reopen',
     ];
 
-    /** Null for a route that is not in the table. */
-    public static function for(string $route): ?Permission
+    /** Stages that are about kit and what it costs. */
+    private const PRICED = ['kit', 'parts'];
+
+    /**
+     * Null for a route that is not in the table.
+     *
+     * @param  string  $stage  that is asked for; empty where none is
+     */
+    public static function for(string $route, string $stage = ''): ?Permission
     {
         return match (true) {
+            in_array($stage, self::PRICED, true) => Permission::Prices,
             in_array($route, self::READ, true) => Permission::Read,
             in_array($route, self::RECORD, true) => Permission::Record,
             in_array($route, self::PLAN, true) => Permission::Plan,

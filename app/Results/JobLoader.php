@@ -15,11 +15,14 @@ use App\Models\JoinEvent;
 use App\Models\PartMark;
 use App\Models\Revision;
 use App\Models\User;
+use App\People\Permission;
 use App\Screens\Scenes\ScenesStage;
 use App\Screens\Screen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Job\JobState;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\UnpricedShelf;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Arrangement;
@@ -29,7 +32,10 @@ final readonly class JobLoader
 {
     public function __construct(private ResultCache $results, private BenchCache $bench, private KitNotes $notes) {}
 
-    /** @param  list<string>  $open  runs that are shown large */
+    /**
+     * @param  list<string>  $open  runs that are shown large
+     * @param  bool  $priced  whether for someone who may see prices
+     */
     public function load(
         Job $job,
         Plan $plan,
@@ -37,13 +43,15 @@ final readonly class JobLoader
         ?string $scene = null,
         array $open = [],
         bool $everyScene = false,
+        bool $priced = true,
     ): JobState {
         $results = $this->results->for($plan);
+        $shelf ??= Shelves::ofCrew($job->crew);
 
         return new JobState(
-            plan: $plan,
+            plan: $priced ? $plan : self::unpriced($plan),
             results: $results,
-            shelf: $shelf ?? Shelves::ofCrew($job->crew),
+            shelf: $priced ? $shelf : new UnpricedShelf($shelf),
             joined: self::joined($job),
             scenes: $this->results->scenes($plan, $results, $scene, $everyScene),
             scene: isset($plan->scenes[$scene ?? '']) ? $scene : null,
@@ -64,6 +72,7 @@ final readonly class JobLoader
             worked: self::worked($job),
             zone: Clock::zone(),
             notes: $this->notes->for($job->crew, $plan),
+            priced: $priced,
         );
     }
 
@@ -96,9 +105,18 @@ final readonly class JobLoader
                     scene: $scene,
                     open: $open,
                     everyScene: $stage === ScenesStage::KEY,
+                    priced: $user->role->may(Permission::Prices),
                 ),
             ),
         ];
+    }
+
+    private static function unpriced(Plan $plan): Plan
+    {
+        return $plan->with(
+            kit: array_map(static fn(KitSnapshot $k): KitSnapshot => $k->unpriced(), $plan->kit),
+            terms: $plan->terms->unpriced(),
+        );
     }
 
     /** @return list<string> controls tested on site that worked, by control and light */

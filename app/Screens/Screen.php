@@ -43,7 +43,15 @@ final readonly class Screen
                 Findings::accepted($state),
             ),
             'slate' => array_map(static fn(GroupedFindings $s): array => $s->write(), GroupedFindings::from($findings)),
-            'ledger' => array_map(static fn(Figure $f): array => $f->write(), $shown->ledger($state)),
+            'ledger' => array_values(
+                array_map(
+                    static fn(Figure $f): array => $f->write(),
+                    array_filter(
+                        $shown->ledger($state),
+                        static fn(Figure $f): bool => $state->priced || $f->unit !== $state->plan->terms->currency,
+                    ),
+                ),
+            ),
             ...$pictures,
         ];
     }

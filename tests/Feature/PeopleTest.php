@@ -12,11 +12,13 @@ use App\People\PersonLinks;
 use App\People\Role;
 use App\People\RoutePermissions;
 use App\People\UncommonPassword;
+use EmberDusk\Tests\Demo;
 use Illuminate\Foundation\Testing\RefreshDatabase;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\Hash;
 use Illuminate\Support\Facades\Route;
+use Inertia\Inertia;
 use PHPUnit\Framework\Attributes\DataProvider;
 use Tests\TestCase;
 
@@ -75,14 +77,43 @@ final class PeopleTest extends TestCase
         }
     }
 
+    protected function jobFile(): string
+    {
+        return Demo::file('observatory');
+    }
+
     public function test_an_apprentice_records_and_changes_nothing(): void
     {
         $job = $this->job($this->crew());
         $user = $this->user($job->crew);
         $user->update(['role' => Role::Apprentice]);
         $this->actingAs($user);
-        foreach (['wire', 'build', 'bench', 'join', 'survey'] as $stage) {
-            $this->get("/jobs/{$job->id}/{$stage}")->assertOk();
+        // The version of the screens is known from the first page on.
+        $this->get('/')->assertOk();
+        foreach (['survey', 'wire', 'build', 'bench', 'log', 'join', 'scenes', 'handover'] as $stage) {
+            $said = (string) $this->get("/jobs/{$job->id}/{$stage}", [
+                'X-Inertia' => 'true',
+                'X-Inertia-Version' => Inertia::getVersion(),
+            ])
+                ->assertOk()
+                ->getContent();
+            self::assertStringContainsString('"stage":', $said);
+            // The name of the currency alone tells nothing.
+            $said = str_replace('"currency":"EUR"', '', $said);
+            preg_match_all('/.{60}(EUR|has no price|"(price|hourRate|travelCost)":[\d.]*[1-9]).{40}/', $said, $found);
+            self::assertSame([], $found[0], "{$stage} shows no prices");
+        }
+        foreach (['kit', 'parts'] as $stage) {
+            $this->get("/jobs/{$job->id}/{$stage}")->assertForbidden();
+            $this->getJson("/jobs/{$job->id}/state?stage={$stage}")->assertForbidden();
+        }
+        foreach (['day-sheets', 'van', 'sheet', 'cuts.csv'] as $paper) {
+            self::assertStringNotContainsString(
+                'EUR',
+                (string) $this->get("/jobs/{$job->id}/{$paper}")
+                    ->assertOk()
+                    ->getContent(),
+            );
         }
         $this->postJson("/jobs/{$job->id}/bench/log", ['entries' => []])->assertStatus(422);
         foreach (

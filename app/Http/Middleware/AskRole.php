@@ -16,7 +16,8 @@ final class AskRole
     public function handle(Request $request, Closure $next): Response
     {
         $user = $request->user();
-        $needs = RoutePermissions::for((string) $request->route()?->getName());
+        $stage = $request->route('stage') ?? $request->query('stage');
+        $needs = RoutePermissions::for((string) $request->route()?->getName(), is_string($stage) ? $stage : '');
         if ($user instanceof User && ($needs === null || !$user->role->may($needs))) {
             abort(
                 403,

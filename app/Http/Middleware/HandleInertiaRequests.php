@@ -22,14 +22,15 @@ final class HandleInertiaRequests extends Middleware
             ...parent::share($request),
             'now' => Clock::milliseconds(),
             'zone' => Clock::zone(),
-            'user' => $user === null
-                ? null
-                : [
-                    'id' => $user->id,
-                    'name' => $user->name,
-                    'crew' => $user->crew->name,
-                    'plans' => $user->role->may(Permission::Plan),
-                ],
+            'user' =>
+                $user === null
+                    ? null
+                    : [
+                        'id' => $user->id,
+                        'name' => $user->name,
+                        'crew' => $user->crew->name,
+                        'plans' => $user->role->may(Permission::Plan),
+                    ],
         ];
     }
 }

@@ -42,6 +42,7 @@ final class JobState
      * @param  list<string>  $worked controls tested on site that worked, by control and light
      * @param  string  $zone  of the crew's clock
      * @param  list<CrewNote>  $notes  of the crew about its kit
+     * @param  bool  $priced  false for those who may not see prices: none is in the plan and the shelf
      */
     public function __construct(
         public readonly Plan $plan,
@@ -63,6 +64,7 @@ final class JobState
         public readonly array $worked = [],
         public readonly string $zone = 'UTC',
         public readonly array $notes = [],
+        public readonly bool $priced = true,
     ) {}
 
     /** Parts, steps and the rest of them, calculated once and only where it is asked for. */

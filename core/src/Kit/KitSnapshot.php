@@ -48,6 +48,16 @@ final readonly class KitSnapshot implements Codec
         ];
     }
 
+    /** For those who may not see prices. The hash stays that of the whole entry, so that a newer one is still told. */
+    public function unpriced(): self
+    {
+        return new self(
+            $this->hash,
+            array_diff_key($this->written, ['price' => true, 'currency' => true]),
+            $this->entry,
+        );
+    }
+
     /** Its kind, as the shelf names it. */
     public function kind(): string
     {

@@ -61,6 +61,20 @@ final readonly class Terms implements CheckedRecord
         return $this->withChanged(rates: $rates);
     }
 
+    /** Without anything that says what the work or the kit costs. */
+    public function unpriced(): self
+    {
+        return $this->withChanged(
+            hourRate: 0.0,
+            markUp: 0.0,
+            tax: 0.0,
+            travelCost: 0.0,
+            rates: [],
+            deposit: 0.0,
+            conditions: '',
+        );
+    }
+
     /** Shelf price in the job's currency; null without a price, or without a rate for its currency. */
     public function price(KitSnapshot $kit): ?float
     {

@@ -7,6 +7,7 @@ export const pageRefusal = ref('');
 
 const RENEWED = 'The page had expired and is renewed. What you entered is still here: press again.';
 const REFUSALS: Record<number, string> = {
+    403: 'Your role in the crew does not include this page. The owner of the crew can change it under People.',
     404: 'Not found: it was deleted, or belongs to another crew.',
     503: 'The database was busy for too long: this was not saved. Try again in a moment.',
     507: 'The disk of the server is full: this was not saved. Everything saved before is still there.',

@@ -30,6 +30,10 @@ final readonly class PriceFindings extends Check
 
     public function check(JudgedJob $job): array
     {
+        if (!$job->state->priced) {
+            return $this->unused($job->state);
+        }
+
         return [...$this->prices($job->state), ...$this->work($job->state), ...$this->unused($job->state)];
     }
 

@@ -64,8 +64,8 @@ useKeys(() => [
         <header class="flex min-h-[52px] flex-wrap items-center gap-x-4">
             <EmberMark />
             <Link href="/" class="act">All jobs <kbd>H</kbd></Link>
-            <span class="ml-auto text-ink2">{{ user?.name }}, {{ user?.crew }}</span>
-            <button type="button" class="text-ink2" @click="turnFace()">
+            <span class="ml-auto text-ink2 max-sm:order-last max-sm:w-full">{{ user?.name }}, {{ user?.crew }}</span>
+            <button type="button" class="text-ink2 max-sm:ml-auto" @click="turnFace()">
                 {{ face === 'day' ? 'Night' : 'Day' }} <kbd>D</kbd>
             </button>
         </header>
@@ -165,7 +165,7 @@ useKeys(() => [
                 <h2 id="own" class="font-semibold">Your password</h2>
                 <form class="mt-1 grid gap-3 sm:grid-cols-[1fr_1fr_auto] sm:items-end" @submit.prevent="change()">
                     <label class="block"
-                        >Of now
+                        >Current
                         <input
                             v-model="current"
                             type="password"

@@ -1,0 +1,59 @@
+<?php
+
+declare(strict_types=1);
+
+namespace Tests\Browser;
+
+use Facebook\WebDriver\WebDriverBy;
+use Facebook\WebDriver\WebDriverSelect;
+
+/** The owner invites an apprentice, who comes in and sees what the role includes. */
+final class PeopleTest extends BrowserTestCase
+{
+    public function test_an_apprentice_is_invited_comes_in_and_is_let_go(): void
+    {
+        $this->expectedErrors = ['status of 403', 'status of 401'];
+        $this->signIn();
+        $this->press('o');
+        $this->see('Where you are signed in');
+        $this->assertAccessible('people');
+        (new WebDriverSelect($this->find('#role, [aria-describedby=role-says]')))->selectByValue('apprentice');
+        $this->see('no prices, no changes of plans');
+        $this->click(fn() => $this->button('Make a link'));
+        $this->see('It is shown only now');
+        $address = $this->find('.break-all')->getText();
+        $this->browser()->driver->manage()->deleteAllCookies();
+
+        $this->browser()->driver->get($address);
+        $this->see('You are invited to Saltmarsh Lighting.');
+        $this->assertAccessible('an invitation');
+        foreach (
+            ['name' => 'Young hand', 'email' => 'young@firm.example', 'new-password' => 'password2026']
+            as $of => $text
+        ) {
+            $this->find('[autocomplete=' . ($of === 'email' ? 'username' : $of) . ']')->sendKeys($text);
+        }
+        $this->click(fn() => $this->button('Join the crew'));
+        $this->see('among the first that are tried');
+        $this->find('[autocomplete=new-password]')->sendKeys('lamp otter quartz fence');
+        $this->click(fn() => $this->button('Join the crew'));
+        $this->see('Jobs of Saltmarsh Lighting');
+        self::assertSame(
+            [],
+            $this->browser()->driver->findElements(WebDriverBy::xpath("//button[starts-with(., 'New job')]")),
+        );
+        $this->open('/jobs/1/build');
+        $this->find('[data-step]');
+        $this->dontSee('EUR');
+        $this->click(fn() => $this->find('nav a[href$="/parts"]'));
+        $this->see('Your role in the crew does not include this page.');
+        $this->browser()->driver->manage()->deleteAllCookies();
+
+        $this->signIn();
+        $this->open('/people');
+        $this->see('Young hand');
+        $this->click(fn() => $this->button('Close'));
+        $this->see('Young hand can no longer sign in.');
+        $this->see('has left');
+    }
+}
