@@ -6,6 +6,7 @@ use App\Database\Trouble;
 use App\History\Conflict;
 use App\Http\Middleware\AskRole;
 use App\Http\Middleware\HandleInertiaRequests;
+use App\Http\Middleware\KeepRecord;
 use App\Http\Middleware\NoStore;
 use App\Http\Middleware\OpenAccount;
 use App\Http\Middleware\PlainInput;
@@ -35,7 +36,14 @@ return Application::configure(basePath: dirname(__DIR__))
         );
         $middleware->prepend([SecurityHeaders::class, TellTime::class, PlainInput::class]);
         $middleware->web(
-            append: [NoStore::class, OpenAccount::class, AskRole::class, SentBy::class, HandleInertiaRequests::class],
+            append: [
+                NoStore::class,
+                OpenAccount::class,
+                AskRole::class,
+                KeepRecord::class,
+                SentBy::class,
+                HandleInertiaRequests::class,
+            ],
         );
         // In a change of the plan an empty text says something: no fuse, no note.
         $middleware->convertEmptyStringsToNull([

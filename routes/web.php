@@ -70,6 +70,7 @@ Route::middleware('auth')->group(static function (): void {
         ->middleware('throttle:sign-in')
         ->name('people.password');
     Route::post('people/devices/end', [PeopleController::class, 'endDevices'])->name('people.devices.end');
+    Route::get('people/record.csv', [PeopleController::class, 'record'])->name('people.record');
     Route::post('people/invite', [PeopleController::class, 'invite'])->name('people.invite');
     Route::post('people/links/{personLink}/revoke', [PeopleController::class, 'revoke'])
         ->middleware('can:lead,personLink')

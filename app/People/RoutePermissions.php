@@ -133,6 +133,7 @@ final readonly class RoutePermissions
     ];
 
     private const PEOPLE = [
+        'people.record',
         'people.invite',
         'people.link.revoke',
         'people.reset',

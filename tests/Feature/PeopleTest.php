@@ -9,6 +9,7 @@ use App\Models\PersonLink;
 use App\Models\User;
 use App\People\Permission;
 use App\People\PersonLinks;
+use App\People\Record;
 use App\People\Role;
 use App\People\RoutePermissions;
 use App\People\UncommonPassword;
@@ -308,6 +309,52 @@ final class PeopleTest extends TestCase
         self::assertSame(Role::Installer, $owner->refresh()->role);
         $this->postJson("/people/{$two->id}/close")->assertForbidden();
         self::assertNull(DB::table('users')->where('id', $two->id)->value('closed_at'));
+    }
+
+    /** What matters for trust is noted with its person, what was refused is not; owners read it, and take it as a table. */
+    public function test_the_record_says_who_did_what(): void
+    {
+        $job = $this->job($this->crew());
+        $owner = $this->user($job->crew);
+        $enter = fn(string $password) => $this->post('/sign-in', ['email' => $owner->email, 'password' => $password]);
+        $enter('wrong password');
+        $this->post('/sign-in', ['email' => 'unknown@firm.example', 'password' => 'wrong password']);
+        $enter('long enough a word')->assertRedirect('/');
+        $this->get("/jobs/{$job->id}/export")->assertOk();
+        $this->postJson("/jobs/{$job->id}/client-links")->assertCreated();
+        $this->postJson("/jobs/{$job->id}/change", [
+            'stage' => 'parts',
+            'base' => 1,
+            'change' => ['kind' => 'SetTerms', 'hourRate' => 44],
+        ])->assertOk();
+        $this->postJson("/people/{$owner->id}/close")->assertStatus(422);
+        $this->get("/jobs/{$job->id}/wire")->assertOk();
+        $record = $this->page()['record'];
+        self::assertSame(
+            [
+                'changed rate, mark-up or terms of a quote: Pebble Fen Observatory',
+                'made a link for the client: Pebble Fen Observatory',
+                'exported a job: Pebble Fen Observatory',
+                'signed in: ',
+                'failed to sign in: ',
+            ],
+            array_map(static fn(array $l): string => "{$l['what']}: {$l['about']}", $record),
+        );
+        self::assertSame(['One'], array_values(array_unique(array_column($record, 'who'))));
+        self::assertStringContainsString(
+            ',One,"exported a job","Pebble Fen Observatory"',
+            (string) $this->get('/people/record.csv')->assertOk()->getContent(),
+        );
+        $other = $this->owner('Crew B', 'b@firm.example');
+        $this->actingAs($other);
+        self::assertStringNotContainsString('One', (string) $this->get('/people/record.csv')->getContent());
+        $other->update(['role' => Role::Installer]);
+        $this->getJson('/people/record.csv')->assertForbidden();
+        self::assertSame([], $this->page()['record']);
+        $this->travel(Record::DAYS + 1)->days();
+        $other->update(['role' => Role::Owner]);
+        $this->actingAs($other)->get('/people/record.csv')->assertOk();
+        self::assertSame(1, DB::table('acts')->count(), 'old lines are gone');
     }
 
     /** @return iterable<string, array{string, bool}> */

@@ -9,13 +9,16 @@ use App\Http\Requests\RoleRequest;
 use App\Http\SignIns;
 use App\Models\PersonLink;
 use App\Models\User;
+use App\Papers\Download;
 use App\People\Crews;
 use App\People\PersonLinks;
+use App\People\Record;
 use App\Screens\People\PeopleView;
 use App\Time\Clock;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Http\Response as FileResponse;
 use Illuminate\Support\Facades\DB;
 use Inertia\Inertia;
 use Inertia\Response;
@@ -44,6 +47,11 @@ final class PeopleController
         SignIns::endOthers($user, SignIns::current($request));
 
         return $this->answer($request, $user);
+    }
+
+    public function record(#[CurrentUser] User $user): FileResponse
+    {
+        return Download::with(Record::csv($user->crew), 'record.csv', Download::CSV);
     }
 
     public function invite(RoleRequest $request, #[CurrentUser] User $user): JsonResponse

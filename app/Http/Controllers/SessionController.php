@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Http\Requests\SignInRequest;
 use App\Http\SignIns;
 use App\Models\User;
+use App\People\Record;
 use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -32,6 +33,7 @@ final class SessionController
         $user = User::query()->where('email', $request->validated('email'))->first();
         // Slow on purpose, and equally slow for an unknown account: the time must not reveal the accounts.
         if (!Hash::check($request->safe()->string('password')->toString(), $user->password ?? self::nobody())) {
+            Record::failed($request, $user);
             $user = null;
         }
         if ($user?->closed_at !== null) {

@@ -8,6 +8,7 @@ use App\Http\SignIns;
 use App\Models\PersonLink;
 use App\Models\User;
 use App\People\Permission;
+use App\People\Record;
 use App\People\Role;
 use App\Screens\View;
 use App\Time\Clock;
@@ -26,6 +27,7 @@ final readonly class PeopleView implements View
      * @param  list<PersonView>  $people  of the crew
      * @param  list<OpenLink>  $links
      * @param  list<RoleView>  $roles
+     * @param  list<RecordLine>  $record  who did what, the newest first
      * @param  string  $made  address of a link that was made just now; empty otherwise
      */
     private function __construct(
@@ -35,6 +37,7 @@ final readonly class PeopleView implements View
         #[Field(of: PersonView::class)] public array $people,
         #[Field(of: OpenLink::class)] public array $links,
         #[Field(of: RoleView::class)] public array $roles,
+        #[Field(of: RecordLine::class)] public array $record,
         public string $made,
     ) {}
 
@@ -71,6 +74,10 @@ final readonly class PeopleView implements View
             ),
             links: $leads ? self::open($user) : [],
             roles: array_map(static fn(Role $r): RoleView => new RoleView($r->value, $r->words()), Role::cases()),
+            record: array_map(
+                static fn(array $l): RecordLine => new RecordLine(...$l),
+                $leads ? Record::lines($user->crew, Record::SHOWN) : [],
+            ),
             made: $made,
         );
     }

@@ -161,6 +161,28 @@ useKeys(() => [
                     </li>
                 </ul>
             </section>
+            <section v-if="shown.leads" class="mt-6" aria-labelledby="record">
+                <h2 id="record" class="font-semibold">Who did what</h2>
+                <p class="text-[13px] text-ink2">
+                    Sign-ins, exports, shares, prices, deletions and roles; kept for 400 days.
+                    <a class="act" href="/people/record.csv">All as a table</a>
+                </p>
+                <div class="max-h-72 overflow-y-auto" tabindex="0" role="region" aria-labelledby="record">
+                    <p
+                        v-for="(line, n) in shown.record"
+                        :key="n"
+                        class="grid gap-x-4 border-b border-rule2 py-1 sm:grid-cols-[130px_150px_1fr]"
+                    >
+                        <span class="fig text-ink2">{{ line.at }}</span><span>{{ line.who }}</span
+                        ><span
+                            >{{ line.what
+                            }}<template v-if="line.about"
+                                >: <span class="text-ink2">{{ line.about }}</span></template
+                            ></span
+                        >
+                    </p>
+                </div>
+            </section>
             <section class="mt-6" aria-labelledby="own">
                 <h2 id="own" class="font-semibold">Your password</h2>
                 <form class="mt-1 grid gap-3 sm:grid-cols-[1fr_1fr_auto] sm:items-end" @submit.prevent="change()">
