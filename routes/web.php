@@ -69,6 +69,13 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('people/password', [PeopleController::class, 'password'])
         ->middleware('throttle:sign-in')
         ->name('people.password');
+    Route::post('people/factor', [PeopleController::class, 'beginFactor'])->name('people.factor.begin');
+    Route::post('people/factor/confirm', [PeopleController::class, 'confirmFactor'])
+        ->middleware('throttle:sign-in')
+        ->name('people.factor.confirm');
+    Route::post('people/factor/end', [PeopleController::class, 'endFactor'])
+        ->middleware('throttle:sign-in')
+        ->name('people.factor.end');
     Route::post('people/devices/end', [PeopleController::class, 'endDevices'])->name('people.devices.end');
     Route::get('people/record.csv', [PeopleController::class, 'record'])->name('people.record');
     Route::post('people/invite', [PeopleController::class, 'invite'])->name('people.invite');

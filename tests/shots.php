@@ -50,6 +50,8 @@ try {
         );
     usleep(700_000);
     $shot('home');
+    $open('/people', 'h1');
+    $shot('people');
     $open('/jobs/1/survey', 'textarea');
     $shot('survey');
     $open('/jobs/1/survey', 'textarea');

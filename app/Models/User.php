@@ -18,6 +18,10 @@ use LogicException;
  * @property string $email
  * @property Role $role
  * @property Carbon|null $closed_at since when they have left; no one is ever deleted, so that what they did keeps their name
+ * @property string|null $factor_secret of the authenticator, in base 32
+ * @property Carbon|null $factor_since from when a code is asked for at sign-in
+ * @property int $factor_step
+ * @property list<string>|null $recovery_codes hashes of those that are left
  * @property-read Crew $crew
  */
 final class User extends Authenticatable
@@ -29,7 +33,7 @@ final class User extends Authenticatable
     /** @var array<string, string> */
     protected $attributes = ['role' => Role::Installer->value];
 
-    protected $hidden = ['password', 'remember_token'];
+    protected $hidden = ['password', 'remember_token', 'factor_secret', 'recovery_codes'];
 
     /** @throws LogicException always */
     public function delete(): ?bool
@@ -52,6 +56,14 @@ final class User extends Authenticatable
     /** @return array<string, string> */
     protected function casts(): array
     {
-        return ['password' => 'hashed', 'closed_at' => 'datetime', 'role' => Role::class];
+        return [
+            'password' => 'hashed',
+            'closed_at' => 'datetime',
+            'role' => Role::class,
+            'factor_secret' => 'encrypted',
+            'factor_since' => 'datetime',
+            'factor_step' => 'integer',
+            'recovery_codes' => 'array',
+        ];
     }
 }

@@ -32,6 +32,8 @@ final readonly class Record
         'welcome.store' => 'came in by a link',
         'people.password' => 'changed the own password',
         'people.devices.end' => 'signed out the own other devices',
+        'people.factor.confirm' => 'switched the second factor on',
+        'people.factor.end' => 'switched the second factor off',
         'people.invite' => 'made an invitation',
         'people.link.revoke' => 'revoked a link',
         'people.reset' => 'made a link for a new password',

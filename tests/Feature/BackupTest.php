@@ -237,7 +237,15 @@ final class BackupTest extends TestCase
                 str_contains($route->uri(), '.pdf') ||
                 in_array(
                     $route->uri(),
-                    ['up', 'sign-in', 'welcome/{personLink}/{secret}', 'jobs/{job}/proposals/{proposal}'],
+                    [
+                        'up',
+                        // What is exported here is noted in the record that this page shows.
+                        'people',
+                        'people/record.csv',
+                        'sign-in',
+                        'welcome/{personLink}/{secret}',
+                        'jobs/{job}/proposals/{proposal}',
+                    ],
                     true,
                 )
             ) {

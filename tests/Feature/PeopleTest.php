@@ -71,7 +71,7 @@ final class PeopleTest extends TestCase
                 RoutePermissions::for($name) === Permission::Read
             ) {
                 self::assertMatchesRegularExpression(
-                    '/^(sign-(in|out)|welcome|practice|people\.(password|devices)|jobs\.(say|mix))/',
+                    '/^(sign-(in|out)|welcome|practice|people\.(password|devices|factor)|jobs\.(say|mix))/',
                     $name,
                 );
             }

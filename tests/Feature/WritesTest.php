@@ -8,6 +8,8 @@ use App\Models\PersonLink;
 use App\Models\User;
 use App\People\PersonLinks;
 use App\People\Role;
+use App\People\TimedCodes;
+use App\Time\Clock;
 use Closure;
 use EmberDusk\Tests\Demo;
 use Illuminate\Database\Events\QueryExecuted;
@@ -128,6 +130,19 @@ final class WritesTest extends TestCase
             'people.password' => fn() => $this->postJson('/people/password', [
                 'current' => $password,
                 'password' => $password,
+            ]),
+            'people.factor.begin' => fn() => $this->postJson('/people/factor'),
+            'people.factor.confirm' => fn() => $this->postJson('/people/factor/confirm', [
+                'code' => TimedCodes::code(
+                    TimedCodes::bytes((string) $user->refresh()->factor_secret),
+                    intdiv(Clock::now()->getTimestamp(), 30),
+                ),
+            ]),
+            'people.factor.end' => fn() => $this->postJson('/people/factor/end', [
+                'code' => TimedCodes::code(
+                    TimedCodes::bytes((string) $user->refresh()->factor_secret),
+                    intdiv(Clock::now()->getTimestamp(), 30) + 1,
+                ),
             ]),
             'people.devices.end' => fn() => $this->postJson('/people/devices/end'),
             'people.invite' => fn() => $this->postJson('/people/invite', ['role' => 'installer']),

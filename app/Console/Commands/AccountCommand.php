@@ -10,6 +10,7 @@ use App\Models\User;
 use App\People\Crews;
 use App\People\PersonLinks;
 use App\People\Role;
+use App\People\SecondFactor;
 use App\Time\Clock;
 use Carbon\CarbonImmutable;
 use Illuminate\Console\Command;
@@ -89,7 +90,9 @@ final class AccountCommand extends Command
 
             return 2;
         }
-        $this->info("{$user->name} chooses a new password at:");
+        // Whoever asks at the machine has lost the authenticator too, or can set it up again.
+        SecondFactor::end($user);
+        $this->info("{$user->name} has no second factor any more, and chooses a new password at:");
         $this->line(PersonLinks::reset($user, null));
 
         return 0;

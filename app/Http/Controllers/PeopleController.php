@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Http\Requests\CodeRequest;
 use App\Http\Requests\PasswordRequest;
 use App\Http\Requests\RoleRequest;
 use App\Http\SignIns;
@@ -13,8 +14,11 @@ use App\Papers\Download;
 use App\People\Crews;
 use App\People\PersonLinks;
 use App\People\Record;
+use App\People\SecondFactor;
+use App\People\TimedCodes;
 use App\Screens\People\PeopleView;
 use App\Time\Clock;
+use EmberDusk\Values\InvalidInput;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
@@ -38,6 +42,39 @@ final class PeopleController
             password: $request->safe()->string('password')->toString(),
             kept: SignIns::current($request),
         );
+
+        return $this->answer($request, $user);
+    }
+
+    public function beginFactor(#[CurrentUser] User $user): JsonResponse
+    {
+        if (SecondFactor::has($user)) {
+            throw InvalidInput::at('/code', 'A second factor is on. Switch it off first.');
+        }
+        $secret = SecondFactor::begin($user);
+
+        return new JsonResponse(['secret' => $secret, 'address' => TimedCodes::address($secret, $user->email)], 201);
+    }
+
+    public function confirmFactor(CodeRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        $codes =
+            SecondFactor::confirm($user, $request->code()) ??
+            throw InvalidInput::at(
+                '/code',
+                'This is not the code that is shown now. Is the clock of the authenticator right?',
+            );
+
+        return new JsonResponse(['codes' => $codes]);
+    }
+
+    /** With a code: a page that was left open is no reason to switch it off. */
+    public function endFactor(CodeRequest $request, #[CurrentUser] User $user): JsonResponse
+    {
+        if (SecondFactor::has($user) && !SecondFactor::passes($user, $request->code())) {
+            throw InvalidInput::at('/code', 'This code is wrong, used or too old.');
+        }
+        SecondFactor::end($user);
 
         return $this->answer($request, $user);
     }

@@ -8,6 +8,7 @@ use App\Http\Requests\SignInRequest;
 use App\Http\SignIns;
 use App\Models\User;
 use App\People\Record;
+use App\People\SecondFactor;
 use App\Time\Clock;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\RedirectResponse;
@@ -45,6 +46,19 @@ final class SessionController
             throw ValidationException::withMessages([
                 'email' => 'No account has this e-mail and password. Check both, then try again.',
             ]);
+        }
+
+        if (SecondFactor::has($user)) {
+            $code = $request->safe()->string('code')->toString();
+            if (!SecondFactor::passes($user, $code)) {
+                $code === '' || Record::failed($request, $user);
+                throw ValidationException::withMessages([
+                    'code' =>
+                        $code === ''
+                            ? 'Type the six digits that your authenticator shows now, or a recovery code.'
+                            : 'This code is wrong, used or too old. Type the one that is shown now, or a recovery code.',
+                ]);
+            }
         }
 
         return self::welcome($request, $user, $request->boolean('remember'));

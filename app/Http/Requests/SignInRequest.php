@@ -24,6 +24,7 @@ final class SignInRequest extends FormRequest
             'email' => ['required', 'string', 'email', 'max:200'],
             'password' => ['required', 'string', 'max:200'],
             'remember' => ['boolean'],
+            'code' => ['nullable', 'string', 'max:20'],
         ];
     }
 

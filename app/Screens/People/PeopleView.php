@@ -10,6 +10,7 @@ use App\Models\User;
 use App\People\Permission;
 use App\People\Record;
 use App\People\Role;
+use App\People\SecondFactor;
 use App\Screens\View;
 use App\Time\Clock;
 use EmberDusk\Formats\Record\Field;
@@ -23,6 +24,8 @@ final readonly class PeopleView implements View
 
     /**
      * @param  bool  $leads  whether the person may invite and change roles
+     * @param  bool  $factor  whether a second factor is on
+     * @param  int  $recovery  recovery codes that are left
      * @param  list<DeviceView>  $devices
      * @param  list<PersonView>  $people  of the crew
      * @param  list<OpenLink>  $links
@@ -33,6 +36,8 @@ final readonly class PeopleView implements View
     private function __construct(
         public int $own,
         public bool $leads,
+        public bool $factor,
+        public int $recovery,
         #[Field(of: DeviceView::class)] public array $devices,
         #[Field(of: PersonView::class)] public array $people,
         #[Field(of: OpenLink::class)] public array $links,
@@ -48,6 +53,8 @@ final readonly class PeopleView implements View
         return new self(
             own: $user->id,
             leads: $leads,
+            factor: SecondFactor::has($user),
+            recovery: count($user->recovery_codes ?? []),
             devices: array_map(
                 static fn(array $d): DeviceView => new DeviceView(
                     device: $d['device'],

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { Head, Link, router } from '@inertiajs/vue3';
+import { toString } from 'qrcode';
 import { computed, ref } from 'vue';
 import ConnectionNote from '@/ui/ConnectionNote.vue';
 import EmberMark from '@/ui/EmberMark.vue';
@@ -51,6 +52,42 @@ async function copy(text: string): Promise<void> {
         () => 'Copied. Send it to that person alone.',
         () => 'Not copied: mark the address and copy it.',
     );
+}
+const begun = ref('');
+const picture = ref('');
+const code = ref('');
+const codes = ref<string[]>([]);
+
+/** What a request about the second factor says; null where it was refused, with the words shown. */
+async function factor<T>(to: string, body: object): Promise<T | null> {
+    said.value = refused.value = '';
+    try {
+        return await ask<T>('POST', `/people/factor${to}`, body);
+    } catch (error) {
+        refused.value = inWords(error);
+        return null;
+    } finally {
+        code.value = '';
+    }
+}
+async function beginFactor(): Promise<void> {
+    const made = await factor<{ secret: string; address: string }>('', {});
+    if (made) {
+        picture.value = await toString(made.address, { type: 'svg', margin: 2 });
+        begun.value = made.secret;
+    }
+}
+async function confirmFactor(): Promise<void> {
+    codes.value = (await factor<{ codes: string[] }>('/confirm', { code: code.value }))?.codes ?? [];
+    begun.value = codes.value.length ? '' : begun.value;
+}
+async function endFactor(): Promise<void> {
+    const left = await factor<People>('/end', { code: code.value });
+    if (left) {
+        shown.value = left;
+        codes.value = [];
+        said.value = 'The second factor is off.';
+    }
 }
 useKeys(() => [
     { key: 'h', what: 'All jobs', act: () => router.visit('/') },
@@ -209,6 +246,66 @@ useKeys(() => [
                     /></label>
                     <button class="quiet">Change it</button>
                 </form>
+            </section>
+            <section class="mt-6" aria-labelledby="factor">
+                <h2 id="factor" class="font-semibold">Second factor</h2>
+                <template v-if="shown.factor || codes.length">
+                    <div v-if="codes.length" class="my-2 border-l-4 border-ember bg-sheet px-3 py-2">
+                        <p>
+                            It is on. Each of these lets you in once when the authenticator is lost. They are shown only
+                            now: write them down, apart from your phone.
+                        </p>
+                        <p class="fig grid max-w-sm grid-cols-2">
+                            <span v-for="one in codes" :key="one">{{ one }}</span>
+                        </p>
+                    </div>
+                    <p v-else>
+                        On: signing in asks for a code.
+                        <span class="text-ink2">{{ shown.recovery }} recovery codes are left.</span>
+                    </p>
+                    <form class="flex flex-wrap items-baseline gap-3" @submit.prevent="endFactor()">
+                        <label
+                            >Code
+                            <input
+                                v-model="code"
+                                class="fig field !w-36"
+                                maxlength="20"
+                                autocomplete="one-time-code"
+                                required
+                        /></label>
+                        <button class="quiet">Switch it off</button>
+                    </form>
+                </template>
+                <template v-else-if="begun">
+                    <p>Scan this with an authenticator, or type the secret into it. Then enter the code it shows.</p>
+                    <div class="flex flex-wrap items-center gap-5">
+                        <!-- eslint-disable-next-line vue/no-v-html -->
+                        <span class="block size-36 bg-white" v-html="picture" />
+                        <div>
+                            <p class="fig break-all">{{ begun.match(/.{1,4}/g)?.join(' ') }}</p>
+                            <form class="mt-2 flex flex-wrap items-baseline gap-3" @submit.prevent="confirmFactor()">
+                                <label
+                                    >Code
+                                    <input
+                                        v-model="code"
+                                        class="fig field !w-36"
+                                        inputmode="numeric"
+                                        maxlength="20"
+                                        autocomplete="one-time-code"
+                                        required
+                                /></label>
+                                <button class="press">Switch it on</button>
+                            </form>
+                        </div>
+                    </div>
+                </template>
+                <template v-else>
+                    <p class="text-[13px] text-ink2">
+                        Off. With it a stolen password alone lets nobody in: an authenticator on your phone shows a new
+                        code every 30 s.
+                    </p>
+                    <button type="button" class="act" @click="beginFactor()">Set it up</button>
+                </template>
             </section>
             <section class="mt-6" aria-labelledby="devices">
                 <h2 id="devices" class="font-semibold">Where you are signed in</h2>

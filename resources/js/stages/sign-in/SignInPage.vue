@@ -1,9 +1,23 @@
 <script setup lang="ts">
 import { Head, useForm } from '@inertiajs/vue3';
+import { ref } from 'vue';
 import ConnectionNote from '@/ui/ConnectionNote.vue';
 
 defineProps<{ demo: boolean }>();
-const form = useForm({ email: '', password: '', remember: false });
+const form = useForm({ email: '', password: '', remember: false, code: '' });
+/** Asked for once the password is right and the account has a second factor. */
+const coded = ref(false);
+function enterAccount(): void {
+    form.post('/sign-in', {
+        onError: (errors) => {
+            coded.value ||= !!errors.code;
+            if (!errors.code) {
+                form.reset('password');
+            }
+            form.reset('code');
+        },
+    });
+}
 const enter = useForm({});
 </script>
 
@@ -23,10 +37,7 @@ const enter = useForm({});
                 <button class="press w-full" :disabled="enter.processing">Try the demo</button>
                 <p class="mt-2 text-ink2">With made-up jobs and devices. Or sign in to your own account:</p>
             </form>
-            <form
-                class="mt-4 space-y-3"
-                @submit.prevent="form.post('/sign-in', { onFinish: () => form.reset('password') })"
-            >
+            <form class="mt-4 space-y-3" @submit.prevent="enterAccount()">
                 <label class="block"
                     >Address
                     <input
@@ -52,6 +63,20 @@ const enter = useForm({});
                     />
                 </label>
                 <p v-if="form.errors.password" role="alert" class="text-stop">{{ form.errors.password }}</p>
+                <template v-if="coded">
+                    <label class="block"
+                        >Code of your authenticator, or a recovery code
+                        <input
+                            v-model="form.code"
+                            class="fig field"
+                            autocomplete="one-time-code"
+                            maxlength="20"
+                            required
+                            aria-describedby="code-said"
+                        />
+                    </label>
+                    <p v-if="form.errors.code" id="code-said" role="alert" class="text-stop">{{ form.errors.code }}</p>
+                </template>
                 <label class="flex items-center gap-2"
                     ><input v-model="form.remember" type="checkbox" /> Stay signed in on this device for 30 days</label
                 >
