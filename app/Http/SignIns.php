@@ -82,7 +82,7 @@ final readonly class SignIns
         return DB::table('ended_sign_ins')->where('id', self::current($request))->exists();
     }
 
-    /** @return list<array{id: string, device: string, since: Carbon}> of a person, the newest first; what was not used for 30 days has ended by itself */
+    /** @return list<array{id: string, device: string, since: Carbon}> of a person, the newest first; sign-ins unused for 30 days have ended by themselves */
     public static function of(User $user): array
     {
         $rows = DB::table('sign_ins')
@@ -116,7 +116,7 @@ final readonly class SignIns
         }
     }
 
-    /** By what a browser says of itself; it may say anything. */
+    /** From the name that a browser sends of itself, which is not to be relied on. */
     private static function device(string $says): string
     {
         return match (true) {

@@ -21,7 +21,7 @@ use LogicException;
  * @property string|null $factor_secret of the authenticator, in base 32
  * @property Carbon|null $factor_since from when a code is asked for at sign-in
  * @property int $factor_step
- * @property list<string>|null $recovery_codes hashes of those that are left
+ * @property list<string>|null $recovery_codes hashes of the unused ones
  * @property-read Crew $crew
  */
 final class User extends Authenticatable

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-/** What a route lets a person do; each route has one. */
+/** Kinds of access; each route needs one of them. */
 enum Permission
 {
     /** Look at jobs, practise, sign out, one's own password and devices. */

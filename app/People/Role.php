@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-/** What a person is in a crew, and what follows from it. */
+/** Role of a person in a crew, with its permissions. */
 enum Role: string
 {
     case Owner = 'owner';

@@ -7,7 +7,7 @@ namespace App\People;
 /** The one table of who may what, by the route's name. A route that is not in it is closed to everybody. */
 final readonly class RoutePermissions
 {
-    /** What needs no account is there with one too. */
+    /** Pages that need no account are open with one too. */
     private const READ = [
         'sign-in',
         'sign-in.store',

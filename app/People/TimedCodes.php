@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-/** Time-based one-time codes by RFC 6238 with SHA-1, six digits and steps of 30 s, as every authenticator reckons them. */
+/** Time-based one-time codes by RFC 6238 with SHA-1, six digits and steps of 30 s, as every authenticator calculates them. */
 final readonly class TimedCodes
 {
     private const STEP = 30;

@@ -84,7 +84,7 @@ final readonly class UncommonPassword implements ValidationRule
     public function common(string $password): bool
     {
         $small = mb_strtolower($password);
-        // Without the digits and signs around it, and with letters where digits stand for them.
+        // Without the digits and signs around it, and with letters in place of digits that resemble them.
         $bare = (string) preg_replace('/^[^\p{L}]+|[^\p{L}]+$/u', '', $small);
         $letters = (string) preg_replace('/[^\p{L}]/u', '', strtr($bare, self::FOR_LETTERS));
         if (count(array_unique(mb_str_split($small))) < 4) {

@@ -60,7 +60,7 @@ final class PeopleTest extends TestCase
         self::assertNull(RoutePermissions::for('no such route'));
     }
 
-    /** What writes needs more than reading, but for practice and one's own account. */
+    /** Writes need more than reading, except practice and one's own account. */
     public function test_writes_need_more_than_reading(): void
     {
         foreach (Route::getRoutes()->getRoutes() as $route) {
@@ -268,7 +268,7 @@ final class PeopleTest extends TestCase
         $this->flushSession();
         $this->app->make('auth')->forgetGuards();
         $this->withSession($desk)->get('/')->assertRedirect('/sign-in');
-        // What was not used for 30 days is gone from the list.
+        // Sign-ins unused for 30 days are gone from the list.
         Carbon::setTestNow(Carbon::now()->addDays(SignIns::DAYS + 1));
         self::assertSame([], SignIns::of($user));
     }
@@ -311,7 +311,7 @@ final class PeopleTest extends TestCase
         self::assertNull(DB::table('users')->where('id', $two->id)->value('closed_at'));
     }
 
-    /** What matters for trust is noted with its person, what was refused is not; owners read it, and take it as a table. */
+    /** Acts that matter for trust are noted with their person, refused ones are not; owners read them, and export them as a table. */
     public function test_the_record_says_who_did_what(): void
     {
         $job = $this->job($this->crew());

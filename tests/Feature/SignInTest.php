@@ -57,7 +57,7 @@ final class SignInTest extends TestCase
         $user->delete();
     }
 
-    /** No password stands in a command: it prints the address at which the person chooses one. */
+    /** The command takes no password: it prints the address at which the person chooses one. */
     public function test_an_account_made_by_command_chooses_its_password(): void
     {
         $made = ['name' => 'Ana', 'email' => 'ana@firm.example', '--crew' => 'Two Lamps'];

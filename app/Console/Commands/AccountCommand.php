@@ -81,7 +81,7 @@ final class AccountCommand extends Command
         return 0;
     }
 
-    /** A password never stands in a command, where other people of the machine could read it. */
+    /** No password as an argument: other people of the machine could read it. */
     private function linked(string $email): int
     {
         $user = User::query()->where('email', self::small($email))->first();

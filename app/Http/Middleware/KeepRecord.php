@@ -10,7 +10,7 @@ use Closure;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
-/** Notes in the record of the crew what was done; what was refused was not done. */
+/** Notes completed acts in the record of the crew; refused ones are no acts. */
 final class KeepRecord
 {
     public function handle(Request $request, Closure $next): Response

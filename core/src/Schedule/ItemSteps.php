@@ -74,7 +74,7 @@ final readonly class ItemSteps
 
     /**
      * @param  list<string>  $before
-     * @param  JoinSteps|null  $joins  for those that are mounted after joining; null for the others
+     * @param  JoinSteps|null  $joins  for panels, which are mounted after joining; null for the other items
      * @return list<string> the last step of each
      */
     public function steps(string $place, string $name, array $before, ?JoinSteps $joins = null): array

@@ -77,7 +77,7 @@ final class JoinSteps
     }
 
     /**
-     * The last steps of joining that a panel comes after: of what speaks a way that it speaks, in all places.
+     * Last steps of joining before a panel is mounted: of the lights in all places that speak one of its ways.
      *
      * @param  list<string>  $speaks
      * @return list<string>

@@ -88,7 +88,7 @@ final readonly class RemainingWork
     }
 
     /**
-     * Steps that must be done before a step: those that it comes after, and through finished ones what those came after. A test that
+     * Unfinished predecessors of a step; for a finished predecessor, the unfinished ones before it. A test that
      * is ticked although the cables are not laid yet does not let the boxes be closed.
      *
      * @param  array<string, Step>  $byId

@@ -35,7 +35,7 @@ final class Steps
     /** @var array<string, bool> whether everything in a place is on batteries */
     private array $battery = [];
 
-    /** @var array<string, bool> whether a keyed feed of a vehicle is among what feeds a place */
+    /** @var array<string, bool> whether a keyed feed of a vehicle feeds a place */
     private array $keyed = [];
 
     /** @var array<string, list<string>> steps before any work in a place */

@@ -86,7 +86,7 @@ final readonly class DataLead
         return ($plan->strip($this->to->strip)->pixels->dataWires ?? 1) + 1;
     }
 
-    /** Where it begins, as text: "C6", or the name of a run. */
+    /** Start of the lead, as text: "C6", or the name of a run. */
     public function begins(): string
     {
         return $this->from?->name() ?? strtoupper((string) $this->to->controller);

@@ -33,7 +33,7 @@ const { days, stayed, tick, thaw } = useTicked(
     store.takeBack,
 );
 const first = build.value?.ahead ?? [];
-/** What comes before the first day. A row that was ticked here stays, as on the days. */
+/** Steps before the first day. A row that was ticked here stays, as on the days. */
 const ahead = computed(() =>
     [...new Set([...first, ...(build.value?.ahead ?? [])])].filter(
         (id) => steps.value.has(id) && (!isDone(id) || stayed.value.has(id)),
@@ -41,7 +41,7 @@ const ahead = computed(() =>
 );
 const copied = ref('');
 async function copy(text: string): Promise<void> {
-    // The text stands there too: without the permission to copy it is marked by hand.
+    // Without the permission to copy, the text on the page is marked by hand.
     copied.value = await navigator.clipboard.writeText(text).then(
         () => 'Copied.',
         () => 'Not copied: mark the text and copy it.',

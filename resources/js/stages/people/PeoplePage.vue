@@ -58,7 +58,7 @@ const picture = ref('');
 const code = ref('');
 const codes = ref<string[]>([]);
 
-/** What a request about the second factor says; null where it was refused, with the words shown. */
+/** Answer to a request about the second factor; null and shown words where it is refused. */
 async function factor<T>(to: string, body: object): Promise<T | null> {
     said.value = refused.value = '';
     try {
