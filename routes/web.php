@@ -91,6 +91,11 @@ Route::middleware('auth')->group(static function (): void {
             Route::post('reopen', [PeopleController::class, 'reopen'])->name('people.reopen');
         });
 
+    Route::post('deleted/{job}/back', [JobController::class, 'bringBack'])
+        ->withTrashed()
+        ->middleware('can:work,job')
+        ->name('jobs.revive');
+
     Route::get('shelf', [ShelfController::class, 'index'])->name('shelf');
     Route::get('shelf/entries', [ShelfController::class, 'search'])->name('shelf.search');
     Route::post('shelf/entries', [ShelfController::class, 'store'])->name('shelf.store');

@@ -59,6 +59,12 @@ final class Writes
             'jobs.destroy' => fn(int $n) => $this->ask('DELETE', '/jobs/' . $this->archived("Old {$n}"), [
                 'name' => "Old {$n}",
             ]),
+            'jobs.revive' => function (int $n): TestResponse {
+                $job = $this->archived("Gone {$n}");
+                $this->after('DELETE', "/jobs/{$job}", ['name' => "Gone {$n}"]);
+
+                return $this->ask('POST', "/deleted/{$job}/back");
+            },
             'shelf.store' => fn(int $n) => $this->ask('POST', '/shelf/entries', [
                 'cells' => [
                     'kind' => 'fuse',

@@ -8,6 +8,7 @@ use Illuminate\Database\Eloquent\Model;
 use Illuminate\Database\Eloquent\Relations\BelongsTo;
 use Illuminate\Database\Eloquent\Relations\HasMany;
 use Illuminate\Database\Eloquent\Relations\HasOne;
+use Illuminate\Database\Eloquent\SoftDeletes;
 use Illuminate\Support\Carbon;
 
 /**
@@ -18,6 +19,7 @@ use Illuminate\Support\Carbon;
  * @property string $name
  * @property string $client
  * @property Carbon|null $archived_at
+ * @property Carbon|null $deleted_at since when it can only be brought back
  * @property Carbon $updated_at
  * @property array<string, string> $kit hashes of the kit in the newest plan, by shelf id
  * @property-read int|null $revision its newest, where a list asked for it
@@ -25,6 +27,8 @@ use Illuminate\Support\Carbon;
  */
 final class Job extends Model
 {
+    use SoftDeletes;
+
     // Each model names its table: finding the plural would take a millisecond of every request.
     protected $table = 'jobs';
 

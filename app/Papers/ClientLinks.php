@@ -53,7 +53,8 @@ final readonly class ClientLinks
     public function find(Request $request, int $id, string $secret): ?ClientLink
     {
         $link = ClientLink::query()->find($id);
-        if ($link === null || !$this->good($link)) {
+        // The link of a deleted job opens nothing; it is good again if the job is brought back.
+        if ($link === null || !$this->good($link) || !$link->job()->exists()) {
             return null;
         }
         if ($link->secret !== null) {

@@ -45,6 +45,7 @@ final readonly class Record
         'jobs.export' => 'exported a job',
         'jobs.archive' => 'archived a job',
         'jobs.back' => 'took a job back from the archive',
+        'jobs.revive' => 'brought a deleted job back',
         'jobs.destroy' => 'deleted a job',
         'jobs.pdf' => 'printed the sheet',
         'jobs.quote.pdf' => 'printed the quote',

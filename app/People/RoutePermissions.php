@@ -89,6 +89,7 @@ final readonly class RoutePermissions
         'jobs.archive',
         'jobs.back',
         'jobs.destroy',
+        'jobs.revive',
         'point.accept',
         'point.back',
         'log.import',

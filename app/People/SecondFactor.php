@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Models\User;
 use App\Time\Clock;
+use Illuminate\Contracts\Encryption\DecryptException;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -84,17 +85,28 @@ final readonly class SecondFactor
 
     private static function taken(User $user, string $code): bool
     {
+        $secret = self::secret($user);
         $step =
-            $user->factor_secret === null
+            $secret === null
                 ? null
                 : TimedCodes::step(
-                    $user->factor_secret,
+                    $secret,
                     (string) preg_replace('/\s/', '', $code),
                     Clock::now()->getTimestamp(),
                     $user->factor_step,
                 );
 
         return $step !== null && $user->forceFill(['factor_step' => $step])->save();
+    }
+
+    /** Null too where another APP_KEY encrypted it, as after a restore elsewhere: recovery codes are still good. */
+    private static function secret(User $user): ?string
+    {
+        try {
+            return $user->factor_secret;
+        } catch (DecryptException) {
+            return null;
+        }
     }
 
     private static function recovery(): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Results;
 
+use App\History\DeletedJobs;
 use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
@@ -60,6 +61,7 @@ final readonly class JobList
                     )
                     ->all(),
             ),
+            deleted: $archived && $page === 1 ? DeletedJobs::of($crew) : [],
         );
     }
 

@@ -6,10 +6,12 @@ namespace Tests\Feature;
 
 use App\Facts\Offcuts;
 use App\Facts\Ticks;
+use App\History\DeletedJobs;
 use App\History\Revisions;
 use App\Models\Crew;
 use App\Models\Job;
 use Illuminate\Foundation\Testing\RefreshDatabase;
+use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
 use PHPUnit\Framework\Attributes\Group;
 use Tests\TestCase;
@@ -156,7 +158,10 @@ final class CrewsWorkTest extends TestCase
         $offcut = $this->job->crew
             ->offcuts()
             ->create(['kit' => 'strip-tunable-24', 'mm' => 4000, 'kept_for' => $this->job->id]);
-        $this->job->delete();
+        DeletedJobs::delete($this->job);
+        self::assertNull($offcut->refresh()->kept_for, 'free at once');
+        self::assertNotSame(0, DB::table('ticks')->count());
+        $this->job->forceDelete();
         self::assertDatabaseCount('ticks', 0);
         self::assertDatabaseCount('part_marks', 0);
         self::assertDatabaseCount('arrangements', 0);

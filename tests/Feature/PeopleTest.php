@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\History\DeletedJobs;
 use App\Http\SignIns;
 use App\Models\PersonLink;
 use App\Models\User;
@@ -355,6 +356,39 @@ final class PeopleTest extends TestCase
         $other->update(['role' => Role::Owner]);
         $this->actingAs($other)->get('/people/record.csv')->assertOk();
         self::assertSame(1, DB::table('acts')->count(), 'old lines are gone');
+    }
+
+    public function test_a_deleted_job_is_brought_back_within_thirty_days(): void
+    {
+        $job = $this->job($this->crew());
+        $user = $this->user($job->crew);
+        $this->actingAs($user);
+        $made = (string) $this->postJson("/jobs/{$job->id}/client-links")->json('links.0.url');
+        $this->postJson("/jobs/{$job->id}/archive")->assertOk();
+        $this->deleteJson("/jobs/{$job->id}", ['name' => $job->name])->assertOk();
+        $this->get("/jobs/{$job->id}/wire")->assertNotFound();
+        $this->get($made)->assertStatus(410);
+        $listed = fn(): array => json_decode(
+            (string) json_encode($this->get('/?archived=1')->assertOk()->viewData('page')),
+            true,
+        )['props'];
+        self::assertSame([0, [$job->id]], [$listed()['total'], array_column($listed()['deleted'], 'id')]);
+        $other = $this->owner('Crew B', 'b@firm.example');
+        $this->actingAs($other)
+            ->postJson("/deleted/{$job->id}/back")
+            ->assertNotFound();
+        $this->actingAs($user)
+            ->postJson("/deleted/{$job->id}/back")
+            ->assertOk();
+        self::assertSame([1, []], [$listed()['total'], $listed()['deleted']]);
+        $this->get("/jobs/{$job->id}/wire")->assertOk();
+        $this->get($made)->assertOk();
+        $this->deleteJson("/jobs/{$job->id}", ['name' => $job->name])->assertOk();
+        $this->travel(DeletedJobs::DAYS - 1)->days();
+        self::assertCount(1, $listed()['deleted']);
+        $this->travel(2)->days();
+        self::assertSame([], $listed()['deleted']);
+        self::assertSame(0, DB::table('revisions')->count(), 'it is gone with all that it had');
     }
 
     /** @return iterable<string, array{string, bool}> */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\People\SecondFactor;
 use App\People\TimedCodes;
 use App\Time\Clock;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -111,6 +112,18 @@ final class SecondFactorTest extends TestCase
         $this->post('/sign-in', ['email' => $user->email, 'password' => 'wrong'])
             ->assertSessionHasErrors('email')
             ->assertSessionDoesntHaveErrors('code');
+    }
+
+    /** Restored with another key: a code of the authenticator is of no use, a recovery code is. */
+    public function test_recovery_codes_outlive_the_key(): void
+    {
+        $user = $this->user($this->crew());
+        $secret = SecondFactor::begin($user);
+        $codes = SecondFactor::confirm($user, self::now($secret)) ?? self::fail('not confirmed');
+        DB::table('users')->update(['factor_secret' => 'of another key']);
+        $this->travel(60)->seconds();
+        self::assertFalse(SecondFactor::passes($user, self::now($secret)));
+        self::assertTrue(SecondFactor::passes($user, $codes[0]));
     }
 
     private static function now(string $secret): string

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\History\DeletedJobs;
 use App\History\Revisions;
 use App\Http\Requests\DeleteJobRequest;
 use App\Http\Requests\ImportRequest;
@@ -72,15 +73,23 @@ final readonly class JobController
         return self::shelve($job, null);
     }
 
-    /** Deletes a job permanently, with its history, photos and ticks; archived jobs only, confirmed by name. */
+    /** Deletes a job; archived jobs only, confirmed by name. For 30 days it can be brought back. */
     public function destroy(DeleteJobRequest $request, Job $job): JsonResponse
     {
         if ($job->archived_at === null) {
             throw new OutOfTurn('Archive the job first. Nothing was deleted.');
         }
-        DB::transaction(static fn(): ?bool => $job->delete());
+        DeletedJobs::delete($job);
 
         return new JsonResponse(['gone' => $job->id]);
+    }
+
+    /** Brings a deleted job back. */
+    public function bringBack(Job $job): JsonResponse
+    {
+        DeletedJobs::bringBack($job);
+
+        return new JsonResponse(['job' => $job->id]);
     }
 
     private static function shelve(Job $job, ?CarbonImmutable $at): JsonResponse

@@ -19,6 +19,7 @@ final readonly class Home implements View
      * @param  int  $total  jobs found
      * @param  int  $aside  jobs found on the other side, archive or open
      * @param  list<JobCard>  $jobs
+     * @param  list<DeletedJob>  $deleted  that can be brought back, on the first page of the archive
      */
     public function __construct(
         public string $find,
@@ -28,5 +29,6 @@ final readonly class Home implements View
         public int $total,
         public int $aside,
         #[Field(of: JobCard::class)] public array $jobs,
+        #[Field(of: DeletedJob::class)] public array $deleted,
     ) {}
 }

@@ -58,6 +58,15 @@ const picker = ref<HTMLInputElement>();
 const refusal = ref('');
 const importing = ref(false);
 
+async function bringBack(job: number): Promise<void> {
+    try {
+        await ask('POST', `/deleted/${job}/back`);
+        refusal.value = '';
+        moved();
+    } catch (error) {
+        refusal.value = inWords(error);
+    }
+}
 async function signOut(): Promise<void> {
     try {
         leaveFor((await ask<{ to: string }>('POST', '/sign-out')).to);
@@ -175,6 +184,22 @@ useKeys(() => [
                 :archived="archived"
                 @moved="moved()"
             />
+            <section v-if="deleted.length" class="mt-6" aria-labelledby="deleted">
+                <h2 id="deleted" class="font-semibold">Deleted</h2>
+                <p
+                    v-for="one in deleted"
+                    :key="one.id"
+                    class="flex flex-wrap items-baseline gap-x-4 border-b border-rule2 py-1.5"
+                >
+                    <span>{{ one.name }}</span><span class="text-ink2">{{ one.client }}</span>
+                    <span class="ml-auto text-ink2"
+                        >until <span class="fig">{{ one.until }}</span></span
+                    >
+                    <button type="button" class="act" @click="bringBack(one.id)">
+                        Bring back<span class="sr-only"> {{ one.name }}</span>
+                    </button>
+                </p>
+            </section>
             <nav v-if="pages > 1" aria-label="Pages" class="flex items-baseline gap-5 py-4">
                 <button type="button" class="act" :disabled="page === 1" @click="list({ page: page - 1 })">
                     Earlier page

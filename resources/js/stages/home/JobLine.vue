@@ -119,8 +119,8 @@ const remove = () =>
         <DialogBox :open="deleting" :title="`Delete ${job.name}`" @close="deleting = false">
             <form class="space-y-3" @submit.prevent="remove()">
                 <p>
-                    Its plan, history, photos, ticks and quotes are deleted for good. A backup made earlier still has
-                    them.
+                    For 30 days it can be brought back from the archive. Then its plan, history, photos, ticks and
+                    quotes are deleted for good; a backup made earlier still has them.
                 </p>
                 <label class="block"
                     >Type its name to confirm
