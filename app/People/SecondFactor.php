@@ -103,7 +103,9 @@ final readonly class SecondFactor
     private static function secret(User $user): ?string
     {
         try {
-            return $user->factor_secret;
+            $secret = $user->getAttribute('factor_secret');
+
+            return is_string($secret) ? $secret : null;
         } catch (DecryptException) {
             return null;
         }
