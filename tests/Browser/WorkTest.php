@@ -117,7 +117,7 @@ final class WorkTest extends BrowserTestCase
         $this->working('figure [data-figure="Bought"]', ['(P - O) / L + r', 'Fewest possible']);
         self::assertStringContainsString('3', $this->find('figure [data-figure="Bought"]')->getText());
         $this->choose('[data-part="strip-tunable-24"] select', 'packed');
-        $this->see('1of 14');
+        $this->see('1of 15');
         $this->open('/jobs/1/van');
         $this->see('offcut of 4.50 m');
     }
