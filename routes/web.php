@@ -2,6 +2,7 @@
 
 declare(strict_types=1);
 
+use App\Http\Controllers\AboutController;
 use App\Http\Controllers\AcceptController;
 use App\Http\Controllers\BenchController;
 use App\Http\Controllers\BuildController;
@@ -65,6 +66,8 @@ Route::middleware('auth')->group(static function (): void {
     Route::post('jobs', [JobController::class, 'store'])->name('jobs.store');
     Route::post('jobs/import', [JobController::class, 'import'])->name('jobs.import');
 
+    Route::get('about', [AboutController::class, 'show'])->name('about');
+    Route::get('about/licences.txt', [AboutController::class, 'texts'])->name('about.licences');
     Route::get('people', [PeopleController::class, 'show'])->name('people');
     Route::post('people/password', [PeopleController::class, 'password'])
         ->middleware('throttle:sign-in')

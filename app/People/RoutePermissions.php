@@ -18,6 +18,8 @@ final readonly class RoutePermissions
         'sign-out',
         'home',
         'time',
+        'about',
+        'about.licences',
         'people',
         'people.password',
         'people.devices.end',

@@ -182,5 +182,6 @@
             @endforeach
         </p>
     @endforeach
+    <p class="small">Made with Ember Dusk {{ App\Version::text() }}.</p>
 </body>
 </html>

@@ -212,6 +212,7 @@ useKeys(() => [
                 </button>
             </nav>
         </main>
+        <footer class="mt-auto py-4 text-[13px]"><Link href="/about" class="text-ink2 underline">About</Link></footer>
     </div>
     <GuideCard page="home" />
     <DialogBox :open="opened" title="New job" @close="opened = false">
