@@ -64,7 +64,9 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('/', [JobController::class, 'index'])->name('home');
     Route::get('time', [SessionController::class, 'time'])->name('time');
     Route::post('jobs', [JobController::class, 'store'])->name('jobs.store');
-    Route::post('jobs/import', [JobController::class, 'import'])->name('jobs.import');
+    Route::post('jobs/import', [JobController::class, 'import'])
+        ->middleware('throttle:heavy')
+        ->name('jobs.import');
 
     Route::get('about', [AboutController::class, 'show'])->name('about');
     Route::get('about/licences.txt', [AboutController::class, 'texts'])->name('about.licences');
@@ -107,7 +109,9 @@ Route::middleware('auth')->group(static function (): void {
     Route::get('shelf/entries/{entry}/jobs/{job}', [ShelfController::class, 'shift'])
         ->middleware('can:work,job')
         ->name('shelf.shift');
-    Route::post('shelf/import', [ShelfController::class, 'import'])->name('shelf.import');
+    Route::post('shelf/import', [ShelfController::class, 'import'])
+        ->middleware('throttle:heavy')
+        ->name('shelf.import');
     Route::get('shelf/export.{format}', [ShelfController::class, 'export'])
         ->whereIn('format', ['csv', 'json'])
         ->name('shelf.export');
@@ -145,7 +149,9 @@ Route::middleware('auth')->group(static function (): void {
             Route::get('log', [LogController::class, 'show'])->name('jobs.log');
             Route::get('log/lines', [LogController::class, 'search'])->name('log.search');
             Route::get('log.csv', [LogController::class, 'csv'])->name('log.csv');
-            Route::post('log/import', [LogController::class, 'import'])->name('log.import');
+            Route::post('log/import', [LogController::class, 'import'])
+                ->middleware('throttle:heavy')
+                ->name('log.import');
             Route::get('handover', [HandoverController::class, 'show'])->name('jobs.handover');
             Route::post('client-links', [ClientController::class, 'make'])->name('client.make');
             Route::post('client-links/{clientLink}/revoke', [ClientController::class, 'revoke'])->name('client.revoke');
@@ -178,7 +184,9 @@ Route::middleware('auth')->group(static function (): void {
             Route::get('join/{joinRun}/ahead', [JoinController::class, 'ahead'])->name('join.ahead');
             Route::post('join/{joinRun}/pace', [JoinController::class, 'speed'])->name('join.pace');
             Route::post('join/{joinRun}/skip', [JoinController::class, 'skip'])->name('join.skip');
-            Route::post('proposals', [ProposalController::class, 'store'])->name('proposals.store');
+            Route::post('proposals', [ProposalController::class, 'store'])
+                ->middleware('throttle:heavy')
+                ->name('proposals.store');
             Route::get('proposals/{proposal}', [ProposalController::class, 'show'])->name('proposals.show');
             Route::post('proposals/{proposal}/stop', [ProposalController::class, 'stop'])->name('proposals.stop');
             Route::post('build/tick', [BuildController::class, 'tick'])->name('build.tick');
@@ -211,7 +219,9 @@ Route::middleware('auth')->group(static function (): void {
             Route::post('traces/{trace}', [TraceController::class, 'act'])->name('traces.act');
             Route::post('traces/{trace}/record', [TraceController::class, 'record'])->name('traces.record');
             Route::get('places/{place}/photos', [PhotoController::class, 'index'])->name('photos.index');
-            Route::post('photos', [PhotoController::class, 'store'])->name('photos.store');
+            Route::post('photos', [PhotoController::class, 'store'])
+                ->middleware('throttle:heavy')
+                ->name('photos.store');
             Route::get('photos/{photo}', [PhotoController::class, 'show'])->name('photos.show');
             Route::delete('photos/{photo}', [PhotoController::class, 'destroy'])->name('photos.destroy');
             Route::get('{stage}', [JobController::class, 'stage'])

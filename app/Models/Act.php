@@ -14,7 +14,7 @@ use Illuminate\Support\Carbon;
  * @property int|null $crew_id
  * @property string $what
  * @property string $about
- * @property string $network from which, as SignInLimits parts them
+ * @property string $network from which, as Limits parts them
  * @property Carbon $at
  * @property-read User|null $user
  */

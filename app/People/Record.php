@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
-use App\Http\SignInLimits;
+use App\Http\Limits;
 use App\Models\Act;
 use App\Models\Crew;
 use App\Models\User;
@@ -92,7 +92,7 @@ final readonly class Record
                 'user_id' => $user?->id,
                 'what' => $what,
                 'about' => Str::limit($about, 110),
-                'network' => SignInLimits::range((string) $request->ip()),
+                'network' => Limits::range((string) $request->ip()),
                 'at' => $now,
             ]);
         });

@@ -47,7 +47,8 @@ final readonly class Shrink
     private static function made(string $bytes, bool $jpeg): self
     {
         $image = @imagecreatefromstring($bytes);
-        if ($image === false) {
+        // Half a JPEG is opened too, with the rest in grey.
+        if ($image === false || ($jpeg && !self::ends($bytes))) {
             throw new InvalidInput('The photo is damaged: it ends before its picture does.', '/photo');
         }
         $scale = min(1.0, self::SIDE / max(imagesx($image), imagesy($image)));
@@ -65,6 +66,28 @@ final readonly class Shrink
         imagejpeg($small, null, self::QUALITY);
 
         return new self((string) ob_get_clean(), imagesx($small), imagesy($small));
+    }
+
+    /** Whether a JPEG has its end: the mark of it after the beginning of the picture, not that of a small preview before it (ITU-T T.81, B.1). */
+    private static function ends(string $jpeg): bool
+    {
+        $at = 2;
+        while (($jpeg[$at] ?? '') === "\xFF") {
+            $mark = $jpeg[$at + 1] ?? '';
+            if ($mark === "\xFF") {
+                // Marks may have any number of these before them.
+                $at++;
+
+                continue;
+            }
+            $length = unpack('n', substr($jpeg, $at + 2, 2) . "\0\0")[1] ?? 0;
+            if ($mark === "\xDA") {
+                return strpos($jpeg, "\xFF\xD9", min(strlen($jpeg), $at + 2 + $length)) !== false;
+            }
+            $at += 2 + max(0, (int) $length);
+        }
+
+        return false;
     }
 
     /**

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Providers;
 
 use App\Database\LockFirst;
-use App\Http\SignInLimits;
+use App\Http\Limits;
 use App\Jobs\Propose;
 use App\Results\ResultStore;
 use App\Time\Clock;
@@ -51,7 +51,8 @@ final class AppServiceProvider extends ServiceProvider
         }
         Model::shouldBeStrict(!$this->app->isProduction());
         TrustProxies::at(self::words('ember.proxies'));
-        RateLimiter::for('sign-in', static fn(Request $request): array => SignInLimits::for($request));
+        RateLimiter::for('heavy', static fn(Request $request): array => Limits::heavy($request));
+        RateLimiter::for('sign-in', static fn(Request $request): array => Limits::signIn($request));
     }
 
     /** @return list<string> of a setting that is a list */

@@ -238,6 +238,33 @@ final class PeopleTest extends TestCase
         $this->get('/')->assertOk();
     }
 
+    /** The limit is each person's own: what one tries does not hold up another. */
+    public function test_tries_at_the_own_password_are_limited_for_each(): void
+    {
+        $one = $this->user($this->crew());
+        $two = $this->user($one->crew, 'two@firm.example');
+        $try = fn(User $user): int => $this->actingAs($user)
+            ->postJson('/people/password', ['current' => 'wrong', 'password' => self::GOOD])
+            ->getStatusCode();
+        $tries = array_map(static fn(): int => $try($one), range(1, 7));
+        self::assertSame([...array_fill(0, 6, 422), 429], $tries);
+        self::assertSame(422, $try($two));
+    }
+
+    /** Nobody fills the server with imports; another person of the crew goes on. */
+    public function test_heavy_requests_are_limited_for_each_person(): void
+    {
+        $job = $this->job($this->crew());
+        $ask = fn(string $email): int => $this->actingAs($this->user($job->crew, $email))
+            ->postJson("/jobs/{$job->id}/log/import")
+            ->getStatusCode();
+        $answers = array_count_values(array_map(static fn(): int => $ask('one@firm.example'), range(1, 62)));
+        self::assertSame([422 => 60, 429 => 2], $answers);
+        self::assertSame(422, $ask('two@firm.example'));
+        $this->travel(61)->seconds();
+        self::assertSame(422, $ask('one@firm.example'));
+    }
+
     public function test_devices_are_listed_and_the_others_ended(): void
     {
         $user = $this->user($this->crew());

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
-use App\Http\SignInLimits;
+use App\Http\Limits;
 use App\Models\User;
 use App\People\Role;
 use Illuminate\Foundation\Testing\RefreshDatabase;
@@ -176,8 +176,8 @@ final class SignInTest extends TestCase
         );
         self::assertSame([...array_fill(0, 20, 302), ...array_fill(0, 5, 429)], $others);
         self::assertSame(302, $try('unknown@firm.example', '203.0.113.9'), 'another range is not held up');
-        self::assertSame(SignInLimits::range('2001:db8:1:2ff::1'), SignInLimits::range('2001:db8:1:200:5::9'));
-        self::assertNotSame(SignInLimits::range('2001:db8:1:200::1'), SignInLimits::range('2001:db8:2:200::1'));
+        self::assertSame(Limits::range('2001:db8:1:2ff::1'), Limits::range('2001:db8:1:200:5::9'));
+        self::assertNotSame(Limits::range('2001:db8:1:200::1'), Limits::range('2001:db8:2:200::1'));
     }
 
     /** The same work and the same words, so that no account is revealed. */

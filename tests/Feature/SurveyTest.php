@@ -97,6 +97,14 @@ final class SurveyTest extends TestCase
             ->assertStatus(422)
             ->assertJson(['message' => 'This photo cannot be read: use JPEG, PNG or WebP.']);
         $send(substr(self::jpeg(400, 400), 0, 300))->assertStatus(422);
+        $whole = self::jpeg(900, 900);
+        // Fill bytes before a mark, a preview with its own end before the picture, and bytes behind the end are all allowed.
+        $preview = "\xFF\xFF\xFF\xE2" . pack('n', 12) . "preview\0\xFF\xD9";
+        self::assertSame(900, Shrink::from(substr($whole, 0, 2) . $preview . substr($whole, 2) . 'tail')->width);
+        $send(substr($whole, 0, 2) . $preview . substr($whole, 2, intdiv(strlen($whole), 2)))->assertStatus(422);
+        $send(substr($whole, 0, intdiv(strlen($whole), 2)))
+            ->assertStatus(422)
+            ->assertJson(['message' => 'The photo is damaged: it ends before its picture does.']);
         $send(self::jpeg(40, 40), 'attic')->assertStatus(422);
         self::assertSame(1, Photo::query()->count());
         // A photo of another job is not reached through this one.
