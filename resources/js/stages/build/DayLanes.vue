@@ -52,6 +52,10 @@ const clock = (minute: number) => hoursOf(props.build.begins, minute);
 const words = (slot: BuildSlot) =>
     `${slot.title}, ${said(slot.day)} ${clock(slot.from)} to ${clock(slot.to)}${slot.critical ? ', on the longest way' : ''}`;
 
+/** The step under the pointer or the focus: most boxes are too narrow for their names. */
+const pointed = ref<BuildSlot | null>(null);
+const place = (slot: BuildSlot) => props.build.steps.find((s) => s.id === slot.id)?.place ?? '';
+
 const MOVES: Record<string, [number, number]> = {
     ArrowLeft: [-1, 0],
     ArrowRight: [1, 0],
@@ -169,6 +173,8 @@ function drag(event: PointerEvent, slot: BuildSlot, person: number): void {
                     @click.prevent="emit('choose', slot.id)"
                     @keydown="hear($event, slot)"
                     @pointerdown="drag($event, slot, person)"
+                    @pointerenter="pointed = slot"
+                    @focus="pointed = slot"
                 >
                     <rect
                         :x="x(slot.from) + 1"
@@ -178,7 +184,7 @@ function drag(event: PointerEvent, slot: BuildSlot, person: number): void {
                         rx="2"
                         :fill="chosen === slot.id ? 'var(--strip)' : 'var(--sheet)'"
                         :stroke="slot.critical ? 'var(--ember)' : 'var(--ink-2)'"
-                        :stroke-width="slot.critical ? 2.5 : 1"
+                        :stroke-width="slot.critical || pointed === slot ? 2.5 : 1"
                     />
                 </a>
                 <text
@@ -208,5 +214,13 @@ function drag(event: PointerEvent, slot: BuildSlot, person: number): void {
                 />
             </g>
         </svg>
+        <p v-if="pointed" aria-hidden="true" class="flex flex-wrap gap-x-3 pb-1 text-[13px]">
+            <span class="fig text-ink2">{{ said(pointed.day) }} {{ clock(pointed.from) }}–{{ clock(pointed.to) }}</span>
+            <span class="font-semibold">{{ pointed.title }}</span>
+            <span class="text-ink2">{{ place(pointed) }}</span>
+        </p>
+        <p v-else aria-hidden="true" class="pb-1 text-[13px] text-ink2">
+            Point at a box, or go to it with <kbd>Tab</kbd>, for the name of its step.
+        </p>
     </div>
 </template>
