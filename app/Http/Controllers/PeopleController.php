@@ -12,11 +12,11 @@ use App\Models\PersonLink;
 use App\Models\User;
 use App\Papers\Download;
 use App\People\Crews;
+use App\People\PeoplePage;
 use App\People\PersonLinks;
 use App\People\Record;
 use App\People\SecondFactor;
 use App\People\TimedCodes;
-use App\Screens\People\PeopleView;
 use App\Time\Clock;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -32,7 +32,7 @@ final class PeopleController
 {
     public function show(Request $request, #[CurrentUser] User $user): Response
     {
-        return Inertia::render('People', ['people' => PeopleView::for($user, SignIns::current($request))]);
+        return Inertia::render('People', ['people' => PeoplePage::for($user, SignIns::current($request))]);
     }
 
     public function password(PasswordRequest $request, #[CurrentUser] User $user): JsonResponse
@@ -134,6 +134,6 @@ final class PeopleController
     /** @param  string  $link  that was made now: it is shown this once */
     private function answer(Request $request, User $user, string $link = '', int $status = 200): JsonResponse
     {
-        return new JsonResponse(PeopleView::for($user->refresh(), SignIns::current($request), $link), $status);
+        return new JsonResponse(PeoplePage::for($user->refresh(), SignIns::current($request), $link), $status);
     }
 }
