@@ -81,9 +81,6 @@ try {
     $driver->findElement(WebDriverBy::xpath('//button[normalize-space(.)="None"]'))->click();
     $driver->findElement(WebDriverBy::xpath('//button[contains(normalize-space(.), "Cove")]'))->click();
     usleep(1_500_000);
-    $press('s', 1_500_000);
-    $shot('wire-split');
-    $press(Key::ESCAPE);
     $press('p', 900_000);
     $driver->findElement(WebDriverBy::xpath('//button[normalize-space(.)="Find the cheapest"]'))->click();
     usleep(9_000_000);

@@ -20,7 +20,7 @@ final readonly class Fixings
     /** Metres between pads of removable parts (common practice, no source). */
     private const PAD = 0.3;
 
-    /** Clamps and edge guards of leads on something that moves: where they leave what stands still, and where they reach what moves (common practice, no source). */
+    /** Clamps and edge guards of the leads of a moving part: at both ends of the moving stretch (common practice, no source). */
     private const ENDS = 2.0;
 
     public function __construct(private Plan $plan, private FirstForPurpose $uses, private PartsDemand $wanted) {}
