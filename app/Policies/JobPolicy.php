@@ -11,12 +11,10 @@ use Illuminate\Auth\Access\Response;
 /** A job belongs to a crew; to everybody else it does not exist. */
 final class JobPolicy
 {
+    use OfCrew;
+
     public function work(User $user, Job $job): Response
     {
-        if ($user->crew_id === $job->crew_id) {
-            return Response::allow();
-        }
-
-        return Response::denyAsNotFound();
+        return $this->sameCrew($user, $job);
     }
 }

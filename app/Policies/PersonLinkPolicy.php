@@ -11,12 +11,10 @@ use Illuminate\Auth\Access\Response;
 /** Links into a crew are the crew's; those of another do not exist. */
 final class PersonLinkPolicy
 {
+    use OfCrew;
+
     public function lead(User $user, PersonLink $link): Response
     {
-        if ($user->crew_id === $link->crew_id) {
-            return Response::allow();
-        }
-
-        return Response::denyAsNotFound();
+        return $this->sameCrew($user, $link);
     }
 }

@@ -10,12 +10,10 @@ use Illuminate\Auth\Access\Response;
 /** Accounts are led by the owners of their crew; those of another crew do not exist. */
 final class UserPolicy
 {
+    use OfCrew;
+
     public function lead(User $user, User $person): Response
     {
-        if ($user->crew_id === $person->crew_id) {
-            return Response::allow();
-        }
-
-        return Response::denyAsNotFound();
+        return $this->sameCrew($user, $person);
     }
 }

@@ -21,7 +21,6 @@ use App\Screens\Screen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Job\JobState;
-use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\UnpricedShelf;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
@@ -49,7 +48,7 @@ final readonly class JobLoader
         $shelf ??= Shelves::ofCrew($job->crew);
 
         return new JobState(
-            plan: $priced ? $plan : self::unpriced($plan),
+            plan: $priced ? $plan : $plan->unpriced(),
             results: $results,
             shelf: $priced ? $shelf : new UnpricedShelf($shelf),
             joined: self::joined($job),
@@ -109,14 +108,6 @@ final readonly class JobLoader
                 ),
             ),
         ];
-    }
-
-    private static function unpriced(Plan $plan): Plan
-    {
-        return $plan->with(
-            kit: array_map(static fn(KitSnapshot $k): KitSnapshot => $k->unpriced(), $plan->kit),
-            terms: $plan->terms->unpriced(),
-        );
     }
 
     /** @return list<string> controls tested on site that worked, by control and light */

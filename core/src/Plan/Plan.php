@@ -77,6 +77,15 @@ final readonly class Plan implements JsonReadable
         #[Field(of: KitSnapshot::class, keyed: true)] public array $kit = [],
     ) {}
 
+    /** For those who may not see prices: nothing in it says what kit or work costs. */
+    public function unpriced(): self
+    {
+        return $this->with(
+            kit: array_map(static fn(KitSnapshot $k): KitSnapshot => $k->unpriced(), $this->kit),
+            terms: $this->terms->unpriced(),
+        );
+    }
+
     /**
      * The same plan with some lists changed; kit that nothing uses any more is dropped.
      *

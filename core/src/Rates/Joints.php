@@ -80,12 +80,9 @@ final readonly class Joints
     /** Of the data wire to a run that is not in its cable: every core at both ends. */
     public static function ofData(Plan $plan, Run $run): int
     {
-        $count = 0;
-        foreach (DataLead::separate($plan) as $lead) {
-            $count += $lead->to->id === $run->id ? self::ofTail($lead->wires($plan)) : 0;
-        }
+        $lead = DataLead::separateTo($plan, $run->id);
 
-        return $count;
+        return $lead === null ? 0 : self::ofTail($lead->wires($plan));
     }
 
     /** Joints between strip ends of a run. */

@@ -173,15 +173,15 @@ final class InstallSteps
     private function lay(Run|Fitting $of, array $ways, array $after): array
     {
         $new = array_diff_key($ways, $this->laid);
-        $data = array_filter(DataLead::separate($this->plan), static fn(DataLead $l): bool => $l->to->id === $of->id);
-        if ($new !== [] || $data !== []) {
+        $data = DataLead::separateTo($this->plan, $of->id);
+        if ($new !== [] || $data !== null) {
             $metres =
                 array_sum(array_map(static fn(LaidCable $c): float => $c->existing ? 0.0 : $c->length, $new)) +
-                array_sum(array_map(static fn(DataLead $l): float => $l->metres ?? 0.0, $data));
+                ($data->metres ?? 0.0);
             $step = $this->list->addFor(
                 of: $of,
                 kind: 'cables',
-                title: 'lay cables' . ($data === [] ? '' : ' and the data wire') . ', mark both ends',
+                title: 'lay cables' . ($data === null ? '' : ' and the data wire') . ', mark both ends',
                 why: 'Mark the leads first: left, right, left along the strip.',
                 units: $metres,
                 people: 1,

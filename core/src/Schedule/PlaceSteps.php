@@ -31,7 +31,7 @@ final class PlaceSteps
             why: 'Missing details stop a join on the day. The client types the password; never write it down.',
             units: 1.0,
             people: 1,
-            tools: ['phone'],
+            tools: [],
             caution: 'Switch off phone notifications, and on again afterwards.',
             after: [],
         );

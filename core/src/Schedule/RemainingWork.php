@@ -63,7 +63,7 @@ final readonly class RemainingWork
             if ($step->ahead()) {
                 $ahead[$id] = $step;
             } else {
-                $left[$id] = $step->after(array_keys(self::open($byId, $ticks, $step)));
+                $left[$id] = $step->after(self::open($byId, $ticks, $step));
             }
         }
         $here = array_map(static fn(string $day): int => $days->on($day) * Timetable::DAY, $arrivals);
@@ -93,20 +93,24 @@ final readonly class RemainingWork
      *
      * @param  array<string, Step>  $byId
      * @param  array<string, Tick>  $ticks  by step
-     * @param  array<string, true>  $seen  finished steps on the way
-     * @return array<string, true> by id
+     * @return list<string> ids
      */
-    private static function open(array $byId, array $ticks, Step $step, array $seen = []): array
+    private static function open(array $byId, array $ticks, Step $step): array
     {
-        $open = [];
-        foreach ($step->after as $id) {
-            if (!isset($ticks[$id])) {
-                $open += $byId[$id]->ahead() ? [] : [$id => true];
-            } elseif (!isset($seen[$id], $byId[$id])) {
-                $open += self::open($byId, $ticks, $byId[$id], $seen + [$id => true]);
+        $open = $seen = [];
+        $before = $step->after;
+        while ($before !== []) {
+            $id = array_pop($before);
+            if (isset($seen[$id])) {
+                continue;
+            }
+            $seen[$id] = true;
+            if (isset($ticks[$id], $byId[$id])) {
+                array_push($before, ...$byId[$id]->after);
+            } elseif ($id !== $step->id && ($byId[$id] ?? null)?->ahead() !== true) {
+                $open[] = $id;
             }
         }
-        unset($open[$step->id]);
 
         return $open;
     }

@@ -80,6 +80,19 @@ final readonly class DataLead
         return array_values(array_filter($leads, static fn(self $l): bool => !$l->cored));
     }
 
+    /** The lead to a run that is a wire of its own; null where a cable has cores for it, or without a pixel board. */
+    public static function separateTo(Plan $plan, string $run): ?self
+    {
+        $line = isset($plan->runs[$run]) ? DataLine::to($plan, $plan->run($run)) : null;
+        foreach ($line === null ? [] : self::of($plan, $line) as $lead) {
+            if ($lead->to->id === $run && !$lead->cored) {
+                return $lead;
+            }
+        }
+
+        return null;
+    }
+
     /** Cores that it has: the strip's data wires and the return beside them, without which data arrives blurred. */
     public function wires(Plan $plan): int
     {

@@ -165,28 +165,6 @@ onMounted(() => {
                 @keep="keepMove()"
                 @drop="moving.drop()"
             />
-            <section v-if="build.waits.length" class="mt-4" aria-labelledby="waits">
-                <h2 id="waits" class="font-semibold">Waits</h2>
-                <ul>
-                    <li v-for="one in build.waits" :key="one.step + one.part" class="border-b border-rule2 py-1">
-                        <span class="fig text-ink2">{{ at(one.from) }} – {{ at(one.until) }}</span>
-                        {{ one.part ? `${one.part} is on the way` : `Curing after “${steps.get(one.step)?.title}”`
-                        }}<span class="text-ink2"
-                            >{{ one.part ? `, first for “${steps.get(one.step)?.title}”` : '' }}.
-                            {{
-                                one.meanwhile.length
-                                    ? `Meanwhile: ${one.meanwhile
-                                          .slice(0, 4)
-                                          .map((id) => steps.get(id)?.title)
-                                          .join(
-                                              '; ',
-                                          )}${one.meanwhile.length > 4 ? ` and ${one.meanwhile.length - 4} more` : ''}.`
-                                    : 'Nothing can be done meanwhile: go and come back.'
-                            }}</span
-                        >
-                    </li>
-                </ul>
-            </section>
             <section v-if="ahead.length" class="mt-4" aria-labelledby="ahead">
                 <h2 id="ahead" class="font-semibold">Before the first day</h2>
                 <ol>
@@ -210,6 +188,28 @@ onMounted(() => {
                     <button type="button" class="act" @click="copy(build.message)">Copy it</button>
                     <span role="status" class="ml-2 text-ink2">{{ copied }}</span>
                 </details>
+            </section>
+            <section v-if="build.waits.length" class="mt-4" aria-labelledby="waits">
+                <h2 id="waits" class="font-semibold">Waits</h2>
+                <ul>
+                    <li v-for="one in build.waits" :key="one.step + one.part" class="border-b border-rule2 py-1">
+                        <span class="fig text-ink2">{{ at(one.from) }} – {{ at(one.until) }}</span>
+                        {{ one.part ? `${one.part} is on the way` : `Curing after “${steps.get(one.step)?.title}”`
+                        }}<span class="text-ink2"
+                            >{{ one.part ? `, first for “${steps.get(one.step)?.title}”` : '' }}.
+                            {{
+                                one.meanwhile.length
+                                    ? `Meanwhile: ${one.meanwhile
+                                          .slice(0, 4)
+                                          .map((id) => steps.get(id)?.title)
+                                          .join(
+                                              '; ',
+                                          )}${one.meanwhile.length > 4 ? ` and ${one.meanwhile.length - 4} more` : ''}.`
+                                    : 'Nothing can be done meanwhile: go and come back.'
+                            }}</span
+                        >
+                    </li>
+                </ul>
             </section>
             <section v-for="day in days" :key="day.day" :aria-label="said(day.day)" class="mt-4">
                 <h2 class="font-semibold">
