@@ -1,4 +1,4 @@
-// TypeScript types from the JSON Schemas of files (core/schema) and of what screens are sent (beside each screen). Run by
+// TypeScript types from the JSON Schemas of files (core/schema) and of what screens are sent (app/Screens). Run by
 // bin/test and by the build.
 import { compile, compileFromFile } from 'json-schema-to-typescript';
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';

@@ -11,19 +11,19 @@ use App\Models\Job;
 use App\Models\JoinEvent;
 use App\Results\JobLoader;
 use App\Screens\Bench\AcceptedPoint;
-use App\Screens\Handover\KitNamed;
+use App\Screens\Desk\Named;
+use App\Screens\Handover\IssuedSheet;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Handover\AcceptanceRecord;
-use EmberDusk\Handover\Sheet;
+use EmberDusk\Handover\SheetBuilder;
 use EmberDusk\Handover\TestRecord;
 use EmberDusk\Joining\EventWords;
 use EmberDusk\Joining\JoinLine;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Values\JsonWritable;
 
 /** The current sheet of a job: for the page, for paper, and for the client's link. */
 final readonly class JobSheet
@@ -36,8 +36,7 @@ final readonly class JobSheet
         private KitNotes $notes,
     ) {}
 
-    /** @return array<string, mixed> as in app/Screens/Handover/handover.json, $defs/sheetPicture */
-    public function for(Job $job): array
+    public function for(Job $job): IssuedSheet
     {
         $revision = $job->newest();
         $plan = $revision->plan();
@@ -62,22 +61,20 @@ final readonly class JobSheet
         $accepted = $run !== null && $roster !== null ? AcceptanceRecord::from($roster, $this->log->timed($run)) : [];
         $joined = $run?->created_at !== null ? Clock::local($run->created_at)->format('Y-m-d H:i') : null;
 
-        return [
-            'printed' => Clock::day(),
-            'rehearsed' => $rehearsed === null ? null : Clock::local($rehearsed)->format('Y-m-d H:i'),
-            'by' => $by,
-            'accepted' => $accepted,
-            'facts' => self::written($this->facts->for($job)),
-            'notes' => self::written($this->notes->for($job->crew, $plan)),
-            'kits' => self::written(self::kits($plan)),
-            'joined' => $joined,
-            'seen' => array_map(
+        return new IssuedSheet(
+            printed: Clock::day(),
+            rehearsed: $rehearsed === null ? null : Clock::local($rehearsed)->format('Y-m-d H:i'),
+            by: $by,
+            accepted: $accepted,
+            facts: $this->facts->for($job),
+            notes: $this->notes->for($job->crew, $plan),
+            kits: self::kits($plan),
+            joined: $joined,
+            seen: array_map(
                 static fn(LogEntry $e): string => AcceptedPoint::from($e, Clock::zone())->words(),
                 Findings::accepted($state),
             ),
-        ] +
-            Sheet::for(
-                job: JudgedJob::for($state),
+            sheet: (new SheetBuilder(JudgedJob::for($state)))->sheet(
                 joinLog: $log,
                 findings: Findings::for($state),
                 revision: $revision->number,
@@ -85,7 +82,8 @@ final readonly class JobSheet
                 joined: $run === null ? [] : $this->log->for($run),
                 worked: $state->worked,
                 tried: self::tried($job),
-            );
+            ),
+        );
     }
 
     /** @return array<string, string> day and person of the last trial that was answered, by control and light */
@@ -101,21 +99,12 @@ final readonly class JobSheet
         return $tried;
     }
 
-    /**
-     * @param  list<JsonWritable>  $values
-     * @return list<array<string, mixed>>
-     */
-    private static function written(array $values): array
-    {
-        return array_map(static fn(JsonWritable $v): array => $v->write(), $values);
-    }
-
-    /** @return list<KitNamed> kit that a note can be about */
+    /** @return list<Named> kit that a note can be about */
     private static function kits(Plan $plan): array
     {
         return array_values(
             array_map(
-                static fn(KitSnapshot $k): KitNamed => new KitNamed(id: $k->entry->id(), name: $k->entry->name()),
+                static fn(KitSnapshot $k): Named => new Named(id: $k->entry->id(), name: $k->entry->name()),
                 $plan->kit,
             ),
         );

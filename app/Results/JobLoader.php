@@ -16,6 +16,7 @@ use App\Models\PartMark;
 use App\Models\Revision;
 use App\Models\User;
 use App\People\Permission;
+use App\Screens\Desk\AnswerView;
 use App\Screens\Scenes\ScenesStage;
 use App\Screens\Screen;
 use App\Time\Clock;
@@ -77,8 +78,6 @@ final readonly class JobLoader
 
     /**
      * @param  list<string>  $open  runs that are shown large
-     * @return array{desk: array<string, mixed>, job: int, revision: int, keptAt: string, undo: string|null, redo: string|null} as in
-     *     app/Screens/screen.json, $defs/answer
      */
     public function answer(
         Job $job,
@@ -87,16 +86,16 @@ final readonly class JobLoader
         string $stage,
         ?string $scene = null,
         array $open = [],
-    ): array {
+    ): AnswerView {
         $stack = OwnChanges::for($job, $user);
 
-        return [
-            'job' => $job->id,
-            'revision' => $revision->number,
-            'keptAt' => $revision->created_at->toIso8601String(),
-            'undo' => $stack->words('undo'),
-            'redo' => $stack->words('redo'),
-            'desk' => Screen::for(
+        return new AnswerView(
+            job: $job->id,
+            revision: $revision->number,
+            keptAt: $revision->created_at->toIso8601String(),
+            undo: $stack->words('undo'),
+            redo: $stack->words('redo'),
+            desk: Screen::for(
                 $stage,
                 $this->load(
                     job: $job,
@@ -107,7 +106,7 @@ final readonly class JobLoader
                     priced: $user->role->may(Permission::Prices),
                 ),
             ),
-        ];
+        );
     }
 
     /** @return list<string> controls tested on site that worked, by control and light */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Results;
 
 use App\Models\Job;
+use App\Screens\Desk\SolvedFix;
 use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
@@ -13,6 +14,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Formats\Json;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Document;
+use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Fix;
 
@@ -21,25 +23,25 @@ final readonly class SolvedFixes
 {
     public function __construct(private ResultStore $store) {}
 
-    /** @return list<array{code: string, place: string, title: string, fixes: list<array<string, mixed>>}> */
+    /** @return list<SolvedFix> */
     public function for(Job $job, JobState $state): array
     {
         $found = [];
         foreach (Findings::for($state) as $finding) {
             if ($finding->asks) {
-                $found[] = [
-                    'code' => $finding->code,
-                    'place' => $finding->place->id,
-                    'title' => $finding->title,
-                    'fixes' => $this->kept($job, $state, $finding),
-                ];
+                $found[] = new SolvedFix(
+                    code: $finding->code,
+                    place: $finding->place->id,
+                    title: $finding->title,
+                    fixes: $this->kept($job, $state, $finding),
+                );
             }
         }
 
         return $found;
     }
 
-    /** @return list<array<string, mixed>> as in app/Screens/screen.json, $defs/fix */
+    /** @return list<Fix> */
     private function kept(Job $job, JobState $state, Finding $finding): array
     {
         $run = $state->plan->runs[$finding->place->id] ?? null;
@@ -60,8 +62,9 @@ final readonly class SolvedFixes
                     $finding->number,
                 ]),
             );
+        /** @var list<array{label: string, change: array<string, mixed>}>|null $kept */
         $kept = $this->store->get($key);
-        if (!is_array($kept) || !array_is_list($kept)) {
+        if ($kept === null) {
             $kept = array_map(
                 static fn(Fix $f): array => $f->write(),
                 Registry::mend(JudgedJob::for($state), $finding),
@@ -69,6 +72,6 @@ final readonly class SolvedFixes
             $this->store->put($key, $kept);
         }
 
-        return $kept;
+        return array_map(static fn(array $f): Fix => new Fix($f['label'], ChangePayload::read($f['change'])), $kept);
     }
 }

@@ -10,6 +10,11 @@ use EmberDusk\Formats\Record\ComputedField;
 /** Row with a hash of its content, so that a page that has it need not receive it again ({@see KnownRows}). */
 trait HashedRow
 {
+    public function key(): string
+    {
+        return $this->id;
+    }
+
     #[ComputedField]
     public function hash(): string
     {

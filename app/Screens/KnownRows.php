@@ -7,32 +7,20 @@ namespace App\Screens;
 /** Rows that the requesting page already has are left out; the order of all rows is sent. */
 final readonly class KnownRows
 {
-    /** Rows by picture: each has its id and a content hash. */
-    private const ROWS = ['wire' => 'runs', 'build' => 'steps'];
-
     /**
-     * @param  array<string, mixed>  $desk  as in app/Screens/screen.json, $defs/desk
+     * Rows that the page lacks.
+     *
+     * @template T of KeyedRow
+     *
+     * @param  list<T>  $rows
      * @param  array<string, string>  $known  hashes by id of the row
-     * @return array<string, mixed>
+     * @return list<T>
      */
-    public static function without(array $desk, array $known): array
+    public static function lacking(array $rows, array $known): array
     {
-        if ($known !== []) {
-            foreach (self::ROWS as $picture => $rows) {
-                if (is_array($desk[$picture] ?? null) && is_array($desk[$picture][$rows] ?? null)) {
-                    $desk[$picture][$rows] = array_values(
-                        array_filter(
-                            $desk[$picture][$rows],
-                            static fn(mixed $r): bool => !is_array($r) ||
-                                !is_string($r['id']) ||
-                                ($known[$r['id']] ?? null) !== $r['hash'],
-                        ),
-                    );
-                }
-            }
-        }
-
-        return $desk;
+        return array_values(
+            array_filter($rows, static fn(KeyedRow $r): bool => ($known[$r->key()] ?? null) !== $r->hash()),
+        );
     }
 
     /**

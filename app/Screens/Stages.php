@@ -6,6 +6,7 @@ namespace App\Screens;
 
 use App\Screens\Bench\BenchStage;
 use App\Screens\Build\BuildStage;
+use App\Screens\Desk\StageLamp;
 use App\Screens\Handover\HandoverStage;
 use App\Screens\Join\JoinStage;
 use App\Screens\Kit\KitStage;
@@ -65,7 +66,7 @@ final readonly class Stages
 
     /**
      * @param  list<Finding>  $findings
-     * @return list<array{id: string, number: int, name: string, state: string, open: int}>
+     * @return list<StageLamp>
      */
     public static function lamps(JobState $state, array $findings): array
     {
@@ -84,13 +85,13 @@ final readonly class Stages
                 default => 'lit',
             };
             $allLit = $allLit && ($lamp === 'lit' || ($lamp === 'unlit' && $stage->optional()));
-            $lamps[] = [
-                'id' => $key,
-                'number' => $stage->digit(),
-                'name' => $stage->name(),
-                'state' => $lamp,
-                'open' => $open,
-            ];
+            $lamps[] = new StageLamp(
+                id: $key,
+                number: $stage->digit(),
+                name: $stage->name(),
+                state: $lamp,
+                open: $open,
+            );
         }
 
         return $lamps;

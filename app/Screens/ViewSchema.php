@@ -9,7 +9,6 @@ use EmberDusk\Formats\Record\RecordSchema;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
-use EmberDusk\Values\Fix;
 
 /** The JSON Schema of all views; bin/schemas writes it to app/Screens/views.json, which is not committed. */
 final readonly class ViewSchema
@@ -18,7 +17,6 @@ final readonly class ViewSchema
     private const ELSEWHERE = [
         Figure::class => 'screen.json#/$defs/figure',
         Finding::class => 'screen.json#/$defs/finding',
-        Fix::class => 'screen.json#/$defs/fix',
         ChangePayload::class => 'screen.json#/$defs/change',
     ];
 
@@ -27,7 +25,7 @@ final readonly class ViewSchema
         $schema = new RecordSchema(self::ELSEWHERE);
         foreach (glob(__DIR__ . '/*/*.php') ?: [] as $file) {
             $class = __NAMESPACE__ . '\\' . basename(dirname($file)) . '\\' . basename($file, '.php');
-            if (is_subclass_of($class, View::class)) {
+            if (class_exists($class) && is_subclass_of($class, View::class)) {
                 $schema->reference($class);
             }
         }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Screens;
 
+use App\Screens\Handover\IssuedSheet;
 use App\Screens\Kit\Gauge;
 use App\Screens\Screen;
 use App\Screens\Stage;
@@ -13,7 +14,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
 use EmberDusk\Formats\Json;
-use EmberDusk\Handover\Sheet;
+use EmberDusk\Handover\SheetBuilder;
 use EmberDusk\Handover\TestRecord;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
@@ -209,26 +210,24 @@ final class ScreensTest extends TestCase
             foreach (Stages::keys() as $stage) {
                 Responses::check(Screen::for($stage, self::work($plan)), 'desk');
             }
-            $sheet =
-                [
-                    'printed' => '',
-                    'joined' => null,
-                    'rehearsed' => null,
-                    'by' => '',
-                    'accepted' => [],
-                    'facts' => [],
-                    'notes' => [],
-                    'kits' => [],
-                    'seen' => [],
-                ] +
-                Sheet::for(
-                    job: JudgedJob::for(self::work($plan)),
+            $sheet = new IssuedSheet(
+                printed: '',
+                rehearsed: null,
+                by: '',
+                accepted: [],
+                facts: [],
+                notes: [],
+                kits: [],
+                joined: null,
+                seen: [],
+                sheet: (new SheetBuilder(JudgedJob::for(self::work($plan))))->sheet(
                     joinLog: ['0:01  C1 switched on'],
                     findings: Findings::for(self::work($plan)),
                     revision: 7,
                     tested: TestRecord::for(self::work($plan)),
-                );
-            Responses::check($sheet, 'sheetPicture');
+                ),
+            );
+            Responses::check($sheet, 'issuedSheet');
         }
         self::assertCount(4, $plans);
     }
@@ -285,7 +284,9 @@ final class ScreensTest extends TestCase
         ]);
         $sheet = json_decode(
             Json::compact(
-                Sheet::for(job: JudgedJob::for(self::work($plan)), joinLog: [], findings: [], revision: 12, tested: []),
+                (new SheetBuilder(JudgedJob::for(self::work($plan))))
+                    ->sheet(joinLog: [], findings: [], revision: 12, tested: [])
+                    ->write(),
             ),
             true,
         );

@@ -14,7 +14,6 @@ use App\Papers\Download;
 use App\Results\JobLoader;
 use App\Screens\Build\MoveCost;
 use App\Screens\Build\StepCalendar;
-use App\Screens\KnownRows;
 use App\Time\Clock;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
@@ -62,7 +61,7 @@ final readonly class BuildController
 
         $answer = $this->loader->answer($job, $user, $job->newest(), 'build');
 
-        return new JsonResponse(['desk' => KnownRows::without($answer['desk'], $request->known())] + $answer);
+        return new JsonResponse($answer->without($request->known()));
     }
 
     public function visits(VisitsRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse

@@ -27,7 +27,7 @@ final readonly class ClientController
             return response()->view('client-gone', status: 410);
         }
 
-        return response()->view('client', ['sheet' => $this->sheet->for($link->job)]);
+        return response()->view('client', ['sheet' => $this->sheet->for($link->job)->write()]);
     }
 
     public function make(Job $job, #[CurrentUser] User $user): JsonResponse

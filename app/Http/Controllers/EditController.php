@@ -15,7 +15,11 @@ use App\Models\Revision;
 use App\Models\User;
 use App\Results\JobLoader;
 use App\Results\SolvedFixes;
-use App\Screens\KnownRows;
+use App\Screens\Desk\Beside;
+use App\Screens\Desk\History;
+use App\Screens\Desk\HistoryLine;
+use App\Screens\Desk\Preview;
+use App\Screens\Desk\SolvedFixesView;
 use App\Screens\Scenes\ScenesStage;
 use App\Screens\Screen;
 use Illuminate\Container\Attributes\CurrentUser;
@@ -54,9 +58,7 @@ final readonly class EditController
             everyScene: $request->stage() === ScenesStage::KEY,
         );
 
-        return new JsonResponse([
-            'desk' => KnownRows::without(Screen::for($request->stage(), $state), $request->known()),
-        ]);
+        return new JsonResponse(new Preview(desk: Screen::for($request->stage(), $state)->without($request->known())));
     }
 
     /** Fixes that have to be solved first: asked for when the picture is there. */
@@ -65,7 +67,7 @@ final readonly class EditController
         $revision = $job->newest();
         $state = $this->loader->load($job, $revision->plan());
 
-        return new JsonResponse(['revision' => $revision->number, 'fixes' => $solved->for($job, $state)]);
+        return new JsonResponse(new SolvedFixesView(revision: $revision->number, fixes: $solved->for($job, $state)));
     }
 
     /** An earlier state of the job, to be held beside the newest. */
@@ -73,18 +75,20 @@ final readonly class EditController
     {
         $revision = $job->revisions()->where('number', $number)->firstOrFail();
 
-        return new JsonResponse([
-            'words' => $revision->words,
-            'desk' => Screen::for(
-                $request->stage(),
-                $this->loader->load(
-                    job: $job,
-                    plan: $revision->plan(),
-                    scene: $request->scene(),
-                    open: $request->open(),
+        return new JsonResponse(
+            new Beside(
+                words: $revision->words,
+                desk: Screen::for(
+                    $request->stage(),
+                    $this->loader->load(
+                        job: $job,
+                        plan: $revision->plan(),
+                        scene: $request->scene(),
+                        open: $request->open(),
+                    ),
                 ),
             ),
-        ]);
+        );
     }
 
     public function undo(RestoreRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
@@ -99,23 +103,27 @@ final readonly class EditController
 
     public function history(Job $job): JsonResponse
     {
-        return new JsonResponse([
-            'history' => $job
-                ->revisions()
-                ->with('user')
-                ->orderByDesc('number')
-                ->limit(500)
-                ->get()
-                ->map(
-                    static fn(Revision $r): array => [
-                        'number' => $r->number,
-                        'words' => $r->words,
-                        'who' => $r->user?->name,
-                        'at' => $r->created_at->toIso8601String(),
-                    ],
-                )
-                ->all(),
-        ]);
+        return new JsonResponse(
+            new History(
+                history: array_values(
+                    $job
+                        ->revisions()
+                        ->with('user')
+                        ->orderByDesc('number')
+                        ->limit(500)
+                        ->get()
+                        ->map(
+                            static fn(Revision $r): HistoryLine => new HistoryLine(
+                                number: $r->number,
+                                words: $r->words,
+                                who: $r->user?->name,
+                                at: $r->created_at->toIso8601String(),
+                            ),
+                        )
+                        ->all(),
+                ),
+            ),
+        );
     }
 
     /** @param  'undo'|'redo'  $kind */
@@ -143,6 +151,6 @@ final readonly class EditController
             open: $request->open(),
         );
 
-        return new JsonResponse(['desk' => KnownRows::without($answer['desk'], $request->known())] + $answer);
+        return new JsonResponse($answer->without($request->known()));
     }
 }

@@ -33,7 +33,7 @@ final readonly class HandoverController
 
     public function html(Job $job): View
     {
-        return view('sheet', ['sheet' => $this->sheet->for($job)]);
+        return view('sheet', ['sheet' => $this->sheet->for($job)->write()]);
     }
 
     public function pdf(Job $job): Response

@@ -11,6 +11,7 @@ use App\Kit\ShelfSearch;
 use App\Models\Job;
 use App\Screens\Kit\ItemFinds;
 use App\Screens\Kit\OptionsView;
+use App\Screens\Wire\SplitsView;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
 use EmberDusk\Options\Splits;
@@ -57,11 +58,13 @@ final readonly class OptionController
         $plan = $job->newest()->plan();
         $of = $plan->run($run);
 
-        return new JsonResponse([
-            'run' => $of->id,
-            'name' => ucfirst($of->word),
-            'most' => SplitParts::MOST,
-            'ways' => Splits::for($plan, $of, $request->parts(), Bases::for($job)),
-        ]);
+        return new JsonResponse(
+            new SplitsView(
+                run: $of->id,
+                name: ucfirst($of->word),
+                most: SplitParts::MOST,
+                ways: Splits::for($plan, $of, $request->parts(), Bases::for($job)),
+            ),
+        );
     }
 }

@@ -105,7 +105,7 @@ final readonly class QuoteController
                     $given->total,
                     $quote,
                     $state->plan->terms->currency,
-                )->write(),
+                )->rows(),
             );
         }
 

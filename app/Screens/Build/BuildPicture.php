@@ -4,15 +4,18 @@ declare(strict_types=1);
 
 namespace App\Screens\Build;
 
-use App\Screens\View;
+use App\Screens\Desk\HashedRows;
+use App\Screens\KnownRows;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\Visit;
+use EmberDusk\Values\Copies;
 
 /** Build screen: the days, the visits and the steps. */
-final readonly class BuildPicture implements View
+final readonly class BuildPicture implements HashedRows
 {
+    use Copies;
     use WrittenRecord;
 
     /**
@@ -44,4 +47,9 @@ final readonly class BuildPicture implements View
         #[Field(of: Field::TEXTS)] public array $ahead,
         public string $message,
     ) {}
+
+    public function without(array $known): self
+    {
+        return $this->withChanged(steps: KnownRows::lacking($this->steps, $known));
+    }
 }

@@ -5,13 +5,13 @@ declare(strict_types=1);
 namespace App\Screens\Build;
 
 use App\Screens\HashedRow;
-use App\Screens\View;
+use App\Screens\KeyedRow;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Values\Figure;
 
 /** A step with its work, people, tools and caution. */
-final readonly class BuildStep implements View
+final readonly class BuildStep implements KeyedRow
 {
     use HashedRow;
     use WrittenRecord;

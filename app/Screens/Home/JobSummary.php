@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Home;
 
+use App\Screens\Desk\StageLamp;
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\JsonReadable;
@@ -15,11 +16,11 @@ final readonly class JobSummary implements JsonReadable, View
     use Record;
 
     /**
-     * @param  list<mixed>  $stages
+     * @param  list<StageLamp>  $stages
      * @param  list<string>  $waits  parts on the way, the next visit
      */
     public function __construct(
-        #[Field(defined: 'screen.json#/$defs/stage')] public array $stages,
+        #[Field(of: StageLamp::class)] public array $stages,
         #[Field(of: Field::TEXTS)] public array $waits,
         public ?JobNext $next,
     ) {}

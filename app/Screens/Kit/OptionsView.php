@@ -7,6 +7,8 @@ namespace App\Screens\Kit;
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Options\OptionColumn;
+use EmberDusk\Options\OptionQuestion;
 
 /** Options of a run and the questions that sort them. */
 final readonly class OptionsView implements View
@@ -14,13 +16,13 @@ final readonly class OptionsView implements View
     use WrittenRecord;
 
     /**
-     * @param  list<array<string, mixed>>  $options
-     * @param  list<array<string, mixed>>  $asked
+     * @param  list<OptionColumn>  $options
+     * @param  list<OptionQuestion>  $asked
      */
     public function __construct(
         public string $run,
         public string $name,
-        #[Field(defined: 'Kit/kit.json#/$defs/optionCard')] public array $options,
-        #[Field(defined: 'Kit/kit.json#/$defs/optionQuestion')] public array $asked,
+        #[Field(of: OptionColumn::class)] public array $options,
+        #[Field(of: OptionQuestion::class)] public array $asked,
     ) {}
 }

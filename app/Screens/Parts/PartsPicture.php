@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace App\Screens\Parts;
 
+use App\Screens\Desk\Named;
 use App\Screens\View;
+use App\Screens\Wire\CableOption;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
@@ -18,8 +20,8 @@ final readonly class PartsPicture implements View
      * @param  list<PartRow>  $parts
      * @param  list<MakingRow>  $makings
      * @param  list<OffcutView>  $offcuts
-     * @param  list<array<string, mixed>>  $bare
-     * @param  list<array<string, mixed>>  $states
+     * @param  list<Named>  $bare
+     * @param  list<CableOption>  $states
      * @param  list<string>  $lacking
      */
     public function __construct(
@@ -27,9 +29,9 @@ final readonly class PartsPicture implements View
         #[Field(of: PartRow::class)] public array $parts,
         #[Field(of: MakingRow::class)] public array $makings,
         #[Field(of: OffcutView::class)] public array $offcuts,
-        #[Field(defined: 'screen.json#/$defs/named')] public array $bare,
+        #[Field(of: Named::class)] public array $bare,
         public string $currency,
-        #[Field(defined: 'screen.json#/$defs/cableOption')] public array $states,
+        #[Field(of: CableOption::class)] public array $states,
         #[Field(of: Field::TEXTS)] public array $lacking,
     ) {}
 }

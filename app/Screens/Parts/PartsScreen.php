@@ -5,6 +5,8 @@ declare(strict_types=1);
 namespace App\Screens\Parts;
 
 use App\Screens\Build\BuildScreen;
+use App\Screens\Desk\Named;
+use App\Screens\Wire\CableOption;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Bar;
 use EmberDusk\Parts\Mark;
@@ -42,10 +44,10 @@ final readonly class PartsScreen
                 $state->offcuts,
             ),
             lacking: $list->lacking,
-            bare: array_map(static fn(Run $r): array => ['id' => $r->id, 'name' => $r->name()], $list->bare),
+            bare: array_map(static fn(Run $r): Named => new Named($r->id, $r->name()), $list->bare),
             currency: $state->plan->terms->currency,
             states: array_map(
-                static fn(string $id, string $name): array => ['id' => $id, 'name' => $name, 'label' => ''],
+                static fn(string $id, string $name): CableOption => new CableOption($id, $name, ''),
                 array_keys(Mark::STATES),
                 array_values(Mark::STATES),
             ),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Parts;
 
 use App\Screens\View;
+use EmberDusk\Costing\ChangedLine;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
@@ -13,11 +14,11 @@ final readonly class QuoteGiven implements View
 {
     use WrittenRecord;
 
-    /** @param  list<array<string, mixed>>  $changes */
+    /** @param  list<ChangedLine>  $changes */
     public function __construct(
         public int $revision,
         public string $at,
         public string $total,
-        #[Field(defined: 'Parts/parts.json#/$defs/quoteChange')] public array $changes,
+        #[Field(of: ChangedLine::class)] public array $changes,
     ) {}
 }

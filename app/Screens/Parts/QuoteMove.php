@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Parts;
 
 use App\Screens\View;
+use EmberDusk\Costing\ChangedLine;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Values\Figure;
@@ -14,9 +15,6 @@ final readonly class QuoteMove implements View
 {
     use WrittenRecord;
 
-    /** @param  list<array<string, mixed>>  $lines */
-    public function __construct(
-        public Figure $moves,
-        #[Field(defined: 'Parts/parts.json#/$defs/quoteChange')] public array $lines,
-    ) {}
+    /** @param  list<ChangedLine>  $lines */
+    public function __construct(public Figure $moves, #[Field(of: ChangedLine::class)] public array $lines) {}
 }

@@ -44,7 +44,7 @@ final readonly class QuoteRows
 
     public static function moved(QuoteChange $change): QuoteMove
     {
-        return new QuoteMove(moves: $change->figure(), lines: $change->write());
+        return new QuoteMove(moves: $change->figure(), lines: $change->rows());
     }
 
     public static function work(string $key): bool

@@ -7,6 +7,7 @@ namespace App\Screens\Wire;
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Planner\ProposalAnswer;
 use stdClass;
 
 /** State of a proposal that is being worked out. */
@@ -20,6 +21,6 @@ final readonly class ProposalState implements View
         public int $solved,
         public string $about,
         public string $message,
-        #[Field(defined: 'Wire/wire.json#/$defs/proposal')] public ?stdClass $proposal,
+        #[Field(of: ProposalAnswer::class)] public ?stdClass $proposal,
     ) {}
 }

@@ -5,14 +5,14 @@ declare(strict_types=1);
 namespace App\Screens\Wire;
 
 use App\Screens\HashedRow;
-use App\Screens\View;
+use App\Screens\KeyedRow;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Fix;
 
 /** A run as a ribbon: light along its length, feeds, supply, controller. */
-final readonly class WireRun implements View
+final readonly class WireRun implements KeyedRow
 {
     use HashedRow;
     use WrittenRecord;

@@ -32,12 +32,11 @@ final readonly class WireScreen
             runs: array_map(static fn(Run $r): WireRun => Ribbons::for($state, $r), array_values($state->plan->runs)),
             order: array_map(strval(...), array_keys($state->plan->runs)),
             cables: array_map(
-                static fn(KitSnapshot $f): array => [
-                    'id' => $f->entry->id(),
-                    'name' => $f->entry->name(),
-                    'label' =>
-                        $f->entry instanceof Cable ? $f->entry->cores . ' x ' . $f->entry->conductor->label() : '',
-                ],
+                static fn(KitSnapshot $f): CableOption => new CableOption(
+                    id: $f->entry->id(),
+                    name: $f->entry->name(),
+                    label: $f->entry instanceof Cable ? $f->entry->cores . ' x ' . $f->entry->conductor->label() : '',
+                ),
                 $state->shelf->ofKind('cable'),
             ),
             joints: self::options($state, 'connector'),
@@ -47,7 +46,7 @@ final readonly class WireScreen
             fixtures: FixtureRows::for($state),
             fixtureKit: self::options($state, 'fixture'),
             places: array_map(
-                static fn(Place $p): array => ['id' => $p->id, 'name' => $p->name, 'label' => ''],
+                static fn(Place $p): CableOption => new CableOption($p->id, $p->name, ''),
                 array_values($state->plan->places),
             ),
             scene: $state->scene,
@@ -56,15 +55,15 @@ final readonly class WireScreen
         );
     }
 
-    /** @return list<array{id: string, name: string, label: string}> shelf entries of a kind */
+    /** @return list<CableOption> shelf entries of a kind */
     private static function options(JobState $state, string $kind): array
     {
         return array_map(
-            static fn(KitSnapshot $f): array => [
-                'id' => $f->entry->id(),
-                'name' => $f->entry->name(),
-                'label' => $f->entry instanceof Fuse ? sprintf('%g A', $f->entry->amps) : $f->entry->name(),
-            ],
+            static fn(KitSnapshot $f): CableOption => new CableOption(
+                id: $f->entry->id(),
+                name: $f->entry->name(),
+                label: $f->entry instanceof Fuse ? sprintf('%g A', $f->entry->amps) : $f->entry->name(),
+            ),
             $state->shelf->ofKind($kind),
         );
     }

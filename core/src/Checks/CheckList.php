@@ -35,7 +35,7 @@ final readonly class CheckList
      * Rules with their counts of stops, warnings and open points in the job.
      *
      * @param  list<Finding>  $findings
-     * @return list<array{subject: string, rules: list<array{says: string, source: string, found: int, open: int}>}>
+     * @return list<CheckedSubject>
      */
     public static function from(Plan $plan, array $findings): array
     {
@@ -47,17 +47,17 @@ final readonly class CheckList
                     if ($rule->subject === $subject) {
                         $mine = array_filter($findings, static fn(Finding $f): bool => $f->code === $rule->code);
                         $open = array_filter($mine, static fn(Finding $f): bool => $f->severity === Severity::Open);
-                        $rules[] = [
-                            'says' => $rule->says,
-                            'source' => $rule->source,
-                            'found' => count($mine) - count($open),
-                            'open' => count($open),
-                        ];
+                        $rules[] = new CheckedRule(
+                            says: $rule->says,
+                            source: $rule->source,
+                            found: count($mine) - count($open),
+                            open: count($open),
+                        );
                     }
                 }
             }
             if ($rules !== []) {
-                $checked[] = ['subject' => $name, 'rules' => $rules];
+                $checked[] = new CheckedSubject($name, $rules);
             }
         }
 

@@ -140,12 +140,9 @@ final readonly class GroupedFindings
         'tap-fuse' => 'Fuse all',
     ];
 
-    /** @param  list<int>  $at  which of the findings it tells */
-    private function __construct(public Finding $first, public string $title, public array $at, public ?Fix $fix) {}
-
     /**
      * @param  list<Finding>  $findings  worst first
-     * @return list<self> worst first
+     * @return list<SlateLine> worst first
      */
     public static function from(array $findings): array
     {
@@ -157,35 +154,23 @@ final readonly class GroupedFindings
         return array_values(array_map(self::line(...), $alike));
     }
 
-    /** @return array<string, mixed> as in app/Screens/screen.json, $defs/slateLine */
-    public function write(): array
-    {
-        $fix = $this->fix?->write();
-
-        return [
-            'severity' => $this->first->severity->value,
-            'stage' => $this->first->place->stage,
-            'title' => $this->title,
-            'at' => $this->at,
-            'fix' => $fix,
-        ];
-    }
-
     /** @param  non-empty-array<int, Finding>  $alike */
-    private static function line(array $alike): self
+    private static function line(array $alike): SlateLine
     {
         $first = $alike[array_key_first($alike)];
         $count = count($alike);
-        if ($count === 1) {
-            return new self($first, $first->title, array_keys($alike), null);
-        }
         $many = self::MANY[$first->code] ?? null;
 
-        return new self(
-            $first,
-            $many === null ? "{$first->title}, and " . ($count - 1) . ' more like it' : sprintf($many, $count),
-            array_keys($alike),
-            self::forAll($first->code, array_values($alike)),
+        return new SlateLine(
+            severity: $first->severity,
+            stage: $first->place->stage,
+            title: match (true) {
+                $count === 1 => $first->title,
+                $many === null => "{$first->title}, and " . ($count - 1) . ' more like it',
+                default => sprintf($many, $count),
+            },
+            at: array_keys($alike),
+            fix: $count === 1 ? null : self::forAll($first->code, array_values($alike)),
         );
     }
 

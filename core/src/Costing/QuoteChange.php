@@ -70,17 +70,17 @@ final readonly class QuoteChange
         );
     }
 
-    /** @return list<array{what: string, then: string, now: string, difference: string}> */
-    public function write(): array
+    /** @return list<ChangedLine> */
+    public function rows(): array
     {
         return array_values(
             array_map(
-                static fn(array $l): array => [
-                    'what' => $l['what'],
-                    'then' => $l['then'],
-                    'now' => $l['now'],
-                    'difference' => sprintf('%+.2f', $l['cents'] / 100),
-                ],
+                static fn(array $l): ChangedLine => new ChangedLine(
+                    what: $l['what'],
+                    then: $l['then'],
+                    now: $l['now'],
+                    difference: sprintf('%+.2f', $l['cents'] / 100),
+                ),
                 $this->lines,
             ),
         );

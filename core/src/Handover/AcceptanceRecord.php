@@ -14,7 +14,7 @@ final readonly class AcceptanceRecord
 {
     /**
      * @param  list<array{Event, string}>  $log  of the run on site, each with its day and time
-     * @return list<array{control: string, light: string, at: string, says: string}>
+     * @return list<AcceptedRow>
      */
     public static function from(Roster $roster, array $log): array
     {
@@ -24,12 +24,12 @@ final readonly class AcceptanceRecord
             $step = $event->step;
             if ($step?->what() === Task::ACCEPT && $step->kind === Task::ACCEPT && $event->seen !== null) {
                 // The last word counts: what did not answer at first may after it was fixed.
-                $rows[$step->task] = [
-                    'control' => $name($step->device()),
-                    'light' => $name($step->other()),
-                    'at' => $at,
-                    'says' => $event->seen === Observation::Expected ? 'answers' : 'does not answer',
-                ];
+                $rows[$step->task] = new AcceptedRow(
+                    control: $name($step->device()),
+                    light: $name($step->other()),
+                    at: $at,
+                    says: $event->seen === Observation::Expected ? 'answers' : 'does not answer',
+                );
             }
         }
 

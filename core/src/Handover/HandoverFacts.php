@@ -25,22 +25,23 @@ final readonly class HandoverFacts
         Cell::CLASHES => 'no room',
     ];
 
-    /** @return list<array{label: string, name: string, where: string}> supplies, controllers, hubs, modules and other items */
-    public static function hiding(Plan $plan, Roster $roster): array
+    public function __construct(private Plan $plan) {}
+
+    /** @return list<HidingRow> supplies, controllers, hubs, modules and other items */
+    public function hiding(Roster $roster): array
     {
         $rows = [];
-        foreach ([$plan->supplies, $plan->controllers, $plan->hubs, $plan->modules] as $list) {
+        foreach ([$this->plan->supplies, $this->plan->controllers, $this->plan->hubs, $this->plan->modules] as $list) {
             foreach ($list as $id => $device) {
-                $rows[] = self::row($plan, (string) $id, $device->kit, $device->stands, '');
+                $rows[] = $this->row((string) $id, $device->kit, $device->stands, '');
             }
         }
-        foreach ($plan->items as $id => $item) {
-            $rows[] = self::row(
-                $plan,
+        foreach ($this->plan->items as $id => $item) {
+            $rows[] = $this->row(
                 self::label($roster, $id),
                 $item->kit,
                 $item->stands,
-                $plan->places[$item->place]->name ?? '',
+                $this->plan->places[$item->place]->name ?? '',
             );
         }
 
@@ -60,9 +61,9 @@ final readonly class HandoverFacts
     }
 
     /** Position of a device; a box or an outlet is named as such, since a device may have the same label. */
-    private static function spot(Plan $plan, Standing $stands): string
+    private function spot(Standing $stands): string
     {
-        $site = TapeNotes::read($plan->places[$stands->place]->notes ?? '')->site;
+        $site = TapeNotes::read($this->plan->places[$stands->place]->notes ?? '')->site;
         $kind = match (true) {
             $stands->wall !== null => '',
             array_filter($site->boxes, static fn($b): bool => $b->spot->name === $stands->spot) !== [] => 'box ',
@@ -70,34 +71,28 @@ final readonly class HandoverFacts
             default => '',
         };
 
-        return $kind . $stands->words($plan->terms->length);
+        return $kind . $stands->words($this->plan->terms->length);
     }
 
-    /** @return array{label: string, name: string, where: string} */
-    private static function row(Plan $plan, string $id, string $kit, ?Standing $stands, string $else): array
+    private function row(string $id, string $kit, ?Standing $stands, string $else): HidingRow
     {
         if ($stands === null) {
             $where = $else === '' ? 'not recorded' : "{$else}, no fixed place";
         } else {
-            $where = ($plan->places[$stands->place]->name ?? '') . ', ' . self::spot($plan, $stands);
+            $where = ($this->plan->places[$stands->place]->name ?? '') . ', ' . $this->spot($stands);
         }
 
-        return [
-            'label' => strtoupper($id),
-            'name' => $plan->kit[$kit]->entry->name(),
-            'where' => $where,
-        ];
+        return new HidingRow(label: strtoupper($id), name: $this->plan->kit[$kit]->entry->name(), where: $where);
     }
 
     /**
      * @param  list<string>  $worked controls tested on site that worked
      * @param  array<string, string>  $tried  on which day and by whom, by control and light
-     * @return array{controls: list<string>, rows: list<array{light: string, cells: list<string>}>}
      */
-    public static function board(Plan $plan, array $worked, array $tried = []): array
+    public function board(array $worked, array $tried = []): SheetBoard
     {
-        $board = ControlMatrix::for($plan, $worked);
-        $extras = BoardExtras::for($plan, $board);
+        $board = ControlMatrix::for($this->plan, $worked);
+        $extras = BoardExtras::for($this->plan, $board);
         $cells = [];
         foreach ([...array_values($board->cells), ...$extras->cells] as $cell) {
             $cells["{$cell->control} {$cell->light}"] = self::mark(
@@ -115,26 +110,23 @@ final readonly class HandoverFacts
         }
         $lights = [];
         foreach ($board->lights as $unit) {
-            $lights[$unit->id] = ($plan->lights[$unit->id]->name ?? $unit->name) . " ({$unit->label()})";
+            $lights[$unit->id] = ($this->plan->lights[$unit->id]->name ?? $unit->name) . " ({$unit->label()})";
         }
         foreach ($extras->rows as $row) {
             $lights[$row->id] = "{$row->name} ({$row->label})";
         }
 
-        return [
-            'controls' => array_values($controls),
-            'rows' => array_map(
-                static fn(string $id, string $name): array => [
-                    'light' => $name,
-                    'cells' => array_map(
-                        static fn(string $c): string => $cells["{$c} {$id}"] ?? '',
-                        array_keys($controls),
-                    ),
-                ],
+        return new SheetBoard(
+            controls: array_values($controls),
+            rows: array_map(
+                static fn(string $id, string $name): SheetBoardRow => new SheetBoardRow(
+                    light: $name,
+                    cells: array_map(static fn(string $c): string => $cells["{$c} {$id}"] ?? '', array_keys($controls)),
+                ),
                 array_keys($lights),
                 array_values($lights),
             ),
-        ];
+        );
     }
 
     /**
@@ -162,17 +154,18 @@ final readonly class HandoverFacts
     }
 
     /** @return list<string> shows, and what starts automatically */
-    public static function plays(Plan $plan): array
+    public function plays(): array
     {
         $lines = array_map(
-            static fn(Show $s): string => "Show “{$s->name}”: " . (new Running($plan, $s))->words() . '.',
-            array_values($plan->shows),
+            fn(Show $s): string => "Show “{$s->name}”: " . (new Running($this->plan, $s))->words() . '.',
+            array_values($this->plan->shows),
         );
-        foreach ($plan->triggers as $trigger) {
+        foreach ($this->plan->triggers as $trigger) {
             $lines[] =
                 ucfirst($trigger->words()) .
                 ': ' .
-                ($plan->scenes[$trigger->plays]->name ?? ($plan->shows[$trigger->plays]->name ?? 'everything off')) .
+                ($this->plan->scenes[$trigger->plays]->name ??
+                    ($this->plan->shows[$trigger->plays]->name ?? 'everything off')) .
                 ($trigger->after > 0 ? ", goes on {$trigger->after} s" : '') .
                 '.';
         }
@@ -180,14 +173,14 @@ final readonly class HandoverFacts
         return $lines;
     }
 
-    /** @return list<array{device: string, says: string}> how remotes, panels and bridges are reset; a light’s card stands with its run */
+    /** @return list<ResetCard> how remotes, panels and bridges are reset; a light’s card stands with its run */
     public static function cards(Roster $roster): array
     {
         $cards = [];
         foreach ($roster->units as $unit) {
             $card = !$unit->lights() ? $unit->leaflet->resetCard() : null;
             if ($card !== null) {
-                $cards[] = ['device' => $unit->called(), 'says' => $card];
+                $cards[] = new ResetCard(device: $unit->called(), says: $card);
             }
         }
 
@@ -195,15 +188,15 @@ final readonly class HandoverFacts
     }
 
     /** @return list<string> power-on behaviour of each light, if set */
-    public static function power(Plan $plan, Roster $roster): array
+    public function power(Roster $roster): array
     {
         $lines = [];
         $waits = 0.0;
-        foreach ($plan->tunings as $id => $tuning) {
+        foreach ($this->plan->tunings as $id => $tuning) {
             if ($tuning->powerOn === '') {
                 continue;
             }
-            $lines[] = "{$plan->lightName((string) $id)} {$tuning->returns()} when its power returns.";
+            $lines[] = "{$this->plan->lightName((string) $id)} {$tuning->returns()} when its power returns.";
             $unit = array_values(array_filter($roster->units, static fn(Unit $u): bool => $u->item === $id))[0] ?? null;
             $waits = max($waits, $unit?->leaflet->figure('keeps') ?? 0.0);
         }

@@ -21,33 +21,43 @@ use EmberDusk\Values\Figure;
 /** Tests of each run and of dimmed lamps, done and missing, and readings beside the predictions. */
 final readonly class TestRecord
 {
-    /** @return list<array<string, mixed>> as in app/Screens/Handover/handover.json, $defs/sheetTested */
+    private function __construct(private JobState $state) {}
+
+    /** @return list<SheetTested> */
     public static function for(JobState $state): array
     {
-        $readings = self::readings($state);
+        return (new self($state))->tested();
+    }
+
+    /** @return list<SheetTested> */
+    private function tested(): array
+    {
+        $readings = $this->readings();
         $rows = [];
-        foreach ($state->plan->runs as $id => $run) {
-            $tests = Tests::ofRun($state->plan, $run);
+        foreach ($this->state->plan->runs as $id => $run) {
+            $tests = Tests::ofRun($this->state->plan, $run);
             if ($tests !== []) {
-                $rows[] = [
-                    'name' => $run->name(),
-                    'place' => $state->plan->places[$run->place]->name,
-                    ...self::done($state, $tests),
-                    'seen' => self::seen($state, $run),
-                    'readings' => $readings[$id] ?? [],
-                ];
+                $rows[] = new SheetTested(
+                    name: $run->name(),
+                    place: $this->state->plan->places[$run->place]->name,
+                    done: $this->done($tests),
+                    untested: $this->untested($tests),
+                    seen: $this->seen($run),
+                    readings: $readings[$id] ?? [],
+                );
             }
         }
-        foreach ($state->plan->fixtures as $fitting) {
-            $tests = LampTests::for($state->plan, $fitting);
+        foreach ($this->state->plan->fixtures as $fitting) {
+            $tests = LampTests::for($this->state->plan, $fitting);
             if ($tests !== []) {
-                $rows[] = [
-                    'name' => $state->plan->lightName((string) $fitting->module),
-                    'place' => $state->plan->places[$fitting->place]->name,
-                    ...self::done($state, $tests),
-                    'seen' => '',
-                    'readings' => [],
-                ];
+                $rows[] = new SheetTested(
+                    name: $this->state->plan->lightName((string) $fitting->module),
+                    place: $this->state->plan->places[$fitting->place]->name,
+                    done: $this->done($tests),
+                    untested: $this->untested($tests),
+                    seen: '',
+                    readings: [],
+                );
             }
         }
 
@@ -56,21 +66,33 @@ final readonly class TestRecord
 
     /**
      * @param  list<BenchTest>  $tests
-     * @return array{done: list<string>, untested: list<string>}
+     * @return list<string>
      */
-    private static function done(JobState $state, array $tests): array
+    private function done(array $tests): array
     {
-        $done = $untested = [];
+        $done = [];
         foreach ($tests as $test) {
-            $tick = $state->ticks[$test->id] ?? null;
-            if ($tick === null) {
-                $untested[] = self::title($test);
-            } else {
+            $tick = $this->state->ticks[$test->id] ?? null;
+            if ($tick !== null) {
                 $done[] = self::title($test) . ", {$tick->at}";
             }
         }
 
-        return ['done' => $done, 'untested' => $untested];
+        return $done;
+    }
+
+    /**
+     * @param  list<BenchTest>  $tests
+     * @return list<string>
+     */
+    private function untested(array $tests): array
+    {
+        return array_values(
+            array_map(
+                self::title(...),
+                array_filter($tests, fn(BenchTest $t): bool => !isset($this->state->ticks[$t->id])),
+            ),
+        );
     }
 
     private static function title(BenchTest $test): string
@@ -79,9 +101,9 @@ final readonly class TestRecord
     }
 
     /** Results for colours and count; empty if not tested. */
-    private static function seen(JobState $state, Run $run): string
+    private function seen(Run $run): string
     {
-        $seen = BenchObservation::for($state->plan, $run, $state->bench);
+        $seen = BenchObservation::for($this->state->plan, $run, $this->state->bench);
         $found = $seen->finder?->found();
         $said = [];
         if ($found !== null && $seen->answers !== []) {
@@ -94,16 +116,19 @@ final readonly class TestRecord
         return implode(' ', $said);
     }
 
-    /** @return array<string, list<array{where: string, read: string, expected: string, verdict: string}>> by the first run of an island */
-    private static function readings(JobState $state): array
+    /** @return array<string, list<SheetReading>> by the first run of an island */
+    private function readings(): array
     {
         $by = [];
-        foreach (Island::all($state->plan) as $island) {
-            if ($state->bench->readings($island, IslandIds::for($state->plan, $island)) === []) {
+        foreach (Island::all($this->state->plan) as $island) {
+            if ($this->state->bench->readings($island, IslandIds::for($this->state->plan, $island)) === []) {
                 continue;
             }
             $first = (string) array_key_first($island->parts);
-            foreach (ReadingEvidence::from($state->plan, $island, $state->bench, $state->solver)->rows as $row) {
+            foreach (
+                ReadingEvidence::from($this->state->plan, $island, $this->state->bench, $this->state->solver)->rows
+                as $row
+            ) {
                 if ($row->stands && $row->spot !== null && $row->range !== null) {
                     $of = isset($island->parts[$row->spot->of]) ? $row->spot->of : $first;
                     $by[$of][] = self::reading(
@@ -130,14 +155,13 @@ final readonly class TestRecord
         return Figure::print($value, 2) . " {$unit}";
     }
 
-    /** @return array{where: string, read: string, expected: string, verdict: string} */
-    private static function reading(Row $row, string $words, string $unit, float $low, float $high): array
+    private static function reading(Row $row, string $words, string $unit, float $low, float $high): SheetReading
     {
-        return [
-            'where' => ucfirst($words) . ', ' . ($row->reading?->command->words() ?? ''),
-            'read' => Multimeter::print((float) $row->entry->value, $unit),
-            'expected' => self::band($low, $unit) . ' to ' . self::band($high, $unit),
-            'verdict' => Verdict::for($row)->value,
-        ];
+        return new SheetReading(
+            where: ucfirst($words) . ', ' . ($row->reading?->command->words() ?? ''),
+            read: Multimeter::print((float) $row->entry->value, $unit),
+            expected: self::band($low, $unit) . ' to ' . self::band($high, $unit),
+            verdict: Verdict::for($row)->value,
+        );
     }
 }

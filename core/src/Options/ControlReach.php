@@ -31,7 +31,7 @@ final readonly class ControlReach
     /**
      * The best of each kind for a way of control and a kind of light; the hub is the job's own.
      *
-     * @return list<array{label: string, reach: string, text: string}>
+     * @return list<OptionReach>
      */
     public static function for(
         Plan $plan,
@@ -50,13 +50,7 @@ final readonly class ControlReach
         } else {
             $text = self::words($app, $hub->name(), $colour);
         }
-        $rows = [
-            [
-                'label' => 'Hub’s app',
-                'reach' => $app,
-                'text' => $text,
-            ],
-        ];
+        $rows = [new OptionReach(label: 'Hub’s app', reach: $app, text: $text)];
         foreach (self::KINDS as $kind => $label) {
             $best = [self::NOT, 'none on the shelf speaks ' . Facts::way($control)];
             foreach ($shelf->ofKind($kind) as $snapshot) {
@@ -74,7 +68,7 @@ final readonly class ControlReach
                     $best = [$reach, self::words($reach, $entry->name(), $colour)];
                 }
             }
-            $rows[] = ['label' => $label, 'reach' => $best[0], 'text' => $best[1]];
+            $rows[] = new OptionReach(label: $label, reach: $best[0], text: $best[1]);
         }
 
         return $rows;

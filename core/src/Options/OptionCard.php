@@ -28,7 +28,7 @@ final readonly class OptionCard
     /**
      * @param  list<string>  $kit  names
      * @param  array<string, Figure>  $figures  by row
-     * @param  list<array{label: string, reach: string, text: string}>  $reach
+     * @param  list<OptionReach>  $reach
      * @param  list<Finding>  $findings
      * @param  ChangePayload|null  $take  the change that takes it over
      * @param  array<array-key, mixed>|null  $prepare  cells of the shelf entry that is lacking, as far as they follow
@@ -58,17 +58,12 @@ final readonly class OptionCard
         );
     }
 
-    /**
-     * @param  array<string, float>  $best  by row, over all options
-     * @return array<string, mixed> as in app/Screens/Kit/kit.json, $defs/optionCard
-     */
-    public function toArray(array $best): array
+    /** @param  array<string, float>  $best  by row, over all options */
+    public function column(array $best): OptionColumn
     {
-        $rows = [];
         $leads = [];
         foreach (array_keys(self::ROWS) as $row) {
             $figure = $this->figures[$row] ?? null;
-            $rows[$row] = $figure?->write();
             if ($figure !== null && isset($best[$row]) && abs($figure->value - $best[$row]) < 1e-9) {
                 $leads[] = $row;
             }
@@ -77,23 +72,37 @@ final readonly class OptionCard
         $refused = $this->refused !== '' ? $this->refused : null;
         $prepare = $this->prepare !== null ? (string) json_encode($this->prepare) : null;
 
-        return [
-            'wish' => array_diff_key($this->requirement->write(), ['id' => true, 'run' => true]),
-            'kit' => $this->kit,
-            ...$rows,
-            'reach' => $this->reach,
-            'findings' => array_map(
-                static fn(Finding $f): array => [
-                    'severity' => $f->severity->value,
-                    'title' => $f->title,
-                    'detail' => $f->detail,
-                ],
+        $wish = $this->requirement;
+
+        return new OptionColumn(
+            wish: new OptionWish(
+                volts: $wish->volts,
+                light: $wish->light,
+                colour: $wish->colour,
+                controllers: $wish->controllers,
+                control: $wish->control,
+                source: $wish->source,
+                cap: $wish->cap,
+            ),
+            kit: $this->kit,
+            load: $this->figures['load'] ?? null,
+            darkest: $this->figures['darkest'] ?? null,
+            evenness: $this->figures['evenness'] ?? null,
+            joints: $this->figures['joints'] ?? null,
+            boxes: $this->figures['boxes'] ?? null,
+            quote: $this->figures['quote'] ?? null,
+            cost: $this->figures['cost'] ?? null,
+            hours: $this->figures['hours'] ?? null,
+            energy: $this->figures['energy'] ?? null,
+            reach: $this->reach,
+            findings: array_map(
+                static fn(Finding $f): OptionFinding => new OptionFinding($f->severity->value, $f->title, $f->detail),
                 $this->findings,
             ),
-            'refused' => $refused,
-            'prepare' => $prepare,
-            'take' => $this->take?->write(),
-            'best' => $leads,
-        ];
+            refused: $refused,
+            prepare: $prepare,
+            take: $this->take,
+            best: $leads,
+        );
     }
 }

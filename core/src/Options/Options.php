@@ -48,7 +48,7 @@ final readonly class Options
         );
     }
 
-    /** @return list<array<string, mixed>> as in app/Screens/Kit/kit.json, $defs/optionCard; the best of a row is marked where they differ */
+    /** @return list<OptionColumn> the best of a row is marked where they differ */
     public static function for(Plan $plan, Run $run, Basis $basis): array
     {
         $promise = new Promise($plan, $basis);
@@ -80,6 +80,6 @@ final readonly class Options
             }
         }
 
-        return array_map(static fn(OptionCard $c): array => $c->toArray($best), $cards);
+        return array_map(static fn(OptionCard $c): OptionColumn => $c->column($best), $cards);
     }
 }

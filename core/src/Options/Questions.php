@@ -25,43 +25,50 @@ final readonly class Questions
         'set' => 'a ready-made set',
     ];
 
-    /** @return list<array{key: string, label: string, choices: list<array{value: string|float|int, text: string}>}> */
+    /** @return list<OptionQuestion> */
     public static function all(): array
     {
-        $words = static fn(string $v): array => ['value' => $v, 'text' => self::WORDS[$v] ?? Facts::way($v)];
-
         return [
-            [
-                'key' => 'volts',
-                'label' => 'Volts',
-                'choices' => array_map(static fn(int $v): array => ['value' => $v, 'text' => "{$v} V"], self::VOLTS),
-            ],
-            ['key' => 'colour', 'label' => 'Colour', 'choices' => array_map($words, Requirement::COLOURS)],
-            ['key' => 'light', 'label' => 'Light', 'choices' => array_map($words, Requirement::LIGHTS)],
-            ['key' => 'control', 'label' => 'Control', 'choices' => array_map($words, Requirement::CONTROLS)],
-            [
-                'key' => 'controllers',
-                'label' => 'Controllers',
-                'choices' => [
-                    ['value' => 0, 'text' => 'as many as needed'],
-                    ...array_map(
-                        static fn(int $n): array => ['value' => $n, 'text' => (string) $n],
-                        range(1, self::CONTROLLERS),
+            new OptionQuestion(
+                'volts',
+                'Volts',
+                array_map(static fn(int $v): OptionChoice => new OptionChoice($v, "{$v} V"), self::VOLTS),
+            ),
+            self::ofWords('colour', 'Colour', Requirement::COLOURS),
+            self::ofWords('light', 'Light', Requirement::LIGHTS),
+            self::ofWords('control', 'Control', Requirement::CONTROLS),
+            new OptionQuestion('controllers', 'Controllers', [
+                new OptionChoice(0, 'as many as needed'),
+                ...array_map(
+                    static fn(int $n): OptionChoice => new OptionChoice($n, (string) $n),
+                    range(1, self::CONTROLLERS),
+                ),
+            ]),
+            self::ofWords('source', 'From', Requirement::SOURCES),
+            new OptionQuestion(
+                'cap',
+                'Supply for',
+                array_map(
+                    static fn(float|int $cap): OptionChoice => new OptionChoice(
+                        $cap,
+                        $cap === 1 ? 'all at full' : sprintf('a limit of %d %%', 100 * $cap),
                     ),
-                ],
-            ],
-            ['key' => 'source', 'label' => 'From', 'choices' => array_map($words, Requirement::SOURCES)],
-            [
-                'key' => 'cap',
-                'label' => 'Supply for',
-                'choices' => array_map(
-                    static fn(float|int $cap): array => [
-                        'value' => $cap,
-                        'text' => $cap === 1 ? 'all at full' : sprintf('a limit of %d %%', 100 * $cap),
-                    ],
                     self::CAPS,
                 ),
-            ],
+            ),
         ];
+    }
+
+    /** @param  list<string>  $values */
+    private static function ofWords(string $key, string $label, array $values): OptionQuestion
+    {
+        return new OptionQuestion(
+            $key,
+            $label,
+            array_map(
+                static fn(string $v): OptionChoice => new OptionChoice($v, self::WORDS[$v] ?? Facts::way($v)),
+                $values,
+            ),
+        );
     }
 }

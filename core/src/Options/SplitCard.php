@@ -24,7 +24,7 @@ final readonly class SplitCard
     /**
      * @param  array<string, Figure>  $figures  by column
      * @param  list<string>  $stops
-     * @param  list<array{share: float, feeds: list<float>, unit: string}>  $sketch  parts from the run's start
+     * @param  list<SplitPart>  $sketch  parts from the run's start
      */
     private function __construct(
         private SplitWay $way,
@@ -84,29 +84,23 @@ final readonly class SplitCard
         );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/splitWay */
-    public function write(): array
+    public function row(): SplitRow
     {
-        $column = fn(string $name): ?array => isset($this->figures[$name]) ? $this->figures[$name]->write() : null;
-
-        $refused = $this->refused !== '' ? $this->refused : null;
-        $take = $this->refused === '' ? $this->way->change?->write() : null;
-
-        return [
-            'how' => $this->way->how,
-            'label' => $this->way->label,
-            'amps' => $column('amps'),
-            'drop' => $column('drop'),
-            'evenness' => $column('evenness'),
-            'joints' => $column('joints'),
-            'units' => $column('units'),
-            'cost' => $column('cost'),
-            'quote' => $column('quote'),
-            'stops' => $this->stops,
-            'sketch' => $this->sketch,
-            'refused' => $refused,
-            'take' => $take,
-        ];
+        return new SplitRow(
+            how: $this->way->how,
+            label: $this->way->label,
+            amps: $this->figures['amps'] ?? null,
+            drop: $this->figures['drop'] ?? null,
+            evenness: $this->figures['evenness'] ?? null,
+            joints: $this->figures['joints'] ?? null,
+            units: $this->figures['units'] ?? null,
+            cost: $this->figures['cost'] ?? null,
+            quote: $this->figures['quote'] ?? null,
+            stops: $this->stops,
+            sketch: $this->sketch,
+            refused: $this->refused !== '' ? $this->refused : null,
+            take: $this->refused === '' ? $this->way->change : null,
+        );
     }
 
     private static function amps(?CableResult $fullest): ?Figure
@@ -120,12 +114,14 @@ final readonly class SplitCard
 
     /**
      * @param  array<string, RunResult>  $results  by part
-     * @return list<array{share: float, feeds: list<float>, unit: string}>
+     * @return list<SplitPart>
      */
     private static function sketch(Plan $plan, array $results): array
     {
         $runs = array_map($plan->run(...), array_keys($results));
         usort($runs, static fn(Run $a, Run $b): int => $a->part <=> $b->part);
+        $lengths = array_map(static fn(Run $r): float => $plan->cutMarks($r)?->length() ?? 0.0, $runs);
+        $whole = array_sum($lengths);
         $sketch = [];
         foreach ($runs as $run) {
             $marks = $plan->cutMarks($run);
@@ -138,9 +134,9 @@ final readonly class SplitCard
                     $plan->ways()->feedsOf($run),
                     static fn(Feed $f): bool => $f->pad >= $from && ($last || $f->pad < $cuts[$n + 1]),
                 );
-                $sketch[] = [
-                    'share' => $metres,
-                    'feeds' => array_values(
+                $sketch[] = new SplitPart(
+                    share: $whole > 0 ? round($metres / $whole, 4) : 0.0,
+                    feeds: array_values(
                         array_map(
                             static fn(Feed $f): float => $metres > 0
                                 ? round((($marks?->position($f->pad) ?? 0.0) - $start) / $metres, 4)
@@ -148,19 +144,15 @@ final readonly class SplitCard
                             $feeds,
                         ),
                     ),
-                    'unit' => strtoupper(
+                    unit: strtoupper(
                         (string) ($run->zones === []
                             ? $plan->ways()->origin($run)
                             : $plan->ways()->root($plan->ways()->cableTo(reset($feeds)->id ?? '')->from ?? '')),
                     ),
-                ];
+                );
             }
         }
-        $whole = array_sum(array_column($sketch, 'share'));
 
-        return array_map(
-            static fn(array $s): array => ['share' => $whole > 0 ? round($s['share'] / $whole, 4) : 0.0] + $s,
-            $sketch,
-        );
+        return $sketch;
     }
 }

@@ -17,14 +17,14 @@ final readonly class Splits
 {
     /**
      * @param  int  $parts  how many are side by side on one controller
-     * @return list<array<string, mixed>> as in app/Screens/Wire/wire.json, $defs/splitWay
+     * @return list<SplitRow>
      */
     public static function for(Plan $plan, Run $run, int $parts, Basis $basis): array
     {
         $promise = new Promise($plan, $basis);
         $cards = [];
         foreach (SplitWay::all($plan, $run, $parts, $basis->shelf) as $way) {
-            $cards[] = self::card($plan, $run, $way, $promise)->write();
+            $cards[] = self::card($plan, $run, $way, $promise)->row();
         }
 
         return $cards;

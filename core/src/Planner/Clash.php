@@ -5,15 +5,41 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\PlannerLimit;
+use EmberDusk\Plan\Run;
 
-/** The smallest set of limits that no layout meets the limits together: every layout breaks one of them. */
+/** Runs for which no layout holds: the smallest set of limits of which every layout breaks one. */
 final readonly class Clash
 {
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @param  list<PlannerLimit>  $limits
+     * @param  LayoutTrial|null  $nearest  layout; null where the shelf gives none
+     * @param  bool  $all  whether every layout was tried
+     */
+    public function __construct(
+        public array $runs,
+        public array $limits,
+        public ?LayoutTrial $nearest,
+        public bool $all,
+    ) {}
+
+    public function row(): ClashingRuns
+    {
+        return new ClashingRuns(
+            run: implode(' and ', array_map(static fn(Run $r): string => $r->name(), $this->runs)),
+            limits: array_map(static fn(PlannerLimit $l): string => $l->words(), $this->limits),
+            broken: $this->nearest?->judged->words() ?? [
+                'The shelf has no supply, controller or cable with a price that suits it.',
+            ],
+            all: $this->all,
+        );
+    }
+
     /**
      * @param  list<list<PlannerLimit>>  $broken  the limits that each layout breaks
      * @return list<PlannerLimit> the fewest that meet every one of those, the first in the order of the limits
      */
-    public static function from(array $broken): array
+    public static function fewest(array $broken): array
     {
         if ($broken === []) {
             return [];

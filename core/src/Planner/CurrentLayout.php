@@ -7,6 +7,7 @@ namespace EmberDusk\Planner;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\ChangedLine;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Costing\Moving;
 use EmberDusk\Costing\MovingFigures;
@@ -18,28 +19,15 @@ use EmberDusk\Plan\Changes\Wires\SetFeeds;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\UnitCosts;
-use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Figure;
+use EmberDusk\Values\Fix;
 use EmberDusk\Values\Refusal;
 
-/** The current layout compared with the proposal: its price line by line, its broken limits, and the cheapest single change that repairs it. */
+/** Compares the current layout with the proposal: its price line by line, its broken limits, and the cheapest single change that repairs it. */
 final readonly class CurrentLayout
 {
-    /**
-     * @param  list<array{what: string, now: string, then: string, difference: string}>  $lines
-     * @param  array{label: string, cost: array<string, mixed>, change: array<string, mixed>}|null  $repair
-     */
-    private function __construct(
-        private Plan $plan,
-        private Moving $now,
-        private int $then,
-        private array $lines,
-        private Judgement $judged,
-        private ?array $repair,
-    ) {}
-
     /** Null where nothing of it is wired yet. */
-    public static function for(Plan $plan, Proposal $proposal, Basis $basis, PlanJudge $judge): ?self
+    public static function for(Plan $plan, Proposal $proposal, Basis $basis, PlanJudge $judge): ?DrawnWay
     {
         $runs = array_values(
             array_filter(
@@ -65,28 +53,15 @@ final readonly class CurrentLayout
 
         $repair = !$judged->holds() ? self::repair($alone, $now->cost(), $basis, $judge) : null;
 
-        return new self(
-            plan: $plan,
-            now: $now,
-            then: $then->cost(),
+        return new DrawnWay(
+            cost: MovingFigures::cost($plan, $now),
+            dearer: Figure::print(($now->cost() - $then->cost()) / UnitCosts::COIN, 2),
             lines: self::lines($now, $then),
-            judged: $judged,
+            keep: $judged->holds() && $now->cost() <= $then->cost(),
+            broken: $judged->words(),
+            evenness: sprintf('%.2f', $judged->evenness),
             repair: $repair,
         );
-    }
-
-    /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/drawn */
-    public function write(): array
-    {
-        return [
-            'cost' => MovingFigures::cost($this->plan, $this->now)->write(),
-            'dearer' => Figure::print(($this->now->cost() - $this->then) / UnitCosts::COIN, 2),
-            'lines' => $this->lines,
-            'keep' => $this->judged->holds() && $this->now->cost() <= $this->then,
-            'broken' => $this->judged->words(),
-            'evenness' => sprintf('%.2f', $this->judged->evenness),
-            'repair' => $this->repair,
-        ];
     }
 
     private static function wired(Plan $plan, Run $run): bool
@@ -99,7 +74,7 @@ final readonly class CurrentLayout
             ) !== [];
     }
 
-    /** @return list<array{what: string, now: string, then: string, difference: string}> */
+    /** @return list<ChangedLine> */
     private static function lines(Moving $now, Moving $then): array
     {
         $lines = [];
@@ -107,29 +82,30 @@ final readonly class CurrentLayout
         foreach ($before + $after as $id => $line) {
             [$a, $b] = [$before[$id] ?? null, $after[$id] ?? null];
             if (($a->cost ?? 0) !== ($b->cost ?? 0)) {
-                $lines[] = [
-                    'what' => $line->what,
-                    'now' => $a?->said() ?? '–',
-                    'then' => $b?->said() ?? '–',
-                    'difference' => sprintf('%+.2f', (($b->cost ?? 0) - ($a->cost ?? 0)) / UnitCosts::COIN),
-                ];
+                $lines[] = new ChangedLine(
+                    what: $line->what,
+                    then: $b?->said() ?? '–',
+                    now: $a?->said() ?? '–',
+                    difference: sprintf('%+.2f', (($b->cost ?? 0) - ($a->cost ?? 0)) / UnitCosts::COIN),
+                );
             }
         }
 
         return $lines;
     }
 
-    /** @return array{label: string, cost: array<string, mixed>, change: array<string, mixed>}|null */
-    private static function repair(Plan $plan, int $cost, Basis $basis, PlanJudge $judge): ?array
+    private static function repair(Plan $plan, int $cost, Basis $basis, PlanJudge $judge): ?Repair
     {
         $shelf = $basis->shelf;
         $best = null;
-        foreach (self::changes($plan, $shelf) as [$label, $change]) {
+        $least = PHP_INT_MAX;
+        foreach (self::changes($plan, $shelf) as $fix) {
             try {
-                $made = Catalogue::make($change, $shelf)->apply($plan);
+                $made = Catalogue::make($fix->change, $shelf)->apply($plan);
                 $price = Costing::moving($made, $basis, array_keys($made->runs))->cost();
-                if (($best === null || $price < $best[0]) && $judge->judge($made, array_values($made->runs))->holds()) {
-                    $best = [$price, $label, $change];
+                if ($price < $least && $judge->judge($made, array_values($made->runs))->holds()) {
+                    $least = $price;
+                    $best = $fix;
                 }
             } catch (Refusal) {
                 continue;
@@ -139,26 +115,20 @@ final readonly class CurrentLayout
             return null;
         }
 
-        return [
-            'label' => $best[1],
-            'cost' => MovingFigures::for($plan, $best[0] - $cost)->write(),
-            'change' => $best[2]->write(),
-        ];
+        return new Repair(label: $best->label, cost: MovingFigures::for($plan, $least - $cost), change: $best->change);
     }
 
-    /** @return iterable<array{string, ChangePayload}> candidates: fixes of the rules, other sizes for each cable, other patterns for each run */
+    /** @return iterable<Fix> candidates: fixes of the rules, other sizes for each cable, other patterns for each run */
     private static function changes(Plan $plan, ShelfSource $shelf): iterable
     {
         foreach (Registry::check(JudgedJob::plan($plan, [], $shelf), Registry::circuit()) as $finding) {
-            foreach ($finding->fixes as $fix) {
-                yield [$fix->label, $fix->change];
-            }
+            yield from $finding->fixes;
         }
         foreach ($plan->runs as $run) {
             foreach (Feeding::for($plan, $run) as $pattern => $pads) {
                 $marks = $plan->cutMarks($run);
                 if ($pattern !== Feeding::HALVES && $marks !== null) {
-                    yield [
+                    yield new Fix(
                         $run->name() . ' fed at ' . $pattern,
                         SetFeeds::payload(
                             run: $run->id,
@@ -169,7 +139,7 @@ final readonly class CurrentLayout
                                 $pads,
                             ),
                         ),
-                    ];
+                    );
                 }
             }
         }
@@ -184,10 +154,10 @@ final readonly class CurrentLayout
                     $cable->conductor->system === $now->conductor->system &&
                     $cable->conductor->ohmsPerMetre < $now->conductor->ohmsPerMetre
                 ) {
-                    yield [
+                    yield new Fix(
                         strtoupper($laid->id) . ' in ' . $cable->conductor->label(),
                         SetCable::payload(cable: $laid->id, kit: $cable->id()),
-                    ];
+                    );
                 }
             }
         }

@@ -61,9 +61,7 @@ final readonly class Planner
                 $group->solve();
                 if (!$group->complete()) {
                     foreach ($group->failing() as $set) {
-                        $clashes[
-                            implode(' ', array_map(static fn(Run $r): string => $r->id, $set))
-                        ] = $group->search->clash($set);
+                        $clashes[] = $group->search->clash($set);
                     }
                 }
             } catch (SearchStopped) {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Costing\MovingFigures;
@@ -14,9 +13,11 @@ use EmberDusk\Plan\Changes\Wires\SupplyWires;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
+use EmberDusk\Values\JsonWritable;
+use LogicException;
 
 /** Result of the planner: the cheapest valid layout, why cheaper ones fail, alternatives, and the proven gap. */
-final readonly class Proposal
+final readonly class Proposal implements JsonWritable
 {
     /** Number of cheaper failing layouts that are reported. */
     private const REASONS = 4;
@@ -30,7 +31,7 @@ final readonly class Proposal
 
     /**
      * @param  list<Group>  $groups
-     * @param  array<string, array{list<PlannerLimit>, LayoutTrial|null, bool}>  $clashes  by runs: the limits that clash, the nearest, whether all was tried
+     * @param  list<Clash>  $clashes
      * @param  array<string, string>  $left  why a run was not planned
      * @param  array<string, list<LayoutTrial>>  $alternatives
      */
@@ -113,58 +114,48 @@ final readonly class Proposal
         );
     }
 
-    /** @return array<string, mixed> as in app/Screens/Wire/wire.json, $defs/proposal */
+    /** @return array<string, mixed> as {@see ProposalAnswer} */
     public function write(): array
     {
-        $promise = new Promise($this->plan, $this->basis);
-        $nearest = array_values(array_filter(array_map(static fn(array $c): ?LayoutTrial => $c[1], $this->clashes)));
-        $parts = $this->parts;
+        return $this->answer()->write();
+    }
 
-        $found = $parts !== [] ? $this->way($parts, $promise) : null;
+    private function answer(): ProposalAnswer
+    {
+        $promise = new Promise($this->plan, $this->basis);
+        $nearest = array_values(
+            array_filter(array_map(static fn(Clash $c): ?LayoutTrial => $c->nearest, $this->clashes)),
+        );
         $gap =
             !$this->exact && $this->cost() !== 0
                 ? sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $this->cost())
                 : '';
 
-        return [
-            'found' => $found,
-            'whole' => $this->whole(),
-            'clashes' => array_map(
-                fn(string $runs, array $c): array => [
-                    'run' => implode(
-                        ' and ',
-                        array_map(fn(string $r): string => $this->plan->run($r)->name(), explode(' ', $runs)),
-                    ),
-                    'limits' => array_map(static fn(PlannerLimit $l): string => $l->words(), $c[0]),
-                    'broken' => $c[1]?->judged->words() ?? [
-                        'The shelf has no supply, controller or cable with a price that suits it.',
-                    ],
-                    'all' => $c[2],
-                ],
-                array_keys($this->clashes),
-                array_values($this->clashes),
-            ),
-            'nearest' => $nearest === [] ? null : $this->way([...$parts, ...$nearest], $promise),
-            'left' => array_map(
-                fn(string $run, string $why): array => ['run' => $this->plan->run($run)->name(), 'why' => $why],
+        return new ProposalAnswer(
+            found: $this->parts !== [] ? $this->way($this->parts, $promise) : null,
+            whole: $this->whole(),
+            clashes: array_map(static fn(Clash $c): ClashingRuns => $c->row(), $this->clashes),
+            nearest: $nearest === [] ? null : $this->way([...$this->parts, ...$nearest], $promise),
+            left: array_map(
+                fn(string $run, string $why): LeftRun => new LeftRun($this->plan->run($run)->name(), $why),
                 array_keys($this->left),
                 array_values($this->left),
             ),
-            'cheaper' => array_map(
-                fn(LayoutTrial $t): array => [
-                    'label' => $this->label([$t]),
-                    'cost' => MovingFigures::for($this->plan, $t->cost)->write(),
-                    'broken' => $t->judged->words(),
-                ],
+            cheaper: array_map(
+                fn(LayoutTrial $t): CheaperWay => new CheaperWay(
+                    label: $this->label([$t]),
+                    cost: MovingFigures::for($this->plan, $t->cost),
+                    broken: $t->judged->words(),
+                ),
                 $this->cheaper(),
             ),
-            'alternatives' => $this->others($promise),
-            'bound' => MovingFigures::for($this->plan, $this->bound)->write(),
-            'gap' => $gap,
-            'solved' => $this->solved,
-            'stopped' => $this->stopped,
-            'drawn' => CurrentLayout::for($this->plan, $this, $this->basis, $this->judge)?->write(),
-        ];
+            alternatives: $this->others($promise),
+            bound: MovingFigures::for($this->plan, $this->bound),
+            gap: $gap,
+            solved: $this->solved,
+            stopped: $this->stopped,
+            drawn: CurrentLayout::for($this->plan, $this, $this->basis, $this->judge),
+        );
     }
 
     /** @return list<LayoutTrial> */
@@ -176,30 +167,26 @@ final readonly class Proposal
         return array_slice($all, 0, self::REASONS);
     }
 
-    /** @return list<array<string, mixed>> */
+    /** @return list<AlternativeWay> */
     private function others(Promise $promise): array
     {
         $others = [];
         foreach ($this->alternatives as $name => $parts) {
             if ($parts !== []) {
-                $others[] = [
-                    'name' => $name,
-                    'same' =>
-                        array_map(static fn(LayoutTrial $t): string => $t->key, $parts) ===
+                $others[] = new AlternativeWay(
+                    name: $name,
+                    same: array_map(static fn(LayoutTrial $t): string => $t->key, $parts) ===
                         array_map(static fn(LayoutTrial $t): string => $t->key, $this->parts),
-                    'way' => $this->way($parts, $promise),
-                ];
+                    way: $this->way($parts, $promise),
+                );
             }
         }
 
         return $others;
     }
 
-    /**
-     * @param  list<LayoutTrial>  $parts
-     * @return array<string, mixed>
-     */
-    private function way(array $parts, Promise $promise): array
+    /** @param  list<LayoutTrial>  $parts */
+    private function way(array $parts, Promise $promise): ProposedWay
     {
         $made = $this->built($parts);
         $runs = self::wired(
@@ -210,19 +197,19 @@ final readonly class Proposal
         $moving = Costing::moving($made, $this->basis, $runs);
         $change = $promise->change($made);
 
-        return [
-            'parts' => array_map(fn(LayoutTrial $t): string => $t->layout->words($this->plan), $parts),
-            'cost' => MovingFigures::cost($made, $moving)->write(),
-            'quote' => $change->figure()->write(),
-            'joints' => $moving->joints(),
-            'boxes' => $moving->boxes(),
-            'evenness' => sprintf(
+        return new ProposedWay(
+            parts: array_map(fn(LayoutTrial $t): string => $t->layout->words($this->plan), $parts),
+            cost: MovingFigures::cost($made, $moving),
+            quote: $change->figure(),
+            joints: $moving->joints(),
+            boxes: $moving->boxes(),
+            evenness: sprintf(
                 '%.2f',
                 min(array_map(static fn(LayoutTrial $t): float => $t->judged->evenness, $parts) ?: [0.0]),
             ),
-            'bill' => $change->write(),
-            'take' => $this->change($parts)?->write() ?? [],
-        ];
+            bill: $change->rows(),
+            take: $this->change($parts) ?? throw new LogicException('A layout without parts.'),
+        );
     }
 
     /** @param  list<LayoutTrial>  $parts */
@@ -240,6 +227,6 @@ final readonly class Proposal
                 return $group->search->tables;
             }
         }
-        throw new \LogicException('A layout belongs to a group.');
+        throw new LogicException('A layout belongs to a group.');
     }
 }

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Protection\Guard;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
@@ -142,11 +141,10 @@ final class Search
      * The limits of which no layout holds all: the fewest, and the first of those; with the nearest layout.
      *
      * @param  non-empty-list<Run>  $runs
-     * @return array{list<PlannerLimit>, LayoutTrial|null, bool} limits, nearest, whether every layout was tried
      *
      * @throws SearchStopped
      */
-    public function clash(array $runs): array
+    public function clash(array $runs): Clash
     {
         $nearest = null;
         $sets = [];
@@ -169,7 +167,7 @@ final class Search
             $sets[implode(',', array_keys($limits))] = array_values($limits);
         }
 
-        return [Clash::from(array_values($sets)), $nearest, $all];
+        return new Clash($runs, Clash::fewest(array_values($sets)), $nearest, $all);
     }
 
     /**

@@ -22,6 +22,12 @@ final readonly class ChangePayload implements JsonWritable
         return self::named($kind, ...array_filter($fields, static fn(mixed $v): bool => $v !== null));
     }
 
+    /** @param  array<string, mixed>  $written  by {@see write} */
+    public static function read(array $written): self
+    {
+        return new self(is_string($written['kind']) ? $written['kind'] : '', array_diff_key($written, ['kind' => 0]));
+    }
+
     /** @return array<string, mixed> */
     public function write(): array
     {

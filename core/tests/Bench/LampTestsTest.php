@@ -85,8 +85,8 @@ final class LampTestsTest extends TestCase
             ->fixture('x1', 3, ['dim' => 'phase-cut', 'volts' => 230.0], 'd1');
         self::assertContains('second-x1', self::steps($circuit->plan()));
         $row = TestRecord::for($circuit->state())[0];
-        self::assertSame(['Room lamps', 'Room', []], [$row['name'], $row['place'], $row['done']]);
-        self::assertSame(['all on, all off', 'lowest level', 'edge and hum'], $row['untested']);
+        self::assertSame(['Room lamps', 'Room', []], [$row->name, $row->place, $row->done]);
+        self::assertSame(['all on, all off', 'lowest level', 'edge and hum'], $row->untested);
     }
 
     /** @return list<string> ids */

@@ -77,8 +77,8 @@ final class AgreementTest extends TestCase
             }
             $found = [];
             foreach (CheckList::from($plan, $slate) as $group) {
-                foreach ($group['rules'] as $rule) {
-                    $found[$rule['says']] = $rule['found'] + $rule['open'];
+                foreach ($group->rules as $rule) {
+                    $found[$rule->says] = $rule->found + $rule->open;
                 }
             }
             foreach (

@@ -10,6 +10,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\Scene\SceneFindings;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Costing\ChangedLine;
 use EmberDusk\Costing\Quote;
 use EmberDusk\Costing\QuoteChange;
 use EmberDusk\Formats\Fields;
@@ -168,7 +169,7 @@ final class FindingsTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $quote = static fn(Plan $p): Quote => (new JobState($p, [], Demo::shelf(), []))->schedule()->quote();
         $given = $quote($plan);
-        self::assertSame([], QuoteChange::since($given->write(), $given->total, $given, 'EUR')->write());
+        self::assertSame([], QuoteChange::since($given->write(), $given->total, $given, 'EUR')->rows());
         // One bench light of 58.00 and its 15 % less; the other lines stay, but twenty minutes of one person, and tax.
         $fewer = $quote(
             Demo::with($plan, [
@@ -179,10 +180,10 @@ final class FindingsTest extends TestCase
                 'count' => 5,
             ]),
         );
-        $changes = QuoteChange::since($given->write(), $given->total, $fewer, 'EUR')->write();
+        $changes = QuoteChange::since($given->write(), $given->total, $fewer, 'EUR')->rows();
         self::assertSame(
             [['Bench light 36 W, 0-10 V', '6', '5', '-66.70'], ['Fixtures', '3 h 20 min', '3 h', '-13.33']],
-            array_map(array_values(...), array_slice($changes, 0, 2)),
+            array_map(static fn(ChangedLine $c): array => array_values($c->write()), array_slice($changes, 0, 2)),
         );
         self::assertEqualsWithDelta($given->net - 6670 - 1333, $fewer->net, 1);
         $gone = $quote(
@@ -194,17 +195,15 @@ final class FindingsTest extends TestCase
                 'count' => 0,
             ]),
         );
-        $gone = QuoteChange::since($given->write(), $given->total, $gone, 'EUR')->write();
+        $gone = QuoteChange::since($given->write(), $given->total, $gone, 'EUR')->rows();
         self::assertSame(
             ['6', '–', '-400.20'],
-            array_slice(
+            array_map(
+                static fn(ChangedLine $c): array => [$c->then, $c->now, $c->difference],
                 array_values(
-                    array_values(
-                        array_filter($gone, static fn(array $c): bool => str_starts_with($c['what'], 'Bench light')),
-                    )[0],
+                    array_filter($gone, static fn(ChangedLine $c): bool => str_starts_with($c->what, 'Bench light')),
                 ),
-                1,
-            ),
+            )[0],
         );
         self::assertSame(['0.05', '123.40'], [Quote::money(5), Quote::money(12340)]);
     }

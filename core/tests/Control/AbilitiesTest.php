@@ -76,7 +76,7 @@ final class AbilitiesTest extends TestCase
             );
             self::assertStringContainsString(
                 $able ? 'not tested yet' : 'not tested yet, no white temperature',
-                implode('|', array_merge(...array_column(HandoverFacts::board($plan, [])['rows'], 'cells'))),
+                implode('|', array_merge(...array_column((new HandoverFacts($plan))->board([])->rows, 'cells'))),
             );
         }
     }

@@ -50,7 +50,8 @@ final class PromiseTest extends TestCase
         foreach ($plan->runs as $run) {
             if ($run->part === 1) {
                 foreach (Options::for($plan, $run, $basis) as $card) {
-                    $taken += self::holds($plan, $basis, $card['take'], $card['quote'], $run->id);
+                    $column = $card->write();
+                    $taken += self::holds($plan, $basis, $column['take'], $column['quote'], $run->id);
                 }
             }
         }

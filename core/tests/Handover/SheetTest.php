@@ -7,7 +7,7 @@ namespace EmberDusk\Tests\Handover;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\WiredRun;
-use EmberDusk\Handover\Sheet;
+use EmberDusk\Handover\SheetBuilder;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
@@ -82,7 +82,9 @@ final class SheetTest extends TestCase
     /** @return array<string, mixed> */
     private static function sheet(Plan $plan): array
     {
-        return Sheet::for(job: JudgedJob::for(self::state($plan)), joinLog: [], findings: [], revision: 1, tested: []);
+        return (new SheetBuilder(JudgedJob::for(self::state($plan))))
+            ->sheet(joinLog: [], findings: [], revision: 1, tested: [])
+            ->write();
     }
 
     private static function state(Plan $plan): JobState

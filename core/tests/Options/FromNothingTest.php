@@ -123,7 +123,7 @@ final class FromNothingTest extends TestCase
                 ],
             ],
         ]);
-        $card = Options::for($plan, $plan->run($run), Demo::basis())[0];
+        $card = Options::for($plan, $plan->run($run), Demo::basis())[0]->write();
         self::assertNull($card['refused']);
 
         return Demo::with($plan, (array) $card['take']);

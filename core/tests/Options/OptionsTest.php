@@ -17,6 +17,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Tests\Circuit\Ngspice;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\Responses;
+use EmberDusk\Values\JsonWritable;
 use PHPUnit\Framework\TestCase;
 
 /** Options side by side: each its own plan that can be solved, priced by hand and adopted. */
@@ -37,13 +38,22 @@ final class OptionsTest extends TestCase
                 'options' => array_map(self::requirement(...), array_values($requirements)),
             ]);
         }
-        $cards = Options::for($plan, $plan->run('cove'), Demo::basis());
+        $cards = self::written(Options::for($plan, $plan->run('cove'), Demo::basis()));
         Responses::check(
-            ['run' => 'cove', 'name' => 'Cove', 'asked' => Questions::all(), 'options' => $cards],
+            ['run' => 'cove', 'name' => 'Cove', 'asked' => self::written(Questions::all()), 'options' => $cards],
             'options',
         );
 
         return $cards;
+    }
+
+    /**
+     * @param  list<JsonWritable>  $values
+     * @return list<array<string, mixed>>
+     */
+    private static function written(array $values): array
+    {
+        return array_map(static fn(JsonWritable $v): array => $v->write(), $values);
     }
 
     /**

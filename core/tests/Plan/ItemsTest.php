@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Costing\Basis;
+use EmberDusk\Options\OptionColumn;
 use EmberDusk\Options\Options;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Changes\Catalogue;
@@ -85,7 +86,10 @@ final class ItemsTest extends TestCase
                 self::asked('rgbcct', 'shelf'),
             ],
         ]);
-        $cards = Options::for($plan, $plan->run('shelf'), new Basis(Demo::shelf()));
+        $cards = array_map(
+            static fn(OptionColumn $c): array => $c->write(),
+            Options::for($plan, $plan->run('shelf'), new Basis(Demo::shelf())),
+        );
         $set = self::applied($plan, (array) $cards[0]['take']);
         self::assertSame('set-tunable-20', $set->setOn($set->run('shelf'))?->kit);
         // Pixels: strip, supply, cable, and a board for their data.
@@ -108,7 +112,7 @@ final class ItemsTest extends TestCase
             'run' => 'shelf',
             'options' => [self::asked('rgb', 'shelf')],
         ]);
-        $card = Options::for($plan, $plan->run('shelf'), new Basis(Demo::shelf()))[0];
+        $card = Options::for($plan, $plan->run('shelf'), new Basis(Demo::shelf()))[0]->write();
         self::assertNotNull($card['refused']);
         self::assertIsString($card['prepare']);
         $cells = (array) json_decode($card['prepare'], true);

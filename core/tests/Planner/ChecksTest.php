@@ -81,7 +81,7 @@ final class ChecksTest extends TestCase
         self::assertSame('supply-24-240', $supply($proposed($forbids('supply-24-150'))));
         $none = $proposed($forbids('supply-24-150', 'supply-24-240'));
         self::assertFalse($none->whole());
-        self::assertSame(PlannerLimit::Other, $none->clashes['one'][0][0]);
+        self::assertSame(PlannerLimit::Other, $none->clashes[0]->limits[0]);
     }
 
     /** Two strips of 5 A and 5.6 A: no controller of 8 A may be proposed for both. */

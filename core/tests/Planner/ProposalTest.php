@@ -29,7 +29,7 @@ final class ProposalTest extends TestCase
         $plan = JobFile::read(Demo::file('observatory'));
         $proposal = Planner::propose($plan, ['cove'], Demo::basis());
         $shown = $proposal->write();
-        Responses::check($shown, 'proposal');
+        Responses::check($shown, 'proposalAnswer');
         self::assertIsArray($shown['drawn']);
         $sum = array_sum(array_map(static fn(array $l): float => (float) $l['difference'], $shown['drawn']['lines']));
         self::assertEqualsWithDelta(-(float) $shown['drawn']['dearer'], $sum, 1e-6);
@@ -104,15 +104,16 @@ final class ProposalTest extends TestCase
             new Basis(new FewOnShelf(['cable-2x15', 'supply-24-240', 'controller-zigbee-1', 'fuse-15'])),
         );
         self::assertFalse($proposal->whole());
-        [$limits, $nearest, $all] = $proposal->clashes['line'];
-        self::assertTrue($all);
-        self::assertSame([PlannerLimit::Evenness], $limits);
-        self::assertNotNull($nearest);
-        self::assertNotSame([], $nearest->judged->words());
+        $clash = $proposal->clashes[0];
+        self::assertSame('line', $clash->runs[0]->id);
+        self::assertTrue($clash->all);
+        self::assertSame([PlannerLimit::Evenness], $clash->limits);
+        self::assertNotNull($clash->nearest);
+        self::assertNotSame([], $clash->nearest->judged->words());
         // A set that meets every broken set, and none smaller does.
         [$even, $drop, $cable] = [PlannerLimit::Evenness, PlannerLimit::Drop, PlannerLimit::Cable];
-        self::assertSame([$even, $drop], Clash::from([[$even], [$drop], [$cable, $drop]]));
-        self::assertSame([$drop], Clash::from([[$even, $drop], [$drop, $cable]]));
+        self::assertSame([$even, $drop], Clash::fewest([[$even], [$drop], [$cable, $drop]]));
+        self::assertSame([$drop], Clash::fewest([[$even, $drop], [$drop, $cable]]));
     }
 
     public function test_runs_that_cannot_be_planned_are_left_with_a_reason(): void

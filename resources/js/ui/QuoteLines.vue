@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { QuoteChange } from '@/types/generated/responses';
+import type { ChangedLine } from '@/types/generated/responses';
 
 /** Lines of two quotes that differ: how many before, how many after, and what that moves. */
-defineProps<{ lines: QuoteChange[]; title: string }>();
+defineProps<{ lines: ChangedLine[]; title: string }>();
 </script>
 
 <template>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
-import type { Stage } from '@/types/generated/responses';
+import type { StageLamp as Stage } from '@/types/generated/responses';
 import StageLamp from './StageLamp.vue';
 
 defineProps<{ stages: Stage[]; job: number; here?: string; small?: boolean }>();

@@ -23,13 +23,13 @@ final readonly class Field
      * @param  int  $longest  letters of a text
      * @param  array<array-key, string>  $oneOf  allowed texts, or the words for each by its key
      * @param  bool  $orEmpty  whether an empty text is allowed beside them
-     * @param  string  $of  items of a list: TEXTS, NUMBERS, WHOLES or the class of a record
+     * @param  string  $of  items of a list: TEXTS, NUMBERS, WHOLES or the class of a record; also the class of a record that is kept as decoded JSON
      * @param  bool  $keyed  whether records are kept by id and written as a list
      * @param  bool  $optional  whether the parameter's default stands for an absent field
      * @param  array{string, string}|null  $pairs  names of key and value where a map is written as a list of objects
-     * @param  string  $defined  definition in a schema written by hand: of an object, or of the items of a list, that is written as it is
      * @param  int  $depth  levels of lists in lists; 1: a plain list
      * @param  bool  $map  whether records are written as an object, by their keys
+     * @param  bool  $inline  whether the fields of a record are written among those of the one that holds it, behind them
      */
     public function __construct(
         public float $least = -1e12,
@@ -41,8 +41,8 @@ final readonly class Field
         public bool $keyed = false,
         public bool $optional = false,
         public ?array $pairs = null,
-        public string $defined = '',
         public int $depth = 1,
         public bool $map = false,
+        public bool $inline = false,
     ) {}
 }

@@ -10,6 +10,7 @@ use EmberDusk\Values\JsonWritable;
 use LogicException;
 use ReflectionNamedType;
 use ReflectionParameter;
+use ReflectionUnionType;
 
 /** One field of a record: how it is read, written and described in a schema. */
 final readonly class FieldShape
@@ -18,6 +19,9 @@ final readonly class FieldShape
     private const ID = '/^[a-z][a-z0-9]*(-[a-z0-9]+)*$/';
 
     private const LONGEST_ID = 40;
+
+    /** A text or a number: written, not read. */
+    public const UNION = 'string|number';
 
     /**
      * @param  list<string>  $allowed  texts; empty: any
@@ -37,20 +41,21 @@ final readonly class FieldShape
     public static function for(ReflectionParameter $parameter): self
     {
         $type = $parameter->getType();
-        if (!($type instanceof ReflectionNamedType)) {
-            throw new LogicException("\${$parameter->getName()} needs one type.");
+        if (!($type instanceof ReflectionNamedType) && !($type instanceof ReflectionUnionType)) {
+            throw new LogicException("\${$parameter->getName()} needs a type.");
         }
+        $name = $type instanceof ReflectionNamedType ? $type->getName() : self::UNION;
         $attribute = $parameter->getAttributes(Field::class)[0] ?? null;
         $field = $attribute?->newInstance() ?? new Field();
         $allowed = array_is_list($field->oneOf) ? $field->oneOf : array_map(strval(...), array_keys($field->oneOf));
-        $enum = self::enum($type->getName());
+        $enum = self::enum($name);
         if ($enum !== null) {
             $allowed = array_map(static fn(BackedEnum $case): string => (string) $case->value, $enum::cases());
         }
 
         return new self(
             name: $parameter->getName(),
-            type: $type->getName(),
+            type: $name,
             nullable: $type->allowsNull(),
             field: $field,
             allowed: $field->orEmpty ? ['', ...$allowed] : $allowed,
@@ -71,7 +76,7 @@ final readonly class FieldShape
             'int' => $f->whole($this->name, (int) $this->field->least, (int) $this->field->most),
             'float' => $f->number($this->name, $this->field->least, $this->field->most),
             'bool' => $f->flag($this->name),
-            'array' => $this->field->defined === '' ? $this->list($f) : $f->list($this->name),
+            'array' => $this->list($f),
             default => $this->ofClass($f),
         };
     }
@@ -96,7 +101,7 @@ final readonly class FieldShape
     public function compound(): bool
     {
         return match ($this->type) {
-            'string', 'int', 'float', 'bool' => false,
+            'string', 'int', 'float', 'bool', self::UNION => false,
             'array' => $this->field->pairs !== null || $this->field->map || class_exists($this->field->of),
             default => true,
         };

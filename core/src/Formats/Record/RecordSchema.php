@@ -15,6 +15,9 @@ final class RecordSchema
     /** @var array<string, array<string, mixed>> */
     private array $definitions = [];
 
+    /** @var array<string, string> classes by name of the definition */
+    private array $classes = [];
+
     /** @param  array<class-string, string>  $elsewhere  definitions of classes that are described in another schema */
     public function __construct(private readonly array $elsewhere = []) {}
 
@@ -36,6 +39,11 @@ final class RecordSchema
         $comments = self::comments($class);
         $properties = array_map(static fn(): array => ['type' => 'string'], $shape->computed);
         foreach ($shape->fields as $name => $field) {
+            if ($field->field->inline) {
+                $properties += $this->inline($field->type);
+
+                continue;
+            }
             $schema = $this->field($field);
             $about = $comments[$name] ?? '';
             // A reference has no siblings.
@@ -52,14 +60,31 @@ final class RecordSchema
         ];
     }
 
+    /** @return array<string, mixed> schemas of the fields by name */
+    private function inline(string $class): array
+    {
+        if (is_subclass_of($class, RecordsByKey::class)) {
+            return array_map(
+                fn(string $c): array => ['oneOf' => [$this->reference($c), ['type' => 'null']]],
+                $class::classes(),
+            );
+        }
+        if (!class_exists($class)) {
+            throw new LogicException("“{$class}” is no record.");
+        }
+
+        return $this->object($class)['properties'];
+    }
+
     /** @return array<string, mixed> */
     private function field(FieldShape $field): array
     {
         $type = match (true) {
             $field->type === 'array' => $this->list($field),
             $field->allowed !== [] => ['type' => 'string', 'enum' => $field->allowed],
+            $field->type === FieldShape::UNION => ['type' => ['string', 'number']],
             isset(self::PLAIN[$field->type]) => ['type' => self::PLAIN[$field->type]],
-            $field->field->defined !== '' => ['$ref' => $field->field->defined],
+            $field->field->of !== '' => $this->reference($field->field->of),
             default => $this->reference($field->type),
         };
         if (!$field->nullable) {
@@ -92,7 +117,6 @@ final class RecordSchema
         $of = $field->field->of;
         $item = match (true) {
             $field->field->pairs !== null => self::pair($field->field),
-            $field->field->defined !== '' => ['$ref' => $field->field->defined],
             $of === Field::TEXTS => ['type' => 'string'] + ($field->allowed === [] ? [] : ['enum' => $field->allowed]),
             $of === Field::NUMBERS => ['type' => 'number'],
             $of === Field::WHOLES => ['type' => 'integer'],
@@ -130,6 +154,10 @@ final class RecordSchema
         }
         // A view that shares its word with a class of the core is told apart by its name in PHP only.
         $name = lcfirst(preg_replace('/View$/', '', (new ReflectionClass($class))->getShortName()) ?? '');
+        $this->classes[$name] ??= $class;
+        if ($this->classes[$name] !== $class) {
+            throw new LogicException("“{$name}” is {$class} and {$this->classes[$name]}.");
+        }
         if (!isset($this->definitions[$name])) {
             // Kept first, so that a record may refer to itself.
             $this->definitions[$name] = [];

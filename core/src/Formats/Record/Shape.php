@@ -82,7 +82,10 @@ final class Shape
         $written = get_object_vars($record);
         foreach ($this->compound as $name => $field) {
             $value = $written[$name];
-            if ($value instanceof JsonWritable) {
+            if ($value instanceof JsonWritable && $field->field->inline) {
+                unset($written[$name]);
+                $written += $value->write();
+            } elseif ($value instanceof JsonWritable) {
                 $written[$name] = $value->write();
             } elseif ($field->field->map || ($value !== null && $value !== [])) {
                 $written[$name] = $field->write($value);

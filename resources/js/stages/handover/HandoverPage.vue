@@ -6,9 +6,9 @@ import { provideScreen } from '@/lib/screen';
 import CableTable from './CableTable.vue';
 import ClientBox from './ClientBox.vue';
 import LeftBox from './LeftBox.vue';
-import type { Answer, ClientLink, SheetPicture } from '@/types/generated/responses';
+import type { Answer, ClientLink, IssuedSheet } from '@/types/generated/responses';
 
-const props = defineProps<{ answer: Answer; sheet: SheetPicture; links: ClientLink[] }>();
+const props = defineProps<{ answer: Answer; sheet: IssuedSheet; links: ClientLink[] }>();
 provideScreen(props.answer);
 const sheet = ref(props.sheet);
 const open = (what: string) => window.open(`/jobs/${props.answer.job}/${what}`, '_blank');

@@ -2,10 +2,10 @@
 import { computed, ref } from 'vue';
 import { ask, inWords } from '@/lib/http';
 import FactForm from './FactForm.vue';
-import type { LeftBehind, SheetPicture } from '@/types/generated/responses';
+import type { LeftBehind, IssuedSheet } from '@/types/generated/responses';
 
 /** Facts recorded before hand-over: topics shown, app and firmware versions, place of the backups, notes for the next job. */
-const props = defineProps<{ job: number; sheet: SheetPicture }>();
+const props = defineProps<{ job: number; sheet: IssuedSheet }>();
 const emit = defineEmits<{ said: [left: LeftBehind] }>();
 const message = ref('');
 const note = ref({ entry: props.sheet.kits[0]?.id ?? '', says: '' });

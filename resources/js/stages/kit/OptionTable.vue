@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue';
 import { ask } from '@/lib/http';
 import { onlyNewest } from '@/lib/newest';
 import { useScreen, type Payload } from '@/lib/screen';
-import type { Figure, OptionCard, OptionQuestion, Options, OptionWish } from '@/types/generated/responses';
+import type { Figure, OptionColumn, OptionQuestion, Options, OptionWish } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 import ReachMark from './ReachMark.vue';
 import SeverityMark from '@/ui/SeverityMark.vue';
@@ -12,7 +12,7 @@ import SeverityMark from '@/ui/SeverityMark.vue';
 /** Options of a run as columns with the same rows; where they differ the row is lit, the best of it marked. */
 const props = defineProps<{ run: string }>();
 const { answer, change } = useScreen();
-const cards = ref<OptionCard[]>([]);
+const cards = ref<OptionColumn[]>([]);
 const name = ref('');
 /** The run that the cards are of. */
 const of = ref('');
@@ -62,7 +62,7 @@ const ROWS: {
     { key: 'hours', label: 'Hours', lead: 'fewest' },
     { key: 'energy', label: 'A year', lead: 'least' },
 ];
-const wished = (card: OptionCard, key: string) => card.wish[key as keyof OptionWish];
+const wished = (card: OptionColumn, key: string) => card.wish[key as keyof OptionWish];
 const lit = computed(
     () =>
         new Set<string>([
@@ -71,7 +71,7 @@ const lit = computed(
         ]),
 );
 const reachRows = computed(() => cards.value.find((c) => c.reach.length)?.reach.map((r) => r.label) ?? []);
-const figure = (card: OptionCard, key: (typeof ROWS)[number]['key']): Figure | null => card[key];
+const figure = (card: OptionColumn, key: (typeof ROWS)[number]['key']): Figure | null => card[key];
 
 const set = (wishes: OptionWish[]) => change({ kind: 'SetOptions', run: props.run, options: wishes });
 
@@ -86,7 +86,7 @@ function require(n: number, key: string, value: string): void {
 const drop = (n: number) => set(cards.value.filter((_, i) => i !== n).map((c) => c.wish));
 const add = () =>
     set([...cards.value.map((c) => c.wish), { ...(cards.value[cards.value.length - 1]?.wish as OptionWish) }]);
-const take = (card: OptionCard) => card.take && change(card.take as Payload);
+const take = (card: OptionColumn) => card.take && change(card.take as Payload);
 </script>
 
 <template>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import type { Drawn } from '@/types/generated/responses';
+import type { DrawnWay } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 
 /** The current layout compared with the proposal. */
-defineProps<{ drawn: Drawn }>();
+defineProps<{ drawn: DrawnWay }>();
 const emit = defineEmits<{ repair: [change: object] }>();
 </script>
 

@@ -4,7 +4,7 @@ import { ask } from '@/lib/http';
 import { onlyNewest } from '@/lib/newest';
 import { useScreen, type Payload } from '@/lib/screen';
 import SplitSketch from './SplitSketch.vue';
-import type { SplitWay, Splits } from '@/types/generated/responses';
+import type { SplitRow, Splits } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 import FigureText from '@/ui/FigureText.vue';
 
@@ -41,7 +41,7 @@ watch(() => [props.run, parts.value], look);
 const title = computed(() => `Split ${found.value?.name ?? ''}`.trim());
 /** Figures of the current layout, to highlight differences. */
 const drawn = computed(() => found.value?.ways.find((w) => w.how === 'now'));
-const differs = (way: SplitWay, column: (typeof COLUMNS)[number]['id']) =>
+const differs = (way: SplitRow, column: (typeof COLUMNS)[number]['id']) =>
     way.how !== 'now' && way[column]?.text !== drawn.value?.[column]?.text;
 
 async function take(payload: object): Promise<void> {

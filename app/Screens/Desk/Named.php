@@ -2,13 +2,13 @@
 
 declare(strict_types=1);
 
-namespace App\Screens\Handover;
+namespace App\Screens\Desk;
 
 use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** A kit entry by name. */
-final readonly class KitNamed implements View
+/** A thing of the plan or the shelf by name. */
+final readonly class Named implements View
 {
     use WrittenRecord;
 

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace App\Screens\Desk;
+
+use App\Screens\View;
+use EmberDusk\Formats\Record\WrittenRecord;
+
+/** What a change would make of the stage. */
+final readonly class Preview implements View
+{
+    use WrittenRecord;
+
+    public function __construct(public Desk $desk) {}
+}

@@ -1,0 +1,21 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Options;
+
+use EmberDusk\Formats\Record\Field;
+use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Values\JsonWritable;
+
+/** How much of a light one kind of control works. */
+final readonly class OptionReach implements JsonWritable
+{
+    use WrittenRecord;
+
+    public function __construct(
+        public string $label,
+        #[Field(oneOf: [ControlReach::ALL, ControlReach::DIMS, ControlReach::NOT])] public string $reach,
+        public string $text,
+    ) {}
+}
