@@ -12,11 +12,11 @@ use App\Models\Job;
 use App\Screens\Kit\ItemFinds;
 use App\Screens\Kit\OptionsView;
 use App\Screens\Wire\SplitsView;
+use EmberDusk\Kit\Kinds;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
 use EmberDusk\Options\Splits;
 use EmberDusk\Plan\Changes\Splits\SplitParts;
-use EmberDusk\Plan\Item;
 use Illuminate\Http\JsonResponse;
 
 /** Options of a run side by side, ways to split it, and kit for the other items of a job. */
@@ -44,7 +44,7 @@ final readonly class OptionController
     public function items(ShelfSearchRequest $request, Job $job): JsonResponse
     {
         $found = ShelfSearch::matching($job->crew, $request->find())
-            ->whereIn('kind', Item::KINDS)
+            ->whereIn('kind', array_keys(Kinds::beside()))
             ->orderBy('kind')
             ->orderBy('id')
             ->limit(self::LOOKED_AT)

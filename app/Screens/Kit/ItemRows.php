@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Kit;
 
+use EmberDusk\Kit\Kinds;
 use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Place;
@@ -15,7 +16,7 @@ final readonly class ItemRows
     public static function for(Plan $plan): ItemsPicture
     {
         $goes = [];
-        foreach (Item::KINDS as $kind) {
+        foreach (array_keys(Kinds::beside()) as $kind) {
             $with = self::named($plan, array_map(strval(...), array_keys(SetItem::allowed($plan, $kind))));
             if ($with !== []) {
                 $goes[] = new ItemGoes(kind: $kind, with: $with);

@@ -134,7 +134,7 @@ final readonly class Abilities
         $most = $unit->leaflet->figure('phones');
         $wanted = 0;
         foreach ($plan->items as $item) {
-            if (($plan->kit[$item->kit] ?? null)?->kind() === 'phone') {
+            if (($plan->kit[$item->kit] ?? null)?->beside()?->role === Unit::PHONE) {
                 $wanted += $item->count;
             }
         }

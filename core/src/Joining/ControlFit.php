@@ -24,7 +24,7 @@ final readonly class ControlFit
         $kept = [$entry->id() => $kit] + $plan->kit;
         if ($entry instanceof Hub) {
             $plan = $plan->with(hubs: [self::CANDIDATE => new Device(self::CANDIDATE, $entry->id())], kit: $kept);
-        } elseif ($entry instanceof Control && in_array($entry->kind, ['remote', 'panel'], true)) {
+        } elseif ($entry instanceof Control && in_array($entry->beside()?->role, [Unit::REMOTE, Unit::PANEL], true)) {
             $place = (string) array_key_first($plan->places);
             $item = new Item(id: self::CANDIDATE, kit: $entry->id(), place: $place, count: 1);
             $plan = $plan->with(items: [self::CANDIDATE => $item] + $plan->items, kit: $kept);

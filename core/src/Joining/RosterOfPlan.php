@@ -9,7 +9,6 @@ use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Fitting;
-use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
@@ -20,15 +19,6 @@ use WeakMap;
 /** The devices of a plan that take part in joining, and which control is to work which light: every one that can, in its own place first. */
 final class RosterOfPlan
 {
-    /** Labels of the other controls: letter before the number, and role. */
-    private const CONTROLS = [
-        'remote' => ['r', Unit::REMOTE],
-        'panel' => ['p', Unit::PANEL],
-        'bridge' => ['g', Unit::BRIDGE],
-        'assistant' => ['a', Unit::ASSISTANT],
-        'server' => ['v', Unit::HUB],
-    ];
-
     /** No floor has this number. */
     private const UNKNOWN = PHP_INT_MIN;
 
@@ -179,11 +169,6 @@ final class RosterOfPlan
         }
     }
 
-    private function kind(Item $item): string
-    {
-        return ($this->plan->kit[$item->kit] ?? null)?->kind() ?? '';
-    }
-
     private function hubs(): void
     {
         foreach ($this->plan->hubs as $id => $device) {
@@ -216,11 +201,14 @@ final class RosterOfPlan
     {
         $counts = [];
         foreach ($this->plan->items as $id => $item) {
-            $entry = ($this->plan->kit[$item->kit] ?? null)?->entry;
-            [$letter, $role] = self::CONTROLS[$this->kind($item)] ?? ['', ''];
-            if ($letter === '' || !($entry instanceof Control)) {
+            $kit = $this->plan->kit[$item->kit] ?? null;
+            $entry = $kit?->entry;
+            $beside = $kit?->beside();
+            if ($beside === null || $beside->letter === '' || !($entry instanceof Control)) {
                 continue;
             }
+            $letter = $beside->letter;
+            $role = $beside->role;
             // An assistant with its own radio is the hub where the job has none.
             $radio =
                 $role === Unit::ASSISTANT && in_array('zigbee', $entry->speaks, true) && $this->zigbeeHub() === null;
@@ -230,14 +218,10 @@ final class RosterOfPlan
             $way = $role !== Unit::HUB ? $this->way($role, $entry->speaks) : 'zigbee';
             for ($n = 0; $n < $item->count; $n++) {
                 $counts[$letter] = ($counts[$letter] ?? 0) + 1;
-                $name = 'Assistant';
-                if (!$radio) {
-                    $name = ucfirst($this->kind($item) === 'panel' ? 'wall panel' : $this->kind($item));
-                }
                 $this->add(
                     new Unit(
                         id: $letter . $counts[$letter],
-                        name: $name,
+                        name: $beside->called,
                         role: $role,
                         family: self::family($role, $way),
                         way: $way,

@@ -45,6 +45,17 @@ final readonly class Control implements Entry
         );
     }
 
+    /** Its kind among the kit beside the runs. */
+    public function beside(): ?Beside
+    {
+        return Kinds::get($this->kind)?->beside;
+    }
+
+    public function onCell(): bool
+    {
+        return $this->beside()?->onCell($this->mains) === true;
+    }
+
     public function id(): string
     {
         return $this->id;

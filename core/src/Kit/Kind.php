@@ -18,6 +18,7 @@ final readonly class Kind
     /**
      * @param  string  $group  light, power, control, wire, mounting or hand
      * @param  non-empty-array<string, KindField>  $fields  by key
+     * @param  Beside|null  $beside  of kit beside the chains of the runs
      */
     private function __construct(
         public string $kind,
@@ -25,6 +26,7 @@ final readonly class Kind
         public string $plural,
         public string $group,
         public array $fields,
+        public ?Beside $beside = null,
     ) {
         $this->assuming = array_filter($fields, static fn(KindField $f): bool => $f->assumed !== null);
         $this->rated = array_values(array_filter($fields, static fn(KindField $f): bool => $f->rates?->code === ''));
@@ -44,6 +46,7 @@ final readonly class Kind
             plural: $f->string('plural'),
             group: $f->string('group'),
             fields: $fields === [] ? throw $f->invalid('fields', 'A kind has fields.') : $fields,
+            beside: $f->maybe('beside', Beside::read(...)),
         );
     }
 

@@ -40,6 +40,15 @@ final class Kinds
         return $written;
     }
 
+    /** @return array<string, Beside> of kinds beside the chains of the runs, in the order of lists */
+    public static function beside(): array
+    {
+        $beside = array_filter(array_map(static fn(Kind $k): ?Beside => $k->beside, self::all()));
+        uasort($beside, static fn(Beside $a, Beside $b): int => $a->row <=> $b->row);
+
+        return $beside;
+    }
+
     /** Limit of an entry: its own, else the safe figure of its kind; null without one. */
     public static function limit(string $kind, string $key, Fields $entry): ?float
     {

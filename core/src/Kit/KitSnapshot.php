@@ -67,4 +67,10 @@ final readonly class KitSnapshot implements Codec
 
         return '';
     }
+
+    /** What its kind says of kit beside the runs; null for kit in their chains. */
+    public function beside(): ?Beside
+    {
+        return Kinds::get($this->kind())?->beside;
+    }
 }

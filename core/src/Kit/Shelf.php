@@ -58,8 +58,7 @@ final readonly class Shelf
             'phasecut', 'analog', 'dali' => Dimmer::read($f),
             'hub' => Hub::read($f),
             'converter' => Converter::read($f),
-            'remote', 'panel', 'bridge', 'assistant', 'phone', 'server' => Control::read($f),
-            default => Thing::read($f),
+            default => $kind->beside?->control() === true ? Control::read($f) : Thing::read($f),
         };
     }
 

@@ -4,9 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
+use EmberDusk\Kit\Beside;
 use EmberDusk\Kit\Control;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
@@ -19,14 +21,6 @@ final readonly class ControlReach
     public const DIMS = 'dims';
 
     public const NOT = 'not';
-
-    private const KINDS = [
-        'remote' => 'Remote',
-        'panel' => 'Wall panel',
-        'assistant' => 'Assistant',
-        'phone' => 'Phone alone',
-        'bridge' => 'Bridge',
-    ];
 
     /**
      * The best of each kind for a way of control and a kind of light; the hub is the job's own.
@@ -51,7 +45,7 @@ final readonly class ControlReach
             $text = self::words($app, $hub->name(), $colour);
         }
         $rows = [new OptionReach(label: 'Hub’s app', reach: $app, text: $text)];
-        foreach (self::KINDS as $kind => $label) {
+        foreach (self::compared() as $kind => $label) {
             $best = [self::NOT, 'none on the shelf speaks ' . Facts::way($control)];
             foreach ($shelf->ofKind($kind) as $snapshot) {
                 $entry = $snapshot->entry;
@@ -72,6 +66,15 @@ final readonly class ControlReach
         }
 
         return $rows;
+    }
+
+    /** @return array<string, string> short names by kind */
+    private static function compared(): array
+    {
+        $compared = array_filter(Kinds::beside(), static fn(Beside $b): bool => $b->compared > 0);
+        uasort($compared, static fn(Beside $a, Beside $b): int => $a->compared <=> $b->compared);
+
+        return array_map(static fn(Beside $b): string => $b->called, $compared);
     }
 
     /** @param  list<string>  $sets */

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
-use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Run;
@@ -43,16 +42,12 @@ final readonly class UnitParts
     {
         foreach ($plan->items as $id => $item) {
             $kit = $plan->kit[$item->kit] ?? null;
+            $beside = $kit?->beside();
             $runs = isset($plan->runs[$item->on ?? '']) ? [(string) $item->on] : [];
             $wanted->add(
                 kit: $kit,
-                group: match ($kit?->kind()) {
-                    'set' => 'Set',
-                    'plug', 'fork' => 'Plug',
-                    'rearranged' => 'Fixture',
-                    default => 'Control',
-                },
-                count: in_array($kit?->kind(), Item::CLIENTS_OWN, true) ? 0.0 : (float) $item->count,
+                group: $beside->parts ?? '',
+                count: $beside?->clients === true ? 0.0 : (float) $item->count,
                 unit: 'piece',
                 why: strtoupper((string) $id) .
                     ' at ' .

@@ -99,7 +99,7 @@ final readonly class Invariants
         foreach (array_values($plan->items) as $n => $item) {
             self::need(isset($plan->places[$item->place]), "/items/{$n}/place", "No place “{$item->place}”.");
             self::need(
-                in_array($plan->kit[$item->kit]->written['kind'] ?? '', Item::KINDS, true),
+                $plan->kit[$item->kit]->beside() !== null,
                 "/items/{$n}/kit",
                 "The job's kit has no “{$item->kit}” among the other items.",
             );

@@ -16,23 +16,6 @@ final readonly class Item implements JsonReadable
 {
     use Record;
 
-    /** Kinds of the shelf that may be one. */
-    public const KINDS = [
-        'set',
-        'remote',
-        'panel',
-        'bridge',
-        'assistant',
-        'phone',
-        'server',
-        'rearranged',
-        'plug',
-        'fork',
-    ];
-
-    /** Kinds that the client has already: not bought. */
-    public const CLIENTS_OWN = ['phone'];
-
     /**
      * @param  string|null  $on its owner: a run for a set, a supply for modules, a cable for a plug or a fork
      * @param  Standing|null  $stands position; null if unknown, or if carried

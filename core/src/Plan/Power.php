@@ -17,9 +17,7 @@ final readonly class Power
     {
         $control = $this->plan->kit[$this->plan->items[$id]->kit ?? '']->entry ?? null;
         if ($control instanceof Control) {
-            $cell = $control->kind === 'remote' || ($control->kind === 'panel' && !$control->mains);
-
-            return $cell ? Source::Cell : Source::Mains;
+            return $control->onCell() ? Source::Cell : Source::Mains;
         }
         $supply = isset($this->plan->supplies[$id]) ? $id : $this->feeding($id);
         $unit = $this->plan->supplies[$supply ?? ''] ?? null;
@@ -55,7 +53,8 @@ final readonly class Power
         ) {
             $source = $this->sourceOf((string) $id);
             $stands =
-                isset($this->plan->items[$id]) && $this->plan->kit[$this->plan->items[$id]->kit]->kind() !== 'panel';
+                isset($this->plan->items[$id]) &&
+                $this->plan->kit[$this->plan->items[$id]->kit]->beside()?->power !== 'choice';
             if ($source !== Source::Cell && !$stands) {
                 $sources[$source->value] = $source;
             }

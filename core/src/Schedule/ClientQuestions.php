@@ -17,16 +17,16 @@ final readonly class ClientQuestions
     public static function for(Plan $plan): array
     {
         $families = $plan->controlWays();
-        $kinds = [];
+        $network = $account = $plan->hubs !== [];
         foreach ($plan->items as $item) {
             $entry = $plan->kit[$item->kit]->entry;
             if ($entry instanceof Control) {
-                $kinds[$entry->kind] = true;
+                $network = $network || $entry->beside()?->network === true;
+                $account = $account || $entry->beside()?->account === true;
                 $families += array_fill_keys($entry->speaks, true);
             }
         }
-        $network = $plan->hubs !== [] || isset($families['wifi']) || isset($kinds['bridge']);
-        $account = $plan->hubs !== [] || array_intersect_key($kinds, ['assistant' => 1, 'server' => 1]) !== [];
+        $network = $network || isset($families['wifi']);
         $phone = $network || $account || isset($families['bluetooth']) || isset($families['mesh']);
 
         return array_values(

@@ -13,60 +13,14 @@ use EmberDusk\Plan\Source;
 /** Steps of other items: sets are laid, panels mounted, bridges plugged in, plugs fitted. */
 final readonly class ItemSteps
 {
-    /** By kind of kit: action, reason, tools, caution. */
-    private const WORK = [
-        'remote' => ['cells in, zones labelled', 'Label every zone.', ['labels'], ''],
-        'panel' => [
-            'mount it after joining',
-            'Once mounted it cannot be carried to its controller.',
-            ['screwdriver'],
-            'Its mains is connected by a licensed person; local codes decide.',
-        ],
-        'bridge' => ['plug it in near its lights', 'Metal boxes block radio.', [], ''],
-        'assistant' => ['set it up on the client’s account', 'The account stays with the client.', ['phone'], ''],
-        'phone' => [
-            'the app and its account on it',
-            'Some settings are stored in one phone only: use the client’s.',
-            [],
-            '',
-        ],
-        'server' => [
-            'plug it in, set it up on the client’s account',
-            'The account stays with the client.',
-            ['phone'],
-            '',
-        ],
-        'rearranged' => [
-            'mount the modules up to the limit, then switch all on',
-            'The client rearranges them: test at the maximum.',
-            ['meter'],
-            'Supply off before one is moved.',
-        ],
-        'plug' => [
-            'fit it, pins in the order of its label',
-            'Same pin order on both halves; pull to test.',
-            ['crimping or screw tool', 'meter'],
-            'Switch off before you fit a plug.',
-        ],
-        'fork' => [
-            'fit it, each branch marked',
-            'Its stem carries the current of all branches.',
-            ['labels', 'meter'],
-            'Switch off before you fit a plug.',
-        ],
-    ];
-
     public function __construct(private Plan $plan, private StepList $list) {}
-
-    /** Kinds that must be ready before anything joins; a panel is mounted afterwards. Wiring is not touched for them. */
-    private const READY = ['remote', 'bridge', 'assistant', 'phone', 'server'];
 
     /** @return list<string> steps that make remotes, apps and accounts ready */
     public static function beforeJoining(Plan $plan): array
     {
         $ready = array_filter(
             $plan->items,
-            static fn(Item $i): bool => in_array(($plan->kit[$i->kit] ?? null)?->kind(), self::READY, true),
+            static fn(Item $i): bool => ($plan->kit[$i->kit] ?? null)?->beside()?->join === 'ready',
         );
 
         return array_map(static fn(Item $i): string => "item-{$i->id}", array_values($ready));
@@ -82,27 +36,29 @@ final readonly class ItemSteps
         $last = [];
         foreach ($this->plan->items as $id => $item) {
             $kit = $this->plan->kit[$item->kit] ?? null;
-            if ($item->place !== $place || $kit === null || ($kit->kind() === 'panel') !== ($joins !== null)) {
+            $beside = $kit?->beside();
+            if ($item->place !== $place || $kit === null || ($beside?->join === 'after') !== ($joins !== null)) {
                 continue;
             }
-            $kind = $kit->kind();
-            if ($kind === 'set') {
+            $work = $beside?->work;
+            if ($kit->kind() === 'set') {
                 $last[] = $this->set($item, $name, $before);
-            } elseif (isset(self::WORK[$kind])) {
-                [$title, $why, $tools, $caution] = self::WORK[$kind];
+            } elseif ($work !== null) {
                 $last[] = $this->list->add(
                     kind: 'item',
                     of: (string) $id,
                     place: $name,
-                    title: ($item->count > 1 ? "{$item->count} x " : '') . $kit->entry->name() . ": {$title}",
-                    why: $why . self::told($kit),
+                    title: ($item->count > 1 ? "{$item->count} x " : '') . $kit->entry->name() . ": {$work->does}",
+                    why: $work->why . self::told($kit),
                     units: (float) $item->count,
                     people: 1,
-                    tools: $tools,
-                    caution: $kind === 'panel' && $this->plan->power()->sourceOf((string) $id) !== Source::Mains
+                    tools: $work->tools,
+                    // Work on its mains only where it has one.
+                    caution: $beside->power === 'choice' &&
+                    $this->plan->power()->sourceOf((string) $id) !== Source::Mains
                         ? ''
-                        : $caution,
-                    after: in_array($kind, self::READY, true)
+                        : $work->caution,
+                    after: $beside->join === 'ready'
                         ? []
                         : [...$before, ...$joins?->speaking((new Fields($kit->written))->strings('speaks')) ?? []],
                     wait: 0,

@@ -177,7 +177,7 @@ final class Steps
         $panels = array_filter(
             $this->plan->items,
             fn(Item $i): bool => $i->place === $id &&
-                $this->plan->kit[$i->kit]->kind() === 'panel' &&
+                $this->plan->kit[$i->kit]->beside()?->power === 'choice' &&
                 $this->plan->power()->sourceOf($i->id) === Source::Mains,
         );
         if (!$wired && $panels === []) {

@@ -6,6 +6,8 @@ namespace EmberDusk\Tests\Kit;
 
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Joining\Unit;
+use EmberDusk\Kit\Beside;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\KindSchema;
 use EmberDusk\Kit\Shelf;
@@ -241,5 +243,28 @@ final class KindsTest extends TestCase
                 self::assertSame("/{$field}", $t->pointer);
             }
         }
+    }
+
+    /** Labels of joined devices are told apart by their letters: B is a board's, H the hub's. */
+    public function test_kit_beside_the_runs_has_a_letter_and_a_role_of_its_own(): void
+    {
+        $letters = array_filter(array_map(static fn(Beside $b): string => $b->letter, Kinds::beside()));
+        self::assertSame(count($letters), count(array_unique($letters)));
+        self::assertSame([], array_intersect($letters, ['s', 'c', 'k', 'b', 'h', 'd', 'x', 'f']));
+        foreach (Kinds::beside() as $kind => $beside) {
+            self::assertContains($beside->role, [
+                '',
+                Unit::REMOTE,
+                Unit::PANEL,
+                Unit::BRIDGE,
+                Unit::ASSISTANT,
+                Unit::PHONE,
+                Unit::HUB,
+            ]);
+            // A control belongs to no part; other kit does.
+            self::assertSame($beside->control(), $beside->on === '', $kind);
+            self::assertTrue($beside->work !== null || $kind === 'set', $kind);
+        }
+        self::assertSame(range(1, count(Kinds::beside())), array_column(Kinds::beside(), 'row'));
     }
 }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Costing\Basis;
+use EmberDusk\Kit\Kinds;
 use EmberDusk\Options\OptionColumn;
 use EmberDusk\Options\Options;
 use EmberDusk\Parts\PartsList;
@@ -28,7 +29,7 @@ final class ItemsTest extends TestCase
     {
         $plain = self::room();
         $seen = [];
-        foreach (Item::KINDS as $kind) {
+        foreach (array_keys(Kinds::beside()) as $kind) {
             $kit = Demo::shelf()->ofKind($kind)[0]->entry->id();
             $plan = self::applied($plain, ['kind' => 'SetItem', 'kit' => $kit, 'place' => 'room', 'count' => 2]);
             self::assertSame(JobFile::write($plan), JobFile::write(JobFile::read(JobFile::write($plan))));

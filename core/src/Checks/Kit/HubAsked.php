@@ -71,7 +71,7 @@ final readonly class HubAsked extends Check
             $control = $plan->kit[$item->kit]->entry;
             if (
                 $control instanceof Control &&
-                in_array($control->kind, ['assistant', 'server'], true) &&
+                $control->beside()?->account === true &&
                 in_array('zigbee', $control->speaks, true)
             ) {
                 return true;

@@ -8,9 +8,11 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Formats\Fields;
+use EmberDusk\Joining\Unit;
 use EmberDusk\Kit\Control;
 use EmberDusk\Kit\ControlWay;
 use EmberDusk\Kit\Entry;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Item;
@@ -54,7 +56,7 @@ final readonly class Items extends Check
         foreach ($job->plan->items as $item) {
             $kit = $job->plan->kit[$item->kit];
             $kind = $kit->kind();
-            if (self::lost($job, $item, $kind)) {
+            if (self::lost($job, $item, $kit)) {
                 $findings[] = $this->nowhere($item, $kit->entry);
 
                 continue;
@@ -78,12 +80,9 @@ final readonly class Items extends Check
         return [...$findings, ...$this->genders($job)];
     }
 
-    private static function lost(JudgedJob $job, Item $item, string $kind): bool
+    private static function lost(JudgedJob $job, Item $item, KitSnapshot $kit): bool
     {
-        $allowed = SetItem::allowed($job->plan, $kind);
-        $needs = in_array($kind, ['set', 'rearranged', 'plug', 'fork'], true);
-
-        return $needs && !isset($allowed[$item->on ?? '']);
+        return $kit->beside()?->on !== '' && !isset(SetItem::allowed($job->plan, $kit->kind())[$item->on ?? '']);
     }
 
     private function nowhere(Item $item, Entry $entry): Finding
@@ -157,7 +156,7 @@ final readonly class Items extends Check
             $bridge = $job->plan->kit[$item->kit]->entry;
             if (
                 $bridge instanceof Control &&
-                $bridge->kind === 'bridge' &&
+                $bridge->beside()?->role === Unit::BRIDGE &&
                 array_intersect($bridge->speaks, $control->speaks) !== [] &&
                 array_intersect($bridge->speaks, array_keys($families)) !== []
             ) {

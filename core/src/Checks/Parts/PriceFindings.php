@@ -10,7 +10,6 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Plan\Changes\Kit\SetSpare;
-use EmberDusk\Plan\Item;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
@@ -56,7 +55,7 @@ final readonly class PriceFindings extends Check
                 $terms->price($kit) === null &&
                 isset($used[$id]) &&
                 !isset($state->plan->owned[$id]) &&
-                !in_array($kit->kind(), Item::CLIENTS_OWN, true)
+                $kit->beside()?->clients !== true
             ) {
                 $findings[] = $this->rule('no-price')->watch(
                     place: new FindingPlace('parts', $id),

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
@@ -31,7 +32,7 @@ final readonly class SetItem extends Change
         if ($kit === null && ($f->whole('count', 0, 200) > 0 || $f->stringOrNull('item') === null)) {
             throw $f->invalid('kit', "The shelf has no “{$f->string('kit')}”.");
         }
-        if ($kit !== null && !in_array($kit->written['kind'] ?? '', Item::KINDS, true)) {
+        if ($kit !== null && $kit->beside() === null) {
             throw $f->invalid('kit', $kit->entry->name() . ' is chosen for a run, not as another item.');
         }
 
@@ -89,13 +90,13 @@ final readonly class SetItem extends Change
         return $plan->with(items: [$id => $item] + $plan->items, kit: [$kit => $this->kit] + $plan->kit);
     }
 
-    /** @return array<string, mixed> what an item of a kind may go with, by id */
+    /** @return array<string, mixed> what an item may belong to, by id */
     public static function allowed(Plan $plan, string $kind): array
     {
-        return match ($kind) {
-            'set' => $plan->runs,
-            'rearranged' => $plan->supplies,
-            'plug', 'fork' => $plan->cables,
+        return match (Kinds::get($kind)?->beside?->on) {
+            'runs' => $plan->runs,
+            'supplies' => $plan->supplies,
+            'cables' => $plan->cables,
             default => [],
         };
     }
