@@ -12,7 +12,7 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $job_id
  * @property string $uuid given by the phone, so that one that is sent twice is one
  * @property string $step
- * @property string $kind of EmberDusk\Rates\StepMinutes::MINUTES
+ * @property string $kind of EmberDusk\Rates\Work
  * @property bool $done
  * @property float $table_minutes by the table of times when it was ticked
  * @property int $minutes that it took

@@ -19,7 +19,7 @@ use EmberDusk\Bench\Meter\MeterSpots;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
-use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Visit;
 use Illuminate\Database\Seeder;
@@ -69,7 +69,7 @@ final class DatabaseSeeder extends Seeder
                     'step' => $test->id,
                     'kind' => 'loose',
                     'done' => true,
-                    'table_minutes' => StepMinutes::MINUTES['loose'],
+                    'table_minutes' => Work::Loose->minutes(),
                     'minutes' => 2,
                     'at' => $time($minute += 2),
                     'user_id' => $user->id,

@@ -68,7 +68,7 @@ return [
     [
         'Rates/UnitCosts.php',
         ['return ceil(10 * $metres - 1e-9);', 'return round(10 * $metres);', 'Costing/MovingTest.php'],
-        ['this->work(\'cables\', $metres);', 'this->work(\'cables\', 0.0);', 'Planner/ProposalTest.php'],
+        ['this->work(Work::Cables, $metres);', 'this->work(Work::Cables, 0.0);', 'Planner/ProposalTest.php'],
     ],
     [
         'Costing/Quote.php',

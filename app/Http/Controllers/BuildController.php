@@ -48,7 +48,7 @@ final readonly class BuildController
                 ['uuid' => $request->string('uuid')->toString()],
                 [
                     'step' => $id,
-                    'kind' => $ticked->step->kind,
+                    'kind' => $ticked->step->kind->value,
                     'done' => $request->boolean('done'),
                     'table_minutes' => $ticked->step->table,
                     'minutes' => $request->integer('minutes'),

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Build;
 
 use EmberDusk\Job\JobState;
-use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\ClientQuestions;
 use EmberDusk\Schedule\Day;
 use EmberDusk\Schedule\Days;
@@ -125,7 +125,7 @@ final readonly class BuildScreen
         foreach ($labour->minutes as $kind => $minutes) {
             $inputs[] = new Input(
                 symbol: 'm' . (count($inputs) + 1),
-                meaning: StepMinutes::WORDS[$kind],
+                meaning: Work::from($kind)->words(),
                 value: $minutes,
                 unit: 'min',
                 path: "quote.lines.work-{$kind}.minutes",

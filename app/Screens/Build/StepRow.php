@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace App\Screens\Build;
 
 use EmberDusk\Job\JobState;
-use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
@@ -20,12 +19,12 @@ final readonly class StepRow
 
         return new BuildStep(
             id: $step->id,
-            kind: $step->kind,
+            kind: $step->kind->value,
             title: $step->title,
             place: $step->place,
             why: $step->why,
             minutes: $step->minutes,
-            timed: $state->productivity->kinds[$step->kind]['count'] ?? 0,
+            timed: $state->productivity->kinds[$step->kind->value]['count'] ?? 0,
             work: self::work($state, $step),
             people: $step->people,
             tools: $step->tools,
@@ -40,8 +39,8 @@ final readonly class StepRow
 
     private static function work(JobState $state, Step $step): Figure
     {
-        $each = StepMinutes::MINUTES[$step->kind];
-        $productivity = $state->productivity->kinds[$step->kind] ?? null;
+        $each = $step->kind->minutes();
+        $productivity = $state->productivity->kinds[$step->kind->value] ?? null;
         $factor = $productivity['factor'] ?? 1.0;
         $inputs = [
             new Input(
@@ -51,7 +50,13 @@ final readonly class StepRow
                 '',
                 path: 'plan: what the step is counted by',
             ),
-            new Input('t', 'minutes for one by the table', $each, 'min', path: "the table of times: {$step->kind}"),
+            new Input(
+                't',
+                'minutes for one by the table',
+                $each,
+                'min',
+                path: "the table of times: {$step->kind->value}",
+            ),
             new Input(
                 'f',
                 $productivity === null

@@ -10,8 +10,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\RunUnits;
-use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Rates\UnitCosts;
+use EmberDusk\Rates\Work;
 
 /**
  * Additive cost of the kit and wiring of some runs, line by line: units, cable by 0.1 m, fuses, and every unrounded minute of fixing, joining,
@@ -49,8 +49,8 @@ final class Moving
             $units += $moving->hangsOn($run);
             $cables += $plan->ways()->waysOf($run);
             $moving->jointed(Joints::ofRun($plan, $run, 0), null);
-            foreach (array_intersect_key(RunUnits::for($plan, $run), array_flip(RunUnits::MOVED)) as $kind => $count) {
-                $moving->works($kind, $count);
+            foreach (RunUnits::moved(RunUnits::for($plan, $run)) as $kind => $count) {
+                $moving->works(Work::from($kind), $count);
             }
         }
         foreach ($units as $unit => $kit) {
@@ -96,7 +96,7 @@ final class Moving
     {
         $new = clone $this;
         $new->add($hub->entry->id(), new MovingLine($hub->entry->name(), 1.0, '', $this->costs->piece($hub)));
-        $new->works('join', 1.0);
+        $new->works(Work::Join, 1.0);
 
         return $new;
     }
@@ -162,12 +162,12 @@ final class Moving
             $kit->entry->id(),
             new MovingLine($kit->entry->name(), $pieces, '', $pieces * $this->costs->piece($kit)),
         );
-        $this->works('supply', 1.0);
+        $this->works(Work::Supply, 1.0);
         if (UnitCosts::joins($kit)) {
-            $this->works('join', 1.0);
+            $this->works(Work::Join, 1.0);
         }
         if (UnitCosts::setByHand($kit)) {
-            $this->works('settings', 1.0);
+            $this->works(Work::Settings, 1.0);
         }
     }
 
@@ -187,7 +187,7 @@ final class Moving
                         $this->costs->metres($kit, $cable->length),
                     ),
                 );
-                $this->works('cables', $cable->length);
+                $this->works(Work::Cables, $cable->length);
             }
             foreach ([$cable->fuse, $cable->switch] as $fitting) {
                 $kit = $this->plan->kit[$fitting ?? ''] ?? null;
@@ -209,9 +209,9 @@ final class Moving
         }
         $this->joints += $count;
         $this->add(
-            self::WORKS . 'joints',
+            self::WORKS . Work::Joints->value,
             new MovingLine(
-                what: StepMinutes::WORDS['joints'],
+                what: Work::Joints->words(),
                 count: $count,
                 unit: '',
                 cost: $this->costs->joints($count, $connector),
@@ -220,12 +220,12 @@ final class Moving
         );
     }
 
-    private function works(string $kind, float $units): void
+    private function works(Work $kind, float $units): void
     {
         $this->add(
-            self::WORKS . $kind,
+            self::WORKS . $kind->value,
             new MovingLine(
-                StepMinutes::WORDS[$kind],
+                $kind->words(),
                 $units,
                 '',
                 $this->costs->work($kind, $units),

@@ -7,7 +7,8 @@ namespace EmberDusk\Costing;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Terms;
-use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\Work;
+use EmberDusk\Rates\WorkGroup;
 use EmberDusk\Schedule\Labour;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Values\Figure;
@@ -20,27 +21,6 @@ final readonly class Quote
 {
     /** Labels of work lines. */
     public const WORK = 'work-';
-
-    /** Works as a client reads them, each with its kinds of {@see StepMinutes::WORDS}. */
-    public const WORKS = [
-        'Preparation, tracing and settings' => ['ask', 'isolate', 'trace', 'dry', 'settings'],
-        'Removing and refitting' => ['out', 'trim', 'back', 'apart'],
-        'Supplies, controllers and cables' => ['supply', 'mains', 'cables', 'posts', 'strain'],
-        'Strips, profiles and fixtures' => [
-            'cut',
-            'profile',
-            'stick',
-            'joints',
-            'seal',
-            'diffuser',
-            'fixtures',
-            'item',
-        ],
-        'Tests' => ['loose', 'second', 'shake'],
-        'Joining and setting up' => ['join', 'store'],
-        'Tidying and the follow-up visit' => ['tidy', 'again'],
-        'Travel time' => ['travel'],
-    ];
 
     /** The line of ways back and forth that are paid by the way: fuel, parking. */
     public const WAYS = 'ways';
@@ -77,7 +57,7 @@ final readonly class Quote
         $labour = Labour::for($steps, $basis->arrangement, $basis->crew, $terms);
         foreach ($labour->minutes as $kind => $minutes) {
             $lines[self::WORK . $kind] = new QuoteLine(
-                ucfirst(StepMinutes::WORDS[$kind]),
+                ucfirst(Work::from($kind)->words()),
                 QuoteLine::time($minutes),
                 (int) round((100 * $minutes * $terms->hourRate) / 60),
                 $minutes,
@@ -113,16 +93,18 @@ final readonly class Quote
     public function works(): array
     {
         $groups = [];
-        foreach (self::WORKS as $what => $kinds) {
+        foreach (WorkGroup::cases() as $group) {
             $cents = 0;
             $minutes = 0.0;
-            foreach ($kinds as $kind) {
-                $line = $this->lines[self::WORK . $kind] ?? null;
-                $cents += $line->cents ?? 0;
-                $minutes += $line->minutes ?? 0.0;
+            foreach (Work::cases() as $work) {
+                $line = $this->lines[self::WORK . $work->value] ?? null;
+                if ($line !== null && $work->group() === $group) {
+                    $cents += $line->cents;
+                    $minutes += $line->minutes;
+                }
             }
             if ($minutes > 0.0) {
-                $groups[] = new QuoteLine($what, '', $cents, $minutes);
+                $groups[] = new QuoteLine($group->value, '', $cents, $minutes);
             }
         }
 

@@ -16,6 +16,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\UnitCosts;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\ItemSteps;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
@@ -58,8 +59,8 @@ final readonly class SetCard
         $f = new Fields($best->written);
         $watts = ($f->number('watts') * $run->length()) / $f->number('metres');
         $costs = new UnitCosts($plan->terms, $basis->crew);
-        $fixing = $costs->minutes('supply', self::UNITS);
-        $test = $costs->minutes('loose', 1.0);
+        $fixing = $costs->minutes(Work::Supply, self::UNITS);
+        $test = $costs->minutes(Work::Loose, 1.0);
         $price = $plan->terms->price($best);
         $currency = $plan->terms->currency;
 
@@ -101,7 +102,9 @@ final readonly class SetCard
                 'boxes' => Card::count('To hide', 2, 'supply and receiver'),
                 'cost' => new Figure(
                     label: 'Cost of this choice',
-                    value: ($costs->piece($best) + $costs->work('supply', self::UNITS) + $costs->work('loose', 1.0)) /
+                    value: ($costs->piece($best) +
+                        $costs->work(Work::Supply, self::UNITS) +
+                        $costs->work(Work::Loose, 1.0)) /
                         UnitCosts::COIN,
                     unit: $currency,
                     decimals: 2,

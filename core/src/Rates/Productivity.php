@@ -72,16 +72,16 @@ final readonly class Productivity
     }
 
     /** Of the table's minutes that this crew takes. */
-    public function factor(string $kind): float
+    public function factor(Work $kind): float
     {
-        return $this->kinds[$kind]['factor'] ?? 1.0;
+        return $this->kinds[$kind->value]['factor'] ?? 1.0;
     }
 
     /** @return array{int, int} minutes at best and at worst */
-    public function range(string $kind, float $table): array
+    public function range(Work $kind, float $table): array
     {
-        [$low, $high] = isset($this->kinds[$kind])
-            ? [$this->kinds[$kind]['low'], $this->kinds[$kind]['high']]
+        [$low, $high] = isset($this->kinds[$kind->value])
+            ? [$this->kinds[$kind->value]['low'], $this->kinds[$kind->value]['high']]
             : self::GUESS;
 
         return [(int) floor($table * $low), (int) ceil($table * $high)];

@@ -10,10 +10,10 @@ use EmberDusk\Plan\Run;
 /** Units of a run for the table of times: metres, sections, ends, tests. */
 final readonly class RunUnits
 {
-    /** Kinds of step that a choice of wiring moves: each part of a run is tested, cut and sealed automatically. */
-    public const MOVED = ['settings', 'loose', 'cut', 'second', 'seal'];
+    /** Work that a choice of wiring moves: each part of a run is tested, cut and sealed automatically. */
+    private const MOVED = [Work::Settings, Work::Loose, Work::Cut, Work::Second, Work::Seal];
 
-    /** @return array<string, float> by kind of StepMinutes::MINUTES; joints, units and cables are counted where they are */
+    /** @return array<string, float> by kind of {@see Work}; joints, units and cables are counted where they are */
     public static function for(Plan $plan, Run $run): array
     {
         $metres = $run->length();
@@ -22,15 +22,24 @@ final readonly class RunUnits
         $sealed = $plan->making($run)->seal !== '' || $plan->damp($run);
 
         return [
-            'dry' => $metres,
-            ...$pixels === [] ? [] : ['settings' => (float) count($pixels)],
-            'loose' => 1.0,
-            'cut' => $sections,
-            'second' => 1.0,
+            Work::Dry->value => $metres,
+            ...$pixels === [] ? [] : [Work::Settings->value => (float) count($pixels)],
+            Work::Loose->value => 1.0,
+            Work::Cut->value => $sections,
+            Work::Second->value => 1.0,
             ...in_array('profile', $run->mounting, true)
-                ? ['profile' => $metres, 'diffuser' => $metres]
-                : ['stick' => $metres],
-            ...$sealed ? ['seal' => 2.0 * $sections] : [],
+                ? [Work::Profile->value => $metres, Work::Diffuser->value => $metres]
+                : [Work::Stick->value => $metres],
+            ...$sealed ? [Work::Seal->value => 2.0 * $sections] : [],
         ];
+    }
+
+    /**
+     * @param  array<string, float>  $units  of a run
+     * @return array<string, float> of the work that a choice of wiring moves
+     */
+    public static function moved(array $units): array
+    {
+        return array_intersect_key($units, array_flip(array_column(self::MOVED, 'value')));
     }
 }

@@ -38,15 +38,15 @@ final readonly class UnitCosts
     }
 
     /** Of so many units of a kind of step, by one person. */
-    public function work(string $kind, float $units): int
+    public function work(Work $kind, float $units): int
     {
         return $this->time($this->minutes($kind, $units));
     }
 
     /** Minutes of this crew. */
-    public function minutes(string $kind, float $units): float
+    public function minutes(Work $kind, float $units): float
     {
-        return StepMinutes::MINUTES[$kind] * $units * $this->crew->factor($kind);
+        return $kind->minutes() * $units * $this->crew->factor($kind);
     }
 
     /** Of joints of one core that a connector makes; null solders. */
@@ -57,16 +57,16 @@ final readonly class UnitCosts
 
     public function jointMinutes(?Connector $connector): float
     {
-        return JointMinutes::for($connector) * $this->crew->factor('joints');
+        return JointMinutes::for($connector) * $this->crew->factor(Work::Joints);
     }
 
     /** Of a supply or controller that is fixed, set and joined where that has to be. */
     public function unit(KitSnapshot $kit): int
     {
         return $this->piece($kit) +
-            $this->work('supply', 1.0) +
-            (self::joins($kit) ? $this->work('join', 1.0) : 0) +
-            (self::setByHand($kit) ? $this->work('settings', 1.0) : 0);
+            $this->work(Work::Supply, 1.0) +
+            (self::joins($kit) ? $this->work(Work::Join, 1.0) : 0) +
+            (self::setByHand($kit) ? $this->work(Work::Settings, 1.0) : 0);
     }
 
     public static function joins(KitSnapshot $kit): bool
@@ -82,7 +82,7 @@ final readonly class UnitCosts
     /** Of a new cable that is laid, without its joints. */
     public function cable(KitSnapshot $kit, float $metres): int
     {
-        return $this->metres($kit, $metres) + $this->work('cables', $metres);
+        return $this->metres($kit, $metres) + $this->work(Work::Cables, $metres);
     }
 
     /** Of a fuse in a cable, with the joints at both its ends. */
@@ -99,8 +99,8 @@ final readonly class UnitCosts
     public function part(array $units): int
     {
         $cost = 0;
-        foreach (array_intersect_key($units, array_flip(RunUnits::MOVED)) as $kind => $count) {
-            $cost += $this->work($kind, $count);
+        foreach (RunUnits::moved($units) as $kind => $count) {
+            $cost += $this->work(Work::from($kind), $count);
         }
 
         return $cost;

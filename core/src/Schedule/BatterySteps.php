@@ -7,6 +7,7 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\SurveyedBanks;
+use EmberDusk\Rates\Work;
 
 /** Steps of runs on a bank and of what moves: rings on the posts, a clamp where weight hangs, a shake test, removing a part to charge. */
 final class BatterySteps
@@ -31,7 +32,7 @@ final class BatterySteps
             if ($this->plan->block($unit) !== null) {
                 $this->posts[$unit] ??= $this->list->addFor(
                     of: $run,
-                    kind: 'posts',
+                    kind: Work::Posts,
                     title: 'crimp ring terminals, leads on the posts of ' . strtoupper($unit),
                     why: 'Never clamp bare strands under a nut: they work loose. ' .
                         'Fit the fuse within 0.18 m of the post; leave its holder empty until the test.',
@@ -47,7 +48,7 @@ final class BatterySteps
         if (in_array('moving', $run->mounting, true)) {
             $last[] = $this->list->addFor(
                 of: $run,
-                kind: 'strain',
+                kind: Work::Strain,
                 title: 'clamp the leads where they carry weight, run them inside hollow parts',
                 why: 'Joints carry current, not weight; loose leads get torn off.',
                 units: 1.0,
@@ -67,7 +68,7 @@ final class BatterySteps
         if (in_array('moving', $run->mounting, true)) {
             $after = $this->list->addFor(
                 of: $run,
-                kind: 'shake',
+                kind: Work::Shake,
                 title: 'shake test',
                 why: 'Move it through its full travel while lit: flicker means a loose joint.',
                 units: 1.0,
@@ -79,7 +80,7 @@ final class BatterySteps
         if ($this->elsewhere($run)) {
             $after = $this->list->addFor(
                 of: $run,
-                kind: 'apart',
+                kind: Work::Apart,
                 title: 'remove the part that is charged elsewhere, and refit it',
                 why: 'It must come off by hand: plugs within reach, no strain, orientation marked.',
                 units: 1.0,

@@ -10,9 +10,6 @@ use EmberDusk\Plan\Plan;
 /** Details that only the client knows, asked before the first day. Never a password itself. */
 final readonly class ClientQuestions
 {
-    /** The kind of step that asks them. */
-    public const KIND = 'ask';
-
     /** @return list<string> none where the kit needs nothing from the client */
     public static function for(Plan $plan): array
     {

@@ -6,6 +6,7 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Work;
 
 /** The steps of fixtures: their supply and cables, hanging and connecting them, the joints at their cables. */
 final readonly class FixtureSteps
@@ -26,7 +27,7 @@ final readonly class FixtureSteps
         $after = $this->install->steps(of: $fitting, devices: $roots, ways: $ways, after: $before);
         $module = $this->plan->modules[$fitting->module ?? '']->kit ?? null;
         $hung = $this->list->add(
-            kind: 'fixtures',
+            kind: Work::Fixtures,
             of: $fitting->id,
             place: $this->plan->places[$fitting->place]->name ?? '',
             title: "{$this->list->name($fitting)}: mount {$fitting->count} and connect",
@@ -48,7 +49,7 @@ final readonly class FixtureSteps
 
         return $this->list->addFor(
             of: $fitting,
-            kind: 'second',
+            kind: Work::Second,
             title: 'test their dimming',
             why: 'Before the module is joined: faults of lamps and wiring show without an app.',
             units: 1.0,

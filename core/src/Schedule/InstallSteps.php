@@ -11,6 +11,7 @@ use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Source;
+use EmberDusk\Rates\Work;
 
 /** Steps that fix supplies and controllers and lay cables. What runs and fixtures share, the first of them brings. */
 final class InstallSteps
@@ -65,7 +66,7 @@ final class InstallSteps
             $set = array_values(array_filter(array_map(fn(string $u): ?string => $this->set($of, $u), $new)));
             $step = $this->list->addFor(
                 of: $of,
-                kind: 'supply',
+                kind: Work::Supply,
                 title: $this->title($new),
                 why: 'Cables start at these units.',
                 units: count($new),
@@ -97,7 +98,7 @@ final class InstallSteps
         $jumpers = $controller->hasJumpers();
 
         return $this->list->add(
-            kind: 'settings',
+            kind: Work::Settings,
             of: $unit,
             place: $this->plan->places[$of->place]->name ?? '',
             title: strtoupper($unit) . ': set its ' . ($jumpers ? 'jumpers' : $controller->setBy) . ' on the bench',
@@ -124,7 +125,7 @@ final class InstallSteps
         }
 
         return $this->list->add(
-            kind: 'mains',
+            kind: Work::Mains,
             of: $unit,
             place: $this->plan->places[$of->place]->name ?? '',
             title: strtoupper($unit) .
@@ -180,7 +181,7 @@ final class InstallSteps
                 ($data->metres ?? 0.0);
             $step = $this->list->addFor(
                 of: $of,
-                kind: 'cables',
+                kind: Work::Cables,
                 title: 'lay cables' . ($data === null ? '' : ' and the data wire') . ', mark both ends',
                 why: 'Mark the leads first: left, right, left along the strip.',
                 units: $metres,

@@ -9,6 +9,7 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Source;
+use EmberDusk\Rates\Work;
 
 /** Steps of other items: sets are laid, panels mounted, bridges plugged in, plugs fitted. */
 final readonly class ItemSteps
@@ -45,7 +46,7 @@ final readonly class ItemSteps
                 $last[] = $this->set($item, $name, $before);
             } elseif ($work !== null) {
                 $last[] = $this->list->add(
-                    kind: 'item',
+                    kind: Work::Item,
                     of: (string) $id,
                     place: $name,
                     title: ($item->count > 1 ? "{$item->count} x " : '') . $kit->entry->name() . ": {$work->does}",
@@ -100,7 +101,7 @@ final readonly class ItemSteps
         $of = $run->id ?? $item->id;
         $title = $run?->name() ?? strtoupper($item->id);
         $fixed = $this->list->add(
-            kind: 'supply',
+            kind: Work::Supply,
             of: $of,
             place: $name,
             title: "{$title}: fix supply and receiver of the set",
@@ -114,7 +115,7 @@ final readonly class ItemSteps
             needs: [$item->kit],
         );
         $tried = $this->list->add(
-            kind: 'loose',
+            kind: Work::Loose,
             of: $of,
             place: $name,
             title: "{$title}: loose test",
@@ -127,7 +128,7 @@ final readonly class ItemSteps
         );
 
         return $this->list->add(
-            kind: 'stick',
+            kind: Work::Stick,
             of: $of,
             place: $name,
             title: "{$title}: clean, then stick in short sections",

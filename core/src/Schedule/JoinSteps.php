@@ -8,6 +8,7 @@ use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Tuning;
+use EmberDusk\Rates\Work;
 
 /** Resetting and joining: of a place's controllers immediately, after what they feed has been tested. The first place has the hubs too. */
 final class JoinSteps
@@ -47,7 +48,7 @@ final class JoinSteps
         $count = count($controllers);
 
         $step = $this->list->add(
-            kind: 'join',
+            kind: Work::Join,
             of: $id,
             place: $place,
             title: 'Reset, join and name ' . self::counted($count, $modules !== []),
@@ -142,7 +143,7 @@ final class JoinSteps
 
         return [
             $this->list->add(
-                kind: 'store',
+                kind: Work::Store,
                 of: $id,
                 place: $place,
                 title: 'Store the power-on behaviour: ' . implode(', ', $says),

@@ -6,13 +6,13 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Plan\Terms;
 use EmberDusk\Rates\Productivity;
-use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\Work;
 
 /** Unrounded minutes of all people together, kind by kind of step, with the ways back and forth. Fives are for the calendar. */
 final readonly class Labour
 {
     /**
-     * @param  array<string, float>  $minutes  by kind of StepMinutes::WORDS
+     * @param  array<string, float>  $minutes  by kind of {@see Work}
      * @param  array<string, array{float, float}>  $ranges  at best and at worst, likewise
      * @param  int  $visits  ways back and forth, without the one to look again
      */
@@ -24,12 +24,16 @@ final readonly class Labour
         $minutes = $ranges = [];
         foreach ($steps as $step) {
             $people = $arrangement->people($step);
-            $minutes[$step->kind] = ($minutes[$step->kind] ?? 0.0) + $step->work * $people;
-            [$least, $most] = $ranges[$step->kind] ?? [0.0, 0.0];
-            $ranges[$step->kind] = [$least + $step->range[0] * $people, $most + $step->range[1] * $people];
+            $kind = $step->kind->value;
+            $minutes[$kind] = ($minutes[$kind] ?? 0.0) + $step->work * $people;
+            [$least, $most] = $ranges[$kind] ?? [0.0, 0.0];
+            $ranges[$kind] = [$least + $step->range[0] * $people, $most + $step->range[1] * $people];
         }
         /** @var array<string, float> $minutes in the order of the trade */
-        $minutes = array_replace(array_intersect_key(StepMinutes::WORDS, $minutes), $minutes);
+        $minutes = array_replace(
+            array_intersect_key(array_fill_keys(array_column(Work::cases(), 'value'), 0.0), $minutes),
+            $minutes,
+        );
         if ($steps === []) {
             return new self([], [], 0);
         }
@@ -38,9 +42,9 @@ final readonly class Labour
             [$minutes['travel'], $ranges['travel']] = [$travel, [$travel, $travel]];
         }
         if ($terms->again) {
-            $table = StepMinutes::MINUTES['again'];
-            [$least, $most] = $crew->range('again', $table);
-            $minutes['again'] = $table * $crew->factor('again') + $terms->travelMinutes;
+            $table = Work::Again->minutes();
+            [$least, $most] = $crew->range(Work::Again, $table);
+            $minutes['again'] = $table * $crew->factor(Work::Again) + $terms->travelMinutes;
             $ranges['again'] = [$least + $terms->travelMinutes, $most + $terms->travelMinutes];
         }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Schedule;
 
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Work;
 use EmberDusk\Survey\Site\Present;
 use EmberDusk\Survey\TapeNotes;
 
@@ -24,7 +25,7 @@ final class PlaceSteps
         }
         $this->asked = true;
         $this->list->add(
-            kind: ClientQuestions::KIND,
+            kind: Work::Ask,
             of: $id,
             place: $name,
             title: 'Ask the client: ' . implode('; ', $questions),
@@ -49,7 +50,7 @@ final class PlaceSteps
         $last = $after;
         if ($out !== []) {
             $last[] = $this->list->add(
-                kind: 'out',
+                kind: Work::Out,
                 of: $id,
                 place: $name,
                 title: 'Remove ' . self::said($out),
@@ -66,7 +67,7 @@ final class PlaceSteps
         }
         if ($trim !== []) {
             $last[] = $this->list->add(
-                kind: 'trim',
+                kind: Work::Trim,
                 of: $id,
                 place: $name,
                 title: 'Take off ' . self::trims($trim),
@@ -95,7 +96,7 @@ final class PlaceSteps
 
         return [
             $this->list->add(
-                kind: 'back',
+                kind: Work::Back,
                 of: $id,
                 place: $name,
                 title: 'Put back ' . self::trims($trim),

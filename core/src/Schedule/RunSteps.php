@@ -10,6 +10,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Rates\BenchSettings;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\RunUnits;
+use EmberDusk\Rates\Work;
 
 /**
  * The steps of one run after another: trial fit, settings, supply, cables, loose test, profile or sticking, joints, second test, sealing,
@@ -41,7 +42,7 @@ final readonly class RunSteps
         $making = $this->plan->making($run);
         $dry = $this->list->addFor(
             of: $run,
-            kind: 'dry',
+            kind: Work::Dry,
             title: 'trial fit',
             why: 'Lay it out, plug it in, see that the connector lands where it should.',
             units: $units['dry'],
@@ -54,7 +55,7 @@ final readonly class RunSteps
         if ($settings !== []) {
             $set[] = $this->list->addFor(
                 of: $run,
-                kind: 'settings',
+                kind: Work::Settings,
                 title: 'set on the bench: ' . BenchSettings::said($settings),
                 why: 'On a bench supply of the strip’s volts, before mounting: its lamps are hidden afterwards.',
                 units: $units['settings'] ?? 0.0,
@@ -73,7 +74,7 @@ final readonly class RunSteps
         $cables = $this->batteries->fed($run, $cables);
         $loose = $this->list->addFor(
             of: $run,
-            kind: 'loose',
+            kind: Work::Loose,
             title: 'loose test',
             why: 'Test everything before you stick it: single channels, white, one mix.' .
                 (count($run->sections) > 1 || ($this->joined[$run->id] ?? 0) > 0
@@ -95,7 +96,7 @@ final readonly class RunSteps
             }
             $fixed = $this->list->addFor(
                 of: $run,
-                kind: 'cut',
+                kind: Work::Cut,
                 title: 'cut to measure',
                 why: $why,
                 units: $units['cut'],
@@ -107,7 +108,7 @@ final readonly class RunSteps
         if ($profile) {
             $fixed = $this->list->addFor(
                 of: $run,
-                kind: 'profile',
+                kind: Work::Profile,
                 title: 'assemble the profile on the bench, then mount it',
                 why: sprintf(
                     'Strip into profile, clips on its back every %.2f m, mount the profile; fit the diffuser last.',
@@ -122,7 +123,7 @@ final readonly class RunSteps
         } else {
             $fixed = $this->list->addFor(
                 of: $run,
-                kind: 'stick',
+                kind: Work::Stick,
                 title: 'clean, then stick in short sections',
                 why: 'It sticks to clean surfaces only; no creases.',
                 units: $units['stick'],
@@ -135,7 +136,7 @@ final readonly class RunSteps
         if (!$measured) {
             $fixed = $this->list->addFor(
                 of: $run,
-                kind: 'cut',
+                kind: Work::Cut,
                 title: 'cut to length at the end without a feed',
                 why: 'Cut only at the marks, after mounting, so that it cannot come up short.',
                 units: $units['cut'],
@@ -153,7 +154,7 @@ final readonly class RunSteps
         $made = $this->list->joints($run, $joints, $fixed);
         $last = $this->list->addFor(
             of: $run,
-            kind: 'second',
+            kind: Work::Second,
             title: 'second test',
             why: 'After the joints and before sealing: faults are still within reach.',
             units: $units['second'],
@@ -166,7 +167,7 @@ final readonly class RunSteps
         if ($making->seal === 'glue') {
             $last = $this->list->addFor(
                 of: $run,
-                kind: 'seal',
+                kind: Work::Seal,
                 title: 'seal the ends with hot glue and tape',
                 why: 'Set in minutes; not for where it stays wet.',
                 units: $units['seal'],
@@ -178,7 +179,7 @@ final readonly class RunSteps
         } elseif (isset($units['seal'])) {
             $last = $this->list->addFor(
                 of: $run,
-                kind: 'seal',
+                kind: Work::Seal,
                 title: 'seal the ends with silicone',
                 why: 'It stays damp: silicone, a day to cure.',
                 units: $units['seal'],
@@ -192,7 +193,7 @@ final readonly class RunSteps
         if ($profile) {
             return $this->list->addFor(
                 of: $run,
-                kind: 'diffuser',
+                kind: Work::Diffuser,
                 title: 'diffuser on',
                 why: 'Last, when nothing behind it has to be reached.',
                 units: $units['diffuser'],

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
-use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\Work;
 use EmberDusk\Values\Copies;
 
 /** One step of the work: people, duration, tools, predecessors, and delay before the next. */
@@ -13,7 +13,6 @@ final readonly class Step
     use Copies;
 
     /**
-     * @param  string  $kind  of StepMinutes::MINUTES
      * @param  float  $units metres, joints, pieces for the table of times
      * @param  float  $table  minutes of work by the table of times
      * @param  float  $work  minutes as this crew does it, of each person
@@ -27,7 +26,7 @@ final readonly class Step
      */
     public function __construct(
         public string $id,
-        public string $kind,
+        public Work $kind,
         public string $place,
         public string $title,
         public string $why,
@@ -47,7 +46,7 @@ final readonly class Step
     /** Whether it is done before the first day, from the office: it has no place among the days. */
     public function ahead(): bool
     {
-        return $this->kind === ClientQuestions::KIND;
+        return $this->kind === Work::Ask;
     }
 
     /** @param  list<string>  $after  ids of the steps that it comes after instead */

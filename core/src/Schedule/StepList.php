@@ -9,7 +9,7 @@ use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Productivity;
-use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\Work;
 
 /** The steps of a job, each with its minutes and its parts. */
 final class StepList
@@ -58,7 +58,7 @@ final class StepList
      */
     public function addFor(
         Run|Fitting $of,
-        string $kind,
+        Work $kind,
         string $title,
         string $why,
         float $units,
@@ -93,7 +93,7 @@ final class StepList
 
         return $this->addFor(
             of: $of,
-            kind: 'joints',
+            kind: Work::Joints,
             title: $joints->words(),
             why: $joints->why(),
             units: $joints->units(),
@@ -110,7 +110,7 @@ final class StepList
      * @param  list<string>  $needs
      */
     public function add(
-        string $kind,
+        Work $kind,
         string $of,
         string $place,
         string $title,
@@ -123,10 +123,10 @@ final class StepList
         int $wait = 0,
         array $needs = [],
     ): string {
-        $table = StepMinutes::MINUTES[$kind] * $units;
+        $table = $kind->minutes() * $units;
         $work = $table * $this->productivity->factor($kind);
         $this->steps[] = new Step(
-            id: "{$kind}-{$of}",
+            id: "{$kind->value}-{$of}",
             kind: $kind,
             place: $place,
             title: $title,
@@ -144,7 +144,7 @@ final class StepList
             needs: $needs,
         );
 
-        return "{$kind}-{$of}";
+        return "{$kind->value}-{$of}";
     }
 
     public function name(Run|Fitting $of): string
@@ -181,10 +181,10 @@ final class StepList
     }
 
     /** @return list<string> shelf ids of what must be here for a kind of step at a run or fixtures */
-    private function needs(string $kind, string $of): array
+    private function needs(Work $kind, string $of): array
     {
         return array_merge(
-            ...array_map(fn(string $group): array => $this->parts[$group][$of] ?? [], self::NEEDS[$kind] ?? []),
+            ...array_map(fn(string $group): array => $this->parts[$group][$of] ?? [], self::NEEDS[$kind->value] ?? []),
         );
     }
 }

@@ -12,6 +12,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Source;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Survey\TapeNotes;
 
 /**
@@ -117,7 +118,7 @@ final class Steps
         $before = $this->places->cleared($id, $name, $before, $this->list->partsOf([...$runs, ...$fixtures]));
         if ($site->legs !== []) {
             $before[] = $this->list->add(
-                kind: 'trace',
+                kind: Work::Trace,
                 of: $id,
                 place: $name,
                 title: 'Disconnect and trace every leg, label both ends',
@@ -151,7 +152,7 @@ final class Steps
     private function closed(string $id, string $name, array $last): void
     {
         $this->list->add(
-            kind: 'tidy',
+            kind: Work::Tidy,
             of: $id,
             place: $name,
             title: 'Tidy, tie leads, close boxes',
@@ -185,7 +186,7 @@ final class Steps
         }
         if ($this->battery[$id]) {
             $isolate = $this->list->add(
-                kind: 'isolate',
+                kind: Work::Isolate,
                 of: $id,
                 place: $name,
                 title: $this->keyed[$id] ? 'Take the fuses out of the feeds' : 'Take the fuses out of the battery taps',
@@ -198,7 +199,7 @@ final class Steps
             );
         } else {
             $isolate = $this->list->add(
-                kind: 'isolate',
+                kind: Work::Isolate,
                 of: $id,
                 place: $name,
                 title: 'Isolate and prove dead',

@@ -12,6 +12,7 @@ use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Press;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
@@ -101,7 +102,7 @@ final class TestsTest extends TestCase
                 $later = array_keys(
                     array_filter($steps, static fn(Step $s): bool => in_array($test->step, $s->after, true)),
                 );
-                if ($kind === 'settings') {
+                if ($kind === Work::Settings) {
                     self::assertNotSame(
                         [],
                         preg_grep('/^(supply|cables|loose)-/', $later),

@@ -11,7 +11,6 @@ use EmberDusk\Kit\NoShelf;
 use EmberDusk\Plan\Splice;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\Productivity;
-use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\FigureAssertions;
 use PHPUnit\Framework\TestCase;
@@ -107,14 +106,5 @@ final class MovingTest extends TestCase
             ->plan();
         $cost = static fn(string ...$runs): int => Costing::moving($plan, self::basis(), array_values($runs))->cost();
         self::assertSame($cost('r1') + $cost('r2'), $cost('r1', 'r2'));
-    }
-
-    /** The table of times, as the trade has it: common practice, no source. */
-    public function test_every_kind_of_work_has_words(): void
-    {
-        self::assertSame(
-            ['travel'],
-            array_values(array_diff(array_keys(StepMinutes::WORDS), array_keys(StepMinutes::MINUTES))),
-        );
     }
 }

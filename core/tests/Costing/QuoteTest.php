@@ -14,7 +14,6 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
-use EmberDusk\Rates\StepMinutes;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Visit;
 use EmberDusk\Tests\Demo;
@@ -112,8 +111,6 @@ final class QuoteTest extends TestCase
     /** Groups of the client's quote contain each kind of work once, with the same sum. */
     public function test_the_works_of_a_client_are_the_lines_of_the_crew(): void
     {
-        $kinds = array_merge(...array_values(Quote::WORKS));
-        self::assertEqualsCanonicalizing(array_keys(StepMinutes::WORDS), $kinds);
         foreach (Demo::SHIPPED as $job) {
             $quote = (new JobState(JobFile::read(Demo::shipped($job)), [], Demo::shelf()))->schedule()->quote();
             $work = array_filter(

@@ -55,6 +55,6 @@ trait AssembledPlan
             static fn(Step $s): bool => str_ends_with($s->id, '-line'),
         );
 
-        return array_values(array_map(static fn(Step $s): string => $s->kind, $steps));
+        return array_values(array_map(static fn(Step $s): string => $s->kind->value, $steps));
     }
 }

@@ -14,6 +14,7 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
@@ -101,7 +102,7 @@ final class MakingTest extends TestCase
         $seal = static fn(Plan $p): Step => array_values(
             array_filter(
                 Steps::for($p, PartsList::for($p, Demo::shelf()), Productivity::from([])),
-                static fn(Step $s): bool => $s->kind === 'seal',
+                static fn(Step $s): bool => $s->kind === Work::Seal,
             ),
         )[0];
         self::assertSame([1440, 0], [$seal($plan)->wait, $seal($glued)->wait]);
@@ -136,7 +137,7 @@ final class MakingTest extends TestCase
         $step = static fn(Plan $p): Step => array_values(
             array_filter(
                 Steps::for($p, PartsList::for($p, Demo::shelf()), Productivity::from([])),
-                static fn(Step $s): bool => $s->kind === 'joints',
+                static fn(Step $s): bool => $s->kind === Work::Joints,
             ),
         )[0];
         $chosen = static fn(string $one, string $two): Plan => Demo::with(

@@ -10,6 +10,7 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
@@ -114,7 +115,7 @@ final class PartsListTest extends TestCase
         self::assertSame((float) $fuses, $parts['consumable-holders']->count);
         $posts = array_filter(
             Steps::for($plan, PartsList::for($plan, Demo::shelf()), new Productivity([])),
-            static fn(Step $s): bool => $s->kind === 'posts',
+            static fn(Step $s): bool => $s->kind === Work::Posts,
         );
         foreach ($posts as $step) {
             self::assertContains('consumable-rings', $step->needs);

@@ -9,6 +9,7 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
@@ -225,6 +226,7 @@ final class RecountTest extends TestCase
     /** Predecessors exist, each place starts with its isolation and ends with tidying, and no step is there twice. */
     public function test_the_order_of_the_trade_holds_in_every_job(): void
     {
+        /** @var array<string, int> $order */
         $order = array_flip([
             'dry',
             'ask',
@@ -267,8 +269,8 @@ final class RecountTest extends TestCase
                     self::assertArrayHasKey($before, $byId, $step->id);
                     // Bare strip is cut after it is stuck, strip for profile before.
                     self::assertTrue(
-                        $order[$byId[$before]->kind] < $order[$step->kind] ||
-                            [$byId[$before]->kind, $step->kind] === ['stick', 'cut'],
+                        $order[$byId[$before]->kind->value] < $order[$step->kind->value] ||
+                            [$byId[$before]->kind, $step->kind] === [Work::Stick, Work::Cut],
                         "seed {$seed}: {$before} before {$step->id}",
                     );
                 }

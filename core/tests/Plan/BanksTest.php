@@ -122,7 +122,7 @@ final class BanksTest extends TestCase
             'cable-2x15',
         );
         $steps = Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([]));
-        $kinds = array_map(static fn(Step $s): string => $s->kind, $steps);
+        $kinds = array_map(static fn(Step $s): string => $s->kind->value, $steps);
         foreach (['posts', 'strain', 'shake', 'apart'] as $kind) {
             self::assertContains($kind, $kinds);
         }

@@ -12,6 +12,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
 use EmberDusk\Plan\Standing;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
@@ -87,7 +88,7 @@ final class LegsTest extends TestCase
         $steps = array_values(
             array_filter(
                 Steps::for($plan, $list, Productivity::from([])),
-                static fn(Step $s): bool => $s->kind === 'cables',
+                static fn(Step $s): bool => $s->kind === Work::Cables,
             ),
         );
         $trunk = $plan->ways()->cableTo('c1');

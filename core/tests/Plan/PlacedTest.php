@@ -16,6 +16,7 @@ use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Standing;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Survey\TapeNotes;
@@ -169,10 +170,10 @@ final class PlacedTest extends TestCase
         );
         self::assertContains('S1: mains from P1, laid by a licensed person', $why);
         $steps = Steps::for($far, PartsList::for($far, Demo::shelf()), Productivity::from([]));
-        $mains = array_values(array_filter($steps, static fn(Step $s): bool => $s->kind === 'mains'));
+        $mains = array_values(array_filter($steps, static fn(Step $s): bool => $s->kind === Work::Mains));
         self::assertSame(['S1: mains from P1, 7.00 m of cable', ['supply-line']], [$mains[0]->title, $mains[0]->after]);
         self::assertStringContainsString('licensed person', $mains[0]->caution);
-        $cables = array_values(array_filter($steps, static fn(Step $s): bool => $s->kind === 'cables'));
+        $cables = array_values(array_filter($steps, static fn(Step $s): bool => $s->kind === Work::Cables));
         self::assertContains('mains-s1', $cables[0]->after);
         // A leg from the outlet to the box brings it there.
         $notes = self::plan()->places['room']->notes . "\nleg A P1 to B1 3x2.5 6.00, wall, traced";

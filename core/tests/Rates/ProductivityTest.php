@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Rates;
 
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -26,9 +27,9 @@ final class ProductivityTest extends TestCase
         $productivity = self::productivity([60, 60]);
         self::assertSame(
             [[], 40.0, [28, 60]],
-            [$productivity->kinds, 40 * $productivity->factor('stick'), $productivity->range('stick', 40)],
+            [$productivity->kinds, 40 * $productivity->factor(Work::Stick), $productivity->range(Work::Stick, 40)],
         );
-        self::assertSame(1.0, self::productivity([60, 60, 60])->factor('seal'), 'another kind is as the table says');
+        self::assertSame(1.0, self::productivity([60, 60, 60])->factor(Work::Seal), 'another kind is as the table says');
     }
 
     public function test_the_middle_is_the_geometric_mean(): void
@@ -36,7 +37,7 @@ final class ProductivityTest extends TestCase
         // 15, 30 and 60 minutes for thirty: half, once, twice. Their arithmetic mean would be 1.17.
         $productivity = self::productivity([15, 30, 60]);
         self::assertEqualsWithDelta(1.0, $productivity->kinds['stick']['factor'], 1e-12);
-        self::assertEqualsWithDelta(1.0, $productivity->factor('stick'), 1e-12);
+        self::assertEqualsWithDelta(1.0, $productivity->factor(Work::Stick), 1e-12);
         self::assertSame(3, $productivity->kinds['stick']['count']);
         // Spread ln 2, t of two degrees 1.886, times the root of four thirds.
         self::assertEqualsWithDelta(exp(log(2) * 1.886 * sqrt(4 / 3)), $productivity->kinds['stick']['high'], 1e-9);
@@ -52,7 +53,7 @@ final class ProductivityTest extends TestCase
         $productivity = self::productivity([33, 33, 33, 33]);
         self::assertSame(
             [45, [44, 44]],
-            [Productivity::fives(40 * $productivity->factor('stick')), $productivity->range('stick', 40)],
+            [Productivity::fives(40 * $productivity->factor(Work::Stick)), $productivity->range(Work::Stick, 40)],
             '44 minutes, told in fives; the range as it is',
         );
         self::assertSame([5, 5, 10], [Productivity::fives(0.0), Productivity::fives(5.0), Productivity::fives(5.1)]);

@@ -9,6 +9,7 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\ClientQuestions;
 use EmberDusk\Schedule\Move;
@@ -89,12 +90,13 @@ final class OrderTest extends TestCase
         $over = static fn(Step $s): int => $begins[$s->id] + $s->minutes;
         foreach ($work->left as $first) {
             foreach ($work->left as $then) {
-                $same = substr($first->id, strlen($first->kind)) === substr($then->id, strlen($then->kind));
-                $kinds = $same ? self::OF_RUN[$first->kind] ?? [] : [];
+                $same =
+                    substr($first->id, strlen($first->kind->value)) === substr($then->id, strlen($then->kind->value));
+                $kinds = $same ? self::OF_RUN[$first->kind->value] ?? [] : [];
                 if ($first->place === $then->place) {
-                    array_push($kinds, ...self::OF_PLACE[$first->kind] ?? []);
+                    array_push($kinds, ...self::OF_PLACE[$first->kind->value] ?? []);
                 }
-                if (in_array($then->kind, $kinds, true)) {
+                if (in_array($then->kind->value, $kinds, true)) {
                     self::assertGreaterThanOrEqual(
                         $over($first),
                         $begins[$then->id],
@@ -102,11 +104,11 @@ final class OrderTest extends TestCase
                     );
                 }
             }
-            if ($first->kind === 'item') {
+            if ($first->kind === Work::Item) {
                 $kind = $plan->kit[$plan->items[substr($first->id, 5)]->kit]->kind();
                 $panel = $kind === 'panel';
                 foreach ($work->left as $join) {
-                    if ($join->kind === 'join' && $kind !== 'plug') {
+                    if ($join->kind === Work::Join && $kind !== 'plug') {
                         self::assertGreaterThanOrEqual(
                             $over($panel ? $join : $first),
                             $begins[$panel ? $first->id : $join->id],
@@ -115,14 +117,14 @@ final class OrderTest extends TestCase
                     }
                 }
             }
-            if ($first->kind === 'out') {
+            if ($first->kind === Work::Out) {
                 self::assertGreaterThanOrEqual(
                     '2026-12-16',
                     substr($work->days->starts($begins[$first->id]), 0, 10),
                     $said,
                 );
             }
-            self::assertNotSame(ClientQuestions::KIND, $first->kind);
+            self::assertNotSame(Work::Ask, $first->kind);
         }
     }
 
@@ -163,7 +165,7 @@ final class OrderTest extends TestCase
             now: '2026-11-30',
         );
         $asked = array_key_first($work->ahead);
-        self::assertSame(['ask'], array_values(array_map(static fn(Step $s): string => $s->kind, $work->ahead)));
+        self::assertSame(['ask'], array_values(array_map(static fn(Step $s): string => $s->kind->value, $work->ahead)));
         self::assertArrayNotHasKey((string) $asked, $work->timetable->begins);
         $message = ClientQuestions::message($plan, '2026-12-07');
         self::assertStringStartsWith("{$plan->name}: we come on Mon 7 Dec. ", $message);
@@ -182,7 +184,7 @@ final class OrderTest extends TestCase
         $plan = new Plan('Test', '', places: $places);
         $plan = Demo::with($plan, ['kind' => 'SetItem', 'kit' => 'remote-zigbee-4', 'place' => 'hall', 'count' => 1]);
         $kinds = static fn(Plan $of): array => array_map(
-            static fn(Step $s): string => "{$s->kind} {$s->place}",
+            static fn(Step $s): string => "{$s->kind->value} {$s->place}",
             Steps::for($of, PartsList::for($of, Demo::shelf()), new Productivity([])),
         );
         self::assertNotContains('isolate Hall', $kinds($plan));

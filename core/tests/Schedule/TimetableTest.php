@@ -8,6 +8,7 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\CriticalPath;
 use EmberDusk\Schedule\RemainingWork;
@@ -28,7 +29,7 @@ final class TimetableTest extends TestCase
     {
         return new Step(
             id: $id,
-            kind: 'dry',
+            kind: Work::Dry,
             place: 'Room',
             title: "Step {$id}",
             why: '',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Schedule;
 
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\RemainingWork;
@@ -27,7 +28,7 @@ trait WorkedSteps
     ): Step {
         return new Step(
             id: $id,
-            kind: 'dry',
+            kind: Work::Dry,
             place: 'Room',
             title: "Step {$id}",
             why: "Why {$id}.",

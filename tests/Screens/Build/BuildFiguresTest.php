@@ -18,7 +18,7 @@ use EmberDusk\Parts\Offcut;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
-use EmberDusk\Rates\StepMinutes;
+use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\Slot;
@@ -139,8 +139,8 @@ final class BuildFiguresTest extends TestCase
             50.0 * (1 + array_sum(array_map(static fn(Visit $v): int => $v->people, $state->arrangement->visits)));
         foreach ($state->schedule()->steps as $step) {
             // Four profiles were timed at 1.1, 41/30, 1.2 and 4/3 of the table.
-            $pace = $step->kind === 'profile' ? (1.1 * (41 / 30) * 1.2 * (4 / 3)) ** 0.25 : 1.0;
-            $by += $pace * $step->units * StepMinutes::MINUTES[$step->kind] * min(2, $step->people);
+            $pace = $step->kind === Work::Profile ? (1.1 * (41 / 30) * 1.2 * (4 / 3)) ** 0.25 : 1.0;
+            $by += $pace * $step->units * $step->kind->minutes() * min(2, $step->people);
         }
         self::assertEqualsWithDelta($by / 60, $labour->value / 40, (count($quote->lines) * 0.005) / 40);
     }
