@@ -9,6 +9,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Values\JobStage;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Str;
@@ -161,7 +162,7 @@ final class WorkWrites
             Registry::all(),
         );
         foreach ($points as $point) {
-            if ($point->acceptable() && $point->place->stage === 'survey') {
+            if ($point->acceptable() && $point->place->stage === JobStage::Survey) {
                 return ['uuid' => (string) Str::uuid(), 'key' => $point->key(), 'reason' => $this->who];
             }
         }

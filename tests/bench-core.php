@@ -27,6 +27,7 @@ use EmberDusk\Schedule\Pin;
 use EmberDusk\Schedule\RemainingWork;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Schedule\Visit;
+use EmberDusk\Values\JobStage;
 use Tests\Measured;
 
 require __DIR__ . '/../vendor/autoload.php';
@@ -69,7 +70,7 @@ $row(
 $many = JobFile::read($fixture('two-hundred-runs'));
 $row(
     'Kit of 200 runs',
-    sprintf('%.0f ms', $timed(static fn() => Screen::for('kit', new JobState($many, [], $shelf, [])))),
+    sprintf('%.0f ms', $timed(static fn() => Screen::for(JobStage::Kit, new JobState($many, [], $shelf, [])))),
     'median of 20, in the core; the most runs that a job takes',
 );
 // Parts and the plan of work.

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use EmberDusk\Values\JobStage;
+
 /** The one table of who may what, by the route's name. A route that is not in it is closed to everybody. */
 final readonly class RoutePermissions
 {
@@ -149,14 +151,14 @@ final readonly class RoutePermissions
     ];
 
     /** Stages that are about kit and what it costs. */
-    private const PRICED = ['kit', 'parts'];
+    private const PRICED = [JobStage::Kit, JobStage::Parts];
 
     /**
      * Null for a route that is not in the table.
      *
-     * @param  string  $stage  that is asked for; empty where none is
+     * @param  JobStage|null  $stage  that is asked for
      */
-    public static function for(string $route, string $stage = ''): ?Permission
+    public static function for(string $route, ?JobStage $stage = null): ?Permission
     {
         return match (true) {
             in_array($stage, self::PRICED, true) => Permission::Prices,

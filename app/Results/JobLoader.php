@@ -17,7 +17,6 @@ use App\Models\Revision;
 use App\Models\User;
 use App\People\Permission;
 use App\Screens\Desk\AnswerView;
-use App\Screens\Scenes\ScenesStage;
 use App\Screens\Screen;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\BenchFacts;
@@ -26,6 +25,7 @@ use EmberDusk\Kit\UnpricedShelf;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Schedule\Arrangement;
+use EmberDusk\Values\JobStage;
 
 /** Puts a job's plan, results, shelf and join facts before the core and hands its answer on. */
 final readonly class JobLoader
@@ -83,7 +83,7 @@ final readonly class JobLoader
         Job $job,
         User $user,
         Revision $revision,
-        string $stage,
+        JobStage $stage,
         ?string $scene = null,
         array $open = [],
     ): AnswerView {
@@ -102,7 +102,7 @@ final readonly class JobLoader
                     plan: $revision->plan(),
                     scene: $scene,
                     open: $open,
-                    everyScene: $stage === ScenesStage::KEY,
+                    everyScene: $stage === JobStage::Scenes,
                     priced: $user->role->may(Permission::Prices),
                 ),
             ),

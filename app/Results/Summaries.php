@@ -77,7 +77,7 @@ final readonly class Summaries
                     code: $next->code,
                     severity: $next->severity->value,
                     title: $next->title,
-                    stage: $next->place->stage,
+                    stage: $next->place->stage->value,
                     place: $next->place->id,
                 ),
         );

@@ -12,13 +12,14 @@ use EmberDusk\Checks\Findings;
 use EmberDusk\Checks\GroupedFindings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Figure;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 
 /** Screen of a stage: the stage strip, the open points, the ledger and the stage's picture. */
 final readonly class Screen
 {
     /** @throws Refusal when there is no such stage */
-    public static function for(string $stage, JobState $state): Desk
+    public static function for(JobStage $stage, JobState $state): Desk
     {
         $shown = Stages::get($stage);
         $findings = Findings::for($state);
@@ -26,7 +27,7 @@ final readonly class Screen
         return new Desk(
             job: $state->plan->name,
             client: $state->plan->client,
-            stage: $stage,
+            stage: $stage->value,
             limits: $state->plan->limits,
             stages: Stages::lamps($state, $findings),
             findings: $findings,

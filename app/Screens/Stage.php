@@ -6,12 +6,13 @@ namespace App\Screens;
 
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Figure;
+use EmberDusk\Values\JobStage;
 
 /** One stage of a job: its name, the data of its screen, its state. A stage is a folder and a line in {@see Stages}. */
 interface Stage
 {
     /** As in addresses and in the places of findings. */
-    public function key(): string;
+    public function key(): JobStage;
 
     /** The key on the keyboard that goes to it. */
     public function digit(): int;

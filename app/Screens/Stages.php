@@ -17,6 +17,7 @@ use App\Screens\Wire\WireStage;
 use EmberDusk\Job\JobState;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 
 /** The stages of a job in their order, and how far each is: unlit, glowing (open points), lit (done). */
@@ -41,27 +42,27 @@ final readonly class Stages
     /** @return list<string> */
     public static function keys(): array
     {
-        return array_map(static fn(Stage $s): string => $s->key(), self::all());
+        return array_map(static fn(Stage $s): string => $s->key()->value, self::all());
     }
 
     /** @return list<string> keys of those with the standard page */
     public static function shown(): array
     {
         return array_map(
-            static fn(Stage $s): string => $s->key(),
+            static fn(Stage $s): string => $s->key()->value,
             array_values(array_filter(self::all(), static fn(Stage $s): bool => $s->page() !== null)),
         );
     }
 
     /** @throws Refusal when there is no such stage */
-    public static function get(string $key): Stage
+    public static function get(JobStage $key): Stage
     {
         foreach (self::all() as $stage) {
             if ($stage->key() === $key) {
                 return $stage;
             }
         }
-        throw new InvalidInput("No stage “{$key}”.");
+        throw new InvalidInput("No stage “{$key->value}”.");
     }
 
     /**
@@ -86,7 +87,7 @@ final readonly class Stages
             };
             $allLit = $allLit && ($lamp === 'lit' || ($lamp === 'unlit' && $stage->optional()));
             $lamps[] = new StageLamp(
-                id: $key,
+                id: $key->value,
                 number: $stage->digit(),
                 name: $stage->name(),
                 state: $lamp,

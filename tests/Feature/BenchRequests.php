@@ -85,7 +85,7 @@ trait BenchRequests
         return array_values(
             array_map(
                 static fn(Finding $f): string => $f->title,
-                array_filter(Findings::for($state), static fn(Finding $f): bool => $f->place->stage === $stage),
+                array_filter(Findings::for($state), static fn(Finding $f): bool => $f->place->stage->value === $stage),
             ),
         );
     }

@@ -29,6 +29,7 @@ use EmberDusk\Schedule\Tick;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\Responses;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\JobStage;
 use PHPUnit\Framework\TestCase;
 
 final class ScreensTest extends TestCase
@@ -176,7 +177,7 @@ final class ScreensTest extends TestCase
             'text' => "start door\n5.2O cove",
         ]);
         $slip = Findings::for(self::work($plan))[0];
-        self::assertSame(['slip', 'survey', 'lecture:2'], [$slip->code, $slip->place->stage, $slip->place->id]);
+        self::assertSame(['slip', 'survey', 'lecture:2'], [$slip->code, $slip->place->stage->value, $slip->place->id]);
         self::assertSame("start door\n5.20 cove", Demo::with($plan, $slip->fixes[0]->change)->places['lecture']->notes);
     }
 
@@ -207,7 +208,7 @@ final class ScreensTest extends TestCase
             ]),
         ];
         foreach ($plans as $plan) {
-            foreach (Stages::keys() as $stage) {
+            foreach (JobStage::cases() as $stage) {
                 Responses::check(Screen::for($stage, self::work($plan)), 'desk');
             }
             $sheet = new IssuedSheet(
@@ -235,7 +236,7 @@ final class ScreensTest extends TestCase
     /** @return array<string, string|null> verdict by entry, of one slot */
     private static function verdicts(Plan $plan, string $slot): array
     {
-        $desk = json_decode(Json::compact(Screen::for('kit', self::work($plan))), true);
+        $desk = json_decode(Json::compact(Screen::for(JobStage::Kit, self::work($plan))), true);
         self::assertIsArray($desk);
         $slots = array_column($desk['kit']['runs'][0]['slots'], null, 'slot');
 
@@ -322,7 +323,7 @@ final class ScreensTest extends TestCase
         );
         self::assertSame($pages, array_unique($pages));
         foreach (Stages::all() as $stage) {
-            self::assertContains($stage->page() ?? ucfirst($stage->key()), $pages);
+            self::assertContains($stage->page() ?? ucfirst($stage->key()->value), $pages);
         }
         $digits = array_map(static fn(Stage $s): int => $s->digit(), Stages::all());
         self::assertSame($digits, array_unique($digits), 'no two stages have one key');

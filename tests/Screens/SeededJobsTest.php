@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace Tests\Screens;
 
 use App\Screens\Screen;
-use App\Screens\Stages;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
@@ -14,6 +13,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\Responses;
 use EmberDusk\Tests\SeededJobs;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -34,7 +34,7 @@ final class SeededJobsTest extends TestCase
     {
         $plan = SeededJobs::of($seed);
         $state = new JobState($plan, self::solved($plan), Demo::shelf(), [], today: '2026-12-01', time: '09:00');
-        foreach (Stages::keys() as $stage) {
+        foreach (JobStage::cases() as $stage) {
             Responses::check(Screen::for($stage, $state), 'desk');
         }
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));

@@ -18,6 +18,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 use Illuminate\Console\Command;
@@ -41,7 +42,7 @@ final class SolveCommand extends Command
             $scene = $this->scene($plan);
             $state = new JobState($plan, self::results($plan, $scene), $this->demoShelf(), []);
             $findings = array_values(
-                array_filter(Findings::for($state), static fn(Finding $f): bool => $f->place->stage !== 'join'),
+                array_filter(Findings::for($state), static fn(Finding $f): bool => $f->place->stage !== JobStage::Join),
             );
             $figures = WireScreen::ledger($state);
             if ($this->option('json')) {

@@ -24,6 +24,7 @@ use EmberDusk\Bench\Meter\MeterCommand;
 use EmberDusk\Bench\Practice\Practice;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\JobStage;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -38,7 +39,7 @@ final readonly class BenchController
     public function show(BenchRequest $request, Job $job, #[CurrentUser] User $user): Page
     {
         return Inertia::render('Bench', [
-            'answer' => $this->loader->answer($job, $user, $job->newest(), 'bench'),
+            'answer' => $this->loader->answer($job, $user, $job->newest(), JobStage::Bench),
             'looked' => $this->picture($job, $request->string('run')->toString(), $this->practice($job, $request)),
         ]);
     }
@@ -67,7 +68,7 @@ final readonly class BenchController
         $plan = $job->newest()->plan();
         DB::transaction(static fn(): bool => LogBook::keep($job, $plan, $entry, $user->id, $practice?->id));
 
-        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'bench'));
+        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), JobStage::Bench));
     }
 
     public function practise(PracticeRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse

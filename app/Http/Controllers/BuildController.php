@@ -19,6 +19,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\CriticalPath;
 use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\JobStage;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -59,7 +60,7 @@ final readonly class BuildController
             ),
         );
 
-        $answer = $this->loader->answer($job, $user, $job->newest(), 'build');
+        $answer = $this->loader->answer($job, $user, $job->newest(), JobStage::Build);
 
         return new JsonResponse($answer->without($request->known()));
     }
@@ -135,6 +136,6 @@ final readonly class BuildController
 
     private function answer(Job $job, User $user): JsonResponse
     {
-        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'build'));
+        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), JobStage::Build));
     }
 }

@@ -20,8 +20,8 @@ use App\Screens\Desk\History;
 use App\Screens\Desk\HistoryLine;
 use App\Screens\Desk\Preview;
 use App\Screens\Desk\SolvedFixesView;
-use App\Screens\Scenes\ScenesStage;
 use App\Screens\Screen;
+use EmberDusk\Values\JobStage;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 
@@ -55,7 +55,7 @@ final readonly class EditController
             shelf: $shelf,
             scene: $request->scene(),
             open: $request->open(),
-            everyScene: $request->stage() === ScenesStage::KEY,
+            everyScene: $request->stage() === JobStage::Scenes,
         );
 
         return new JsonResponse(new Preview(desk: Screen::for($request->stage(), $state)->without($request->known())));

@@ -10,6 +10,7 @@ use App\Papers\ClientLinks;
 use App\Papers\JobSheet;
 use App\Papers\Paper;
 use App\Results\JobLoader;
+use EmberDusk\Values\JobStage;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Contracts\View\View;
 use Illuminate\Http\Response;
@@ -25,7 +26,7 @@ final readonly class HandoverController
     public function show(Job $job, #[CurrentUser] User $user): Page
     {
         return Inertia::render('Handover', [
-            'answer' => $this->loader->answer($job, $user, $job->newest(), 'handover'),
+            'answer' => $this->loader->answer($job, $user, $job->newest(), JobStage::HandOver),
             'sheet' => $this->sheet->for($job),
             'links' => $this->links->for($job),
         ]);

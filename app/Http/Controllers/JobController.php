@@ -27,6 +27,7 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\OutOfTurn;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
@@ -127,7 +128,7 @@ final readonly class JobController
 
         return redirect()->route('jobs.stage', [
             $this->revisions->begin($user->crew, $user, $plan, 'Job created'),
-            $notes === '' ? 'survey' : 'kit',
+            $notes === '' ? JobStage::Survey : JobStage::Kit,
         ]);
     }
 
@@ -135,10 +136,10 @@ final readonly class JobController
     {
         $job = $this->revisions->begin($user->crew, $user, JobFile::read($request->text()), 'Imported from a job file');
 
-        return new JsonResponse(['url' => route('jobs.stage', [$job, 'survey'])], 201);
+        return new JsonResponse(['url' => route('jobs.stage', [$job, JobStage::Survey])], 201);
     }
 
-    public function stage(StageRequest $request, Job $job, string $stage, #[CurrentUser] User $user): Page
+    public function stage(StageRequest $request, Job $job, JobStage $stage, #[CurrentUser] User $user): Page
     {
         return Inertia::render((string) Stages::get($stage)->page(), [
             'answer' => $this->loader->answer(

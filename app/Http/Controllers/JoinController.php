@@ -19,6 +19,7 @@ use App\Results\JobLoader;
 use App\Screens\Join\JoinStart;
 use App\Time\Clock;
 use EmberDusk\Joining\TimingMethod;
+use EmberDusk\Values\JobStage;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -42,7 +43,7 @@ final readonly class JoinController
         $live = $run !== null ? $this->runs->look($job, $run) : null;
 
         return Inertia::render('Join', [
-            'answer' => $this->loader->answer($job, $user, $job->newest(), 'join'),
+            'answer' => $this->loader->answer($job, $user, $job->newest(), JobStage::Join),
             'start' => $this->start($job),
             'live' => $live,
         ]);

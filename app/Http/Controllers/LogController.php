@@ -15,6 +15,7 @@ use App\Screens\Bench\LogImportCounts;
 use App\Screens\Bench\LogPage;
 use App\Time\Clock;
 use EmberDusk\Bench\Log\LogCsv;
+use EmberDusk\Values\JobStage;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -31,7 +32,7 @@ final readonly class LogController
     public function show(LogSearchRequest $request, Job $job, #[CurrentUser] User $user): Page
     {
         return Inertia::render('Log', [
-            'answer' => $this->loader->answer($job, $user, $job->newest(), 'bench'),
+            'answer' => $this->loader->answer($job, $user, $job->newest(), JobStage::Bench),
             'log' => $this->page($request, $job),
         ]);
     }

@@ -11,6 +11,7 @@ use App\Models\CrewOffcut;
 use App\Models\Job;
 use App\Models\User;
 use App\Results\JobLoader;
+use EmberDusk\Values\JobStage;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
@@ -59,6 +60,6 @@ final readonly class OffcutController
 
     private function answer(Job $job, User $user): JsonResponse
     {
-        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'parts'));
+        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), JobStage::Parts));
     }
 }

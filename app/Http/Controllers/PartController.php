@@ -13,6 +13,7 @@ use App\Results\JobLoader;
 use App\Screens\Parts\PartsTables;
 use EmberDusk\Formats\Csv;
 use EmberDusk\Parts\Labels;
+use EmberDusk\Values\JobStage;
 use Illuminate\Container\Attributes\CurrentUser;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Response;
@@ -48,7 +49,7 @@ final readonly class PartController
             }
         });
 
-        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), 'parts'));
+        return new JsonResponse($this->loader->answer($job, $user, $job->newest(), JobStage::Parts));
     }
 
     public function labels(Job $job): Page

@@ -7,6 +7,7 @@ namespace App\Http\Middleware;
 use App\Models\User;
 use App\People\RoutePermissions;
 use Closure;
+use EmberDusk\Values\JobStage;
 use Illuminate\Http\Request;
 use Symfony\Component\HttpFoundation\Response;
 
@@ -17,7 +18,11 @@ final class AskRole
     {
         $user = $request->user();
         $stage = $request->route('stage') ?? $request->query('stage');
-        $needs = RoutePermissions::for((string) $request->route()?->getName(), is_string($stage) ? $stage : '');
+        $needs = RoutePermissions::for(
+            (string) $request->route()?->getName(),
+            // A route's parameter is a stage once it is bound.
+            $stage instanceof JobStage ? $stage : JobStage::tryFrom(is_string($stage) ? $stage : ''),
+        );
         if ($user instanceof User && ($needs === null || !$user->role->may($needs))) {
             abort(
                 403,

@@ -6,6 +6,7 @@ namespace App\Http\Requests;
 
 use App\Screens\KnownRows;
 use App\Screens\Stages;
+use EmberDusk\Values\JobStage;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
 
@@ -23,9 +24,9 @@ class ScreenRequest extends FormRequest
         ];
     }
 
-    public function stage(): string
+    public function stage(): JobStage
     {
-        return $this->string('stage')->toString();
+        return JobStage::from($this->string('stage')->toString());
     }
 
     /** The scene that is looked at; null at everything full. */

@@ -8,13 +8,14 @@ use App\Screens\Stage;
 use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Job\JobState;
+use EmberDusk\Values\JobStage;
 
 /** The Bench stage: tests, observations and readings before mounting. Hand-over is possible without tests; the sheet then says so. */
 final readonly class BenchStage implements Stage
 {
-    public function key(): string
+    public function key(): JobStage
     {
-        return 'bench';
+        return JobStage::Bench;
     }
 
     public function digit(): int

@@ -7,13 +7,14 @@ namespace App\Screens\Build;
 use App\Screens\Stage;
 use EmberDusk\Job\JobState;
 use EmberDusk\Schedule\Step;
+use EmberDusk\Values\JobStage;
 
 /** The steps of the work on their days; who ticks none may hand over all the same. */
 final readonly class BuildStage implements Stage
 {
-    public function key(): string
+    public function key(): JobStage
     {
-        return 'build';
+        return JobStage::Build;
     }
 
     public function digit(): int

@@ -7,13 +7,14 @@ namespace App\Screens\Desk;
 use App\Screens\Stages;
 use App\Screens\View;
 use EmberDusk\Formats\Record\RecordsByKey;
+use EmberDusk\Values\JobStage;
 use ReflectionMethod;
 use ReflectionNamedType;
 
 /** The picture of the stage that is shown, under its key; null for the others. */
 final readonly class Pictures implements RecordsByKey
 {
-    public function __construct(private string $stage, private ?View $picture) {}
+    public function __construct(private JobStage $stage, private ?View $picture) {}
 
     /** The class of each follows from what the stage declares. */
     public static function classes(): array
@@ -22,7 +23,7 @@ final readonly class Pictures implements RecordsByKey
         foreach (Stages::all() as $stage) {
             $type = (new ReflectionMethod($stage, 'picture'))->getReturnType();
             if ($stage->page() !== null && $type instanceof ReflectionNamedType) {
-                $classes[$stage->key()] = $type->getName();
+                $classes[$stage->key()->value] = $type->getName();
             }
         }
 
@@ -39,8 +40,8 @@ final readonly class Pictures implements RecordsByKey
     public function write(): array
     {
         $written = array_fill_keys(Stages::shown(), null);
-        if (array_key_exists($this->stage, $written)) {
-            $written[$this->stage] = $this->picture?->write();
+        if (array_key_exists($this->stage->value, $written)) {
+            $written[$this->stage->value] = $this->picture?->write();
         }
 
         return $written;

@@ -7,13 +7,14 @@ namespace App\Screens\Handover;
 use App\Screens\Stage;
 use App\Screens\Wire\WireScreen;
 use EmberDusk\Job\JobState;
+use EmberDusk\Values\JobStage;
 
 /** The sheet. It is lit once every stage before it is. */
 final readonly class HandoverStage implements Stage
 {
-    public function key(): string
+    public function key(): JobStage
     {
-        return 'handover';
+        return JobStage::HandOver;
     }
 
     public function digit(): int

@@ -7,13 +7,14 @@ namespace App\Screens\Join;
 use App\Screens\Stage;
 use App\Screens\Wire\WireScreen;
 use EmberDusk\Job\JobState;
+use EmberDusk\Values\JobStage;
 
 /** Resetting and joining controllers. Its runs are sent apart. */
 final readonly class JoinStage implements Stage
 {
-    public function key(): string
+    public function key(): JobStage
     {
-        return 'join';
+        return JobStage::Join;
     }
 
     public function digit(): int

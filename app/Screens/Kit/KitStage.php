@@ -6,13 +6,14 @@ namespace App\Screens\Kit;
 
 use App\Screens\Stage;
 use EmberDusk\Job\JobState;
+use EmberDusk\Values\JobStage;
 
 /** Chosen kit of every run. */
 final readonly class KitStage implements Stage
 {
-    public function key(): string
+    public function key(): JobStage
     {
-        return 'kit';
+        return JobStage::Kit;
     }
 
     public function digit(): int

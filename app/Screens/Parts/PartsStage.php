@@ -8,13 +8,14 @@ use App\Screens\Stage;
 use EmberDusk\Job\JobState;
 use EmberDusk\Parts\Mark;
 use EmberDusk\Parts\Part;
+use EmberDusk\Values\JobStage;
 
 /** Buying, cutting and packing; hand-over is possible without a list. */
 final readonly class PartsStage implements Stage
 {
-    public function key(): string
+    public function key(): JobStage
     {
-        return 'parts';
+        return JobStage::Parts;
     }
 
     public function digit(): int

@@ -7,15 +7,14 @@ namespace App\Screens\Scenes;
 use App\Screens\Stage;
 use App\Screens\Wire\WireScreen;
 use EmberDusk\Job\JobState;
+use EmberDusk\Values\JobStage;
 
 /** The control matrix, names, and the scenes. A job may be handed over without it. */
 final readonly class ScenesStage implements Stage
 {
-    public const KEY = 'scenes';
-
-    public function key(): string
+    public function key(): JobStage
     {
-        return self::KEY;
+        return JobStage::Scenes;
     }
 
     public function digit(): int

@@ -7,13 +7,14 @@ namespace App\Screens\Survey;
 use App\Screens\Stage;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
+use EmberDusk\Values\JobStage;
 
 /** The tape notes and what they say. */
 final readonly class SurveyStage implements Stage
 {
-    public function key(): string
+    public function key(): JobStage
     {
-        return 'survey';
+        return JobStage::Survey;
     }
 
     public function digit(): int

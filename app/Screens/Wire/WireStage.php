@@ -6,13 +6,14 @@ namespace App\Screens\Wire;
 
 use App\Screens\Stage;
 use EmberDusk\Job\JobState;
+use EmberDusk\Values\JobStage;
 
 /** Feeds, cables, supplies and the resulting light. */
 final readonly class WireStage implements Stage
 {
-    public function key(): string
+    public function key(): JobStage
     {
-        return 'wire';
+        return JobStage::Wire;
     }
 
     public function digit(): int

@@ -148,7 +148,7 @@ final readonly class GroupedFindings
     {
         $alike = [];
         foreach ($findings as $n => $finding) {
-            $alike["{$finding->severity->rank()} {$finding->code} {$finding->place->stage}"][$n] = $finding;
+            $alike["{$finding->severity->rank()} {$finding->code} {$finding->place->stage->value}"][$n] = $finding;
         }
 
         return array_values(array_map(self::line(...), $alike));

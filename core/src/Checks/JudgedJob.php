@@ -20,6 +20,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 
 /**
@@ -176,7 +177,7 @@ final class JudgedJob
             }
         }
 
-        return new FindingPlace('kit', $this->firstRuns[$unit] ?? '');
+        return new FindingPlace(JobStage::Kit, $this->firstRuns[$unit] ?? '');
     }
 
     /** @return array<string, CableResult> currents from banks to their converters with empty banks */

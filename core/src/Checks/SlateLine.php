@@ -7,6 +7,7 @@ namespace EmberDusk\Checks;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\JsonWritable;
 use EmberDusk\Values\Severity;
 
@@ -18,7 +19,7 @@ final readonly class SlateLine implements JsonWritable
     /** @param  list<int>  $at  positions of its findings */
     public function __construct(
         public Severity $severity,
-        public string $stage,
+        public JobStage $stage,
         public string $title,
         #[Field(of: Field::WHOLES)] public array $at,
         public ?Fix $fix,

@@ -6,6 +6,7 @@ namespace EmberDusk\Joining;
 
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Joinable units of a job, and the reasons for the others. */
 final readonly class Joinable
@@ -70,7 +71,7 @@ final readonly class Joinable
                 $unit->id,
                 "{$unit->label()} cannot be joined here",
                 'This tool has no joining steps for such a device: follow its instructions, and note what you did in the log.',
-                new FindingPlace('kit', $unit->item),
+                new FindingPlace(JobStage::Kit, $unit->item),
             );
         }
         $wanted = array_filter(
@@ -84,7 +85,7 @@ final readonly class Joinable
                     $unit->id,
                     "No control for {$unit->called()} in this job",
                     'No hub, remote, panel, bridge or phone of the job supports its radio and its light type. Choose one at Kit.',
-                    new FindingPlace('kit', $unit->item),
+                    new FindingPlace(JobStage::Kit, $unit->item),
                 );
             }
 
@@ -93,7 +94,7 @@ final readonly class Joinable
                 $unit->id,
                 "{$unit->called()} has no light to control",
                 'No light of the job speaks its way, or none whose kind it can set. Remove it, or choose another.',
-                new FindingPlace('kit', $unit->item),
+                new FindingPlace(JobStage::Kit, $unit->item),
             );
         }
         $missing = Families::get($unit->family)->missing($unit, $roster);
@@ -109,7 +110,7 @@ final readonly class Joinable
             'Missing: ' .
                 implode(', ', array_unique($missing)) .
                 '. Enter them on the shelf from the instructions in the box, then update the job’s copy.',
-            new FindingPlace('kit', $unit->item),
+            new FindingPlace(JobStage::Kit, $unit->item),
         );
     }
 
@@ -152,7 +153,7 @@ final readonly class Joinable
                         array_map(static fn(ControlledLight $w): string => $roster->unit($w->control)->called(), $over),
                     ) .
                     '. A further link would take the light from the first. Choose a hub for both, or let one remote work it.',
-                new FindingPlace('kit', $unit->item),
+                new FindingPlace(JobStage::Kit, $unit->item),
             );
         }
 
@@ -202,7 +203,7 @@ final readonly class Joinable
                     ($unit->zones > 0
                         ? '. Let two lights share a zone, or choose one with more zones.'
                         : '. Choose one with more room, or delete old entries in it.'),
-                new FindingPlace('kit', $unit->item),
+                new FindingPlace(JobStage::Kit, $unit->item),
             );
         }
 

@@ -42,7 +42,7 @@ final readonly class Finding implements JsonWritable
     /** Key of its text and place: an acceptance ends when it changes. */
     public function key(): string
     {
-        return $this->code . '.' . hash('xxh32', "{$this->place->stage} {$this->place->id} {$this->title}");
+        return $this->code . '.' . hash('xxh32', "{$this->place->stage->value} {$this->place->id} {$this->title}");
     }
 
     /** Whether a person may accept it, with a reason; dangers and failures are fixed. */
@@ -67,7 +67,7 @@ final readonly class Finding implements JsonWritable
             'severity' => $this->severity->value,
             'title' => $this->title,
             'detail' => $this->detail,
-            'stage' => $this->place->stage,
+            'stage' => $this->place->stage->value,
             'place' => $this->place->id,
             'source' => $this->source,
             'asks' => $this->asks,

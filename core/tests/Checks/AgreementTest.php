@@ -16,6 +16,7 @@ use EmberDusk\Planner\PlanJudge;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\SeededJobs;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -58,7 +59,7 @@ final class AgreementTest extends TestCase
             $slate = Findings::for($state);
             $binding = array_filter(
                 $slate,
-                static fn(Finding $f): bool => in_array($f->place->stage, ['kit', 'wire'], true) &&
+                static fn(Finding $f): bool => in_array($f->place->stage, [JobStage::Kit, JobStage::Wire], true) &&
                     ($f->severity === Severity::Stop ||
                         ($f->severity === Severity::Watch && $rules[$f->code]->binds !== null)),
             );

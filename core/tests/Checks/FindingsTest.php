@@ -26,6 +26,7 @@ use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\InvalidInput;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
@@ -78,7 +79,7 @@ final class FindingsTest extends TestCase
             [
                 $finding->code,
                 $finding->title,
-                $finding->place->stage,
+                $finding->place->stage->value,
                 $finding->place->id,
                 $finding->number,
                 $finding->limit,
@@ -126,7 +127,7 @@ final class FindingsTest extends TestCase
         );
         self::assertNull($plan->run('line')->controller);
         $finding = static fn(string $place): Finding => (new Rule('open-damp', 'supply', '', Rule::PRACTICE))->watch(
-            new FindingPlace('kit', $place),
+            new FindingPlace(JobStage::Kit, $place),
             $place,
             '',
         );

@@ -10,6 +10,7 @@ use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
 
@@ -22,7 +23,7 @@ final class GroupedFindingsTest extends TestCase
             severity: $severity,
             title: "{$code} at {$place}",
             detail: '',
-            place: new FindingPlace('wire', $place),
+            place: new FindingPlace(JobStage::Wire, $place),
             fixes: array_values($fixes),
         );
     }

@@ -71,7 +71,7 @@ final class PiecesTest extends TestCase
         );
         self::assertSame(
             ['parts', 'line', 6.0, 5.0],
-            [$findings[0]->place->stage, $findings[0]->place->id, $findings[0]->number, $findings[0]->limit],
+            [$findings[0]->place->stage->value, $findings[0]->place->id, $findings[0]->number, $findings[0]->limit],
         );
         foreach ($findings as $finding) {
             $plan = Demo::with($plan, $finding->fixes[0]->change);

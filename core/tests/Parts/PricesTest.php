@@ -17,6 +17,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
@@ -131,7 +132,7 @@ final class PricesTest extends TestCase
                 static fn(Finding $f): bool => $f->code === 'currency',
             ),
         )[0];
-        self::assertSame(['parts', 'strip-single-24'], [$finding->place->stage, $finding->place->id]);
+        self::assertSame([JobStage::Parts, 'strip-single-24'], [$finding->place->stage, $finding->place->id]);
         self::assertStringContainsString('a rate for USD', $finding->detail);
     }
 

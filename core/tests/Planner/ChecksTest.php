@@ -21,6 +21,7 @@ use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\SeededJobs;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
@@ -47,7 +48,7 @@ final class ChecksTest extends TestCase
             $stops = array_filter(
                 Findings::for(new JobState($made, $results, $shelf)),
                 static fn(Finding $f): bool => $f->severity === Severity::Stop &&
-                    in_array($f->place->stage, ['kit', 'wire'], true),
+                    in_array($f->place->stage, [JobStage::Kit, JobStage::Wire], true),
             );
             self::assertSame(
                 [],

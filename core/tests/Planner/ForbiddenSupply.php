@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** A check of the tests' own: these supplies stop the job. */
 final readonly class ForbiddenSupply extends Check
@@ -31,7 +32,7 @@ final readonly class ForbiddenSupply extends Check
         foreach ($job->plan->supplies as $id => $supply) {
             if (in_array($supply->kit, $this->kit, true)) {
                 $found[] = $this->rule('forbidden')->stop(
-                    new FindingPlace('wire', (string) $id),
+                    new FindingPlace(JobStage::Wire, (string) $id),
                     title: 'Forbidden',
                     detail: 'By this test.',
                 );

@@ -10,6 +10,7 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Input;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Range;
 use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
@@ -81,7 +82,7 @@ final class ValuesTest extends TestCase
             severity: $s,
             title: $code,
             detail: '',
-            place: new FindingPlace('wire'),
+            place: new FindingPlace(JobStage::Wire),
         );
         $sorted = Finding::worstFirst([
             $of('a', Severity::Open),
@@ -100,7 +101,7 @@ final class ValuesTest extends TestCase
             severity: Severity::Stop,
             title: 'T',
             detail: 'D',
-            place: new FindingPlace('wire', 'f1'),
+            place: new FindingPlace(JobStage::Wire, 'f1'),
             number: 1.3,
             limit: 1.2,
             source: 'S',

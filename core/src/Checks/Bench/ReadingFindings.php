@@ -15,6 +15,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Readings outside the expected band, and readings to confirm: none is dropped silently. */
 final readonly class ReadingFindings extends Check
@@ -65,7 +66,7 @@ final readonly class ReadingFindings extends Check
         if ($spot === null) {
             return [$this->gone($row->entry, $run)];
         }
-        $place = new FindingPlace('bench', $run);
+        $place = new FindingPlace(JobStage::Bench, $run);
         $read = Multimeter::print((float) $row->entry->value, $spot->unit);
         if ($row->doubt !== null) {
             return [
@@ -110,7 +111,7 @@ final readonly class ReadingFindings extends Check
     private function gone(LogEntry $entry, string $run): Finding
     {
         return $this->rule('reading-gone')->open(
-            place: new FindingPlace('bench', $run),
+            place: new FindingPlace(JobStage::Bench, $run),
             title: "A reading at {$entry->place}, which is not in the plan any more",
             detail: 'The plan was changed after it was read. It stays in the log and does not count; measure the current wiring.',
         );

@@ -11,6 +11,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Severity;
 
 /** Wrong colours and counts, failed tests, and controllers commanded by a bench remote and not reset since. */
@@ -45,7 +46,7 @@ final readonly class SeenFindings extends Check
                 $findings[] = $this->colours($seen->words, $found, $id, $run->name());
             } elseif ($seen->finder !== null && $seen->finder->left === []) {
                 $findings[] = $this->rule('colours')->open(
-                    place: new FindingPlace('bench', $id),
+                    place: new FindingPlace(JobStage::Bench, $id),
                     title: "{$run->name()}: the colours that were seen contradict each other",
                     detail: 'No way to connect the leads gives all of them. They stay in the log; test the first colour again.',
                 );
@@ -57,7 +58,7 @@ final readonly class SeenFindings extends Check
             );
             if ($foreign !== []) {
                 $findings[] = $this->rule('colours')->open(
-                    place: new FindingPlace('bench', $id),
+                    place: new FindingPlace(JobStage::Bench, $id),
                     title: "{$run->name()}: a colour was noted that it does not have",
                     detail: 'Its strip has ' .
                         implode(', ', $seen->colours) .
@@ -67,7 +68,7 @@ final readonly class SeenFindings extends Check
             if ($seen->count !== null && !in_array($seen->count->verdict, ['asking', 'count'], true)) {
                 $findings[] = $this->rule('pixel-count')->finding(
                     severity: $seen->count->verdict === 'contradiction' ? Severity::Open : Severity::Watch,
-                    place: new FindingPlace('bench', $id),
+                    place: new FindingPlace(JobStage::Bench, $id),
                     title: "{$run->name()}: {$seen->says()}",
                     detail: $seen->todo(),
                 );
@@ -77,7 +78,7 @@ final readonly class SeenFindings extends Check
             $run = $job->plan->runs[$entry->place] ?? null;
             if ($run !== null) {
                 $findings[] = $this->rule('test-failed')->watch(
-                    place: new FindingPlace('bench', $run->id),
+                    place: new FindingPlace(JobStage::Bench, $run->id),
                     title: "{$run->name()}: {$entry->text}",
                     detail: 'Find the cause with the meter and fix it, then pass the test.',
                 );
@@ -87,7 +88,7 @@ final readonly class SeenFindings extends Check
             $controller = $job->plan->runs[$id]->controller ?? null;
             if ($controller !== null && !in_array($controller, $job->state->joined, true)) {
                 $findings[] = $this->rule('bench-remote')->open(
-                    place: new FindingPlace('join', $controller),
+                    place: new FindingPlace(JobStage::Join, $controller),
                     title: strtoupper($controller) . ' was commanded by a bench remote: reset it first',
                     detail: 'It is still linked to the bench remote or hub. Reset it before joining; it does not count as joined.',
                 );
@@ -104,7 +105,7 @@ final readonly class SeenFindings extends Check
         string $name,
     ): Finding {
         return $this->rule('colours')->watch(
-            place: new FindingPlace('bench', $run),
+            place: new FindingPlace(JobStage::Bench, $run),
             title: "{$name}: " . lcfirst(rtrim($words->verdict($found), '.')),
             detail: 'Switch the supply off before you move a lead. ' . implode(' ', $words->moves($found)),
         );

@@ -10,6 +10,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** A cable length that was calculated along the run is to be measured. */
 final readonly class CalculatedLengths extends Check
@@ -32,7 +33,7 @@ final readonly class CalculatedLengths extends Check
         foreach ($job->plan->cables as $id => $laid) {
             if ($laid->reckoned && isset($job->cables()[$id])) {
                 $findings[] = $this->rule('reckoned')->open(
-                    place: new FindingPlace('wire', $id),
+                    place: new FindingPlace(JobStage::Wire, $id),
                     title: strtoupper($id) . ' is not measured yet',
                     detail: sprintf(
                         '%.2f m calculated. Measure the route and type it, or use the figure.',

@@ -12,6 +12,7 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** At most 5 % of nominal volts from the supply to the farthest feed (IEC 60364-7-715, from memory). */
 final readonly class Drop extends RunCheck
@@ -70,7 +71,7 @@ final readonly class Drop extends RunCheck
 
         return [
             $this->rule('drop')->stop(
-                place: new FindingPlace('wire', $feed->id),
+                place: new FindingPlace(JobStage::Wire, $feed->id),
                 title: sprintf('%.2f V voltage drop in the cables of %s', $drop, $case->run->name()),
                 detail: sprintf(
                     'From supply to feed %s; at most %.2f V, %g %% of %g V.',

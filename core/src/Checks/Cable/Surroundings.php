@@ -14,6 +14,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Cables where they are: indoor cable outdoors or in the ground, rigid cable on something that moves. */
 final readonly class Surroundings extends Check
@@ -35,7 +36,7 @@ final readonly class Surroundings extends Check
                 continue;
             }
             $runs = self::runs($job->plan, $laid);
-            $place = new FindingPlace('wire', $id);
+            $place = new FindingPlace(JobStage::Wire, $id);
             $name = strtoupper($id);
             $outdoors = self::mounted($runs, 'outdoors') || $laid->laid === 'ground';
             if ($outdoors && !$cable->outdoors) {

@@ -11,6 +11,7 @@ use EmberDusk\Control\ControlLimits;
 use EmberDusk\Control\LimitClash;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Apps and remotes have room for the rooms and presets that are wanted of them. */
 final readonly class LimitFindings extends Check
@@ -29,7 +30,7 @@ final readonly class LimitFindings extends Check
             fn(LimitClash $c): Finding => $this->rule(
                 in_array($c->code, [LimitClash::ROOMS, LimitClash::PRESETS], true) ? 'app-room' : 'app-lacks',
             )->watch(
-                place: new FindingPlace('scenes', $c->item),
+                place: new FindingPlace(JobStage::Scenes, $c->item),
                 title: $c->title,
                 detail: $c->detail,
                 source: Rule::LEAFLET,

@@ -11,6 +11,7 @@ use EmberDusk\Control\Names;
 use EmberDusk\Plan\Changes\Runs\NameLight;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** One name per light: short enough for the app, distinct by ear, and not reserved by assistants. */
 final readonly class NameFindings extends Check
@@ -43,7 +44,7 @@ final readonly class NameFindings extends Check
                 ];
             }
             $findings[] = $this->rule('name')->watch(
-                place: new FindingPlace('scenes', $clash->light),
+                place: new FindingPlace(JobStage::Scenes, $clash->light),
                 title: $clash->title,
                 detail: $clash->detail,
                 fixes: $fixes,

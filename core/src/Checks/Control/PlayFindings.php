@@ -13,6 +13,7 @@ use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Shows: how fast they flash, whether they end, whether anything is left of them; light of a vehicle on the road. */
 final readonly class PlayFindings extends Check
@@ -51,7 +52,7 @@ final readonly class PlayFindings extends Check
     private function show(Plan $plan, Show $show): array
     {
         $running = new Running($plan, $show);
-        $at = new FindingPlace('scenes', $show->id);
+        $at = new FindingPlace(JobStage::Scenes, $show->id);
         $round = $running->round();
         if ($running->lights() === [] || $round === 0.0) {
             $detail =
@@ -98,7 +99,7 @@ final readonly class PlayFindings extends Check
 
         return [
             $this->rule('road-light')->watch(
-                place: new FindingPlace('scenes'),
+                place: new FindingPlace(JobStage::Scenes),
                 title: 'Lights of a vehicle that uses the road',
                 detail: 'Lamps that are seen from outside keep the legal colours of their side and do not flash or run on public roads. ' .
                     ($moves === []

@@ -15,6 +15,7 @@ use EmberDusk\Plan\Changes\Control\SetTuning;
 use EmberDusk\Plan\Tuning;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Severity;
 
 /** A light whose power is cut by hand has a state for its return, and one that lights. */
@@ -50,7 +51,7 @@ final readonly class PowerOn extends Check
             }
             $findings[] = $this->rule('power-on')->finding(
                 severity: $is->powerOn === '' ? Severity::Open : Severity::Watch,
-                place: new FindingPlace('scenes', $light->id),
+                place: new FindingPlace(JobStage::Scenes, $light->id),
                 title: $title,
                 detail: 'Without power it does not respond and does not relay for others. People expect light when they use the switch: ' .
                     'store a level, wait until it is saved, and test it with the phone off.',

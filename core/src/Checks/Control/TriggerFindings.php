@@ -13,6 +13,7 @@ use EmberDusk\Control\Year;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Triggers: whether a unit of the job can start them, conflicts, and the effect of the sun over a year. */
 final readonly class TriggerFindings extends Check
@@ -75,7 +76,7 @@ final readonly class TriggerFindings extends Check
         if ($job->plan->position === null) {
             return [
                 $this->rule('trigger-place')->open(
-                    place: new FindingPlace('scenes'),
+                    place: new FindingPlace(JobStage::Scenes),
                     title: 'Location of the job is not set',
                     detail: 'Sunrise and sunset need its latitude and longitude: type them at Scenes.',
                 ),
@@ -108,7 +109,7 @@ final readonly class TriggerFindings extends Check
     private function finding(string $code, string $title, string $detail, Trigger $trigger): Finding
     {
         return $this->rule($code)->watch(
-            place: new FindingPlace('scenes', $trigger->id),
+            place: new FindingPlace(JobStage::Scenes, $trigger->id),
             title: $title,
             detail: $detail,
             source: $code === 'trigger-kit' ? Rule::LEAFLET : '',

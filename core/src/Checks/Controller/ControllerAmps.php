@@ -14,6 +14,7 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** A channel and the entire controller stay within their rated amps. */
 final readonly class ControllerAmps extends Check
@@ -66,7 +67,7 @@ final readonly class ControllerAmps extends Check
         $channel = $load->fullest() / $controller->channelAmps >= $load->amps / $controller->totalAmps;
 
         return $this->rule('controller-amps')->stop(
-            place: new FindingPlace('kit', $case->run->id),
+            place: new FindingPlace(JobStage::Kit, $case->run->id),
             title: self::metresToo($case, $controller) ??
                 sprintf(
                     '%s carries %g A%s, not %.1f A',

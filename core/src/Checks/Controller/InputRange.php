@@ -10,6 +10,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Severity;
 
 /** A controller works inside its input range. */
@@ -50,7 +51,7 @@ final readonly class InputRange extends Check
             if (!self::takes($controller, $volts)) {
                 $findings[] = $this->rule('input-range')->finding(
                     severity: $when === 'when its bank is nearly empty' ? Severity::Watch : Severity::Stop,
-                    place: new FindingPlace('kit', $case->run->id),
+                    place: new FindingPlace(JobStage::Kit, $case->run->id),
                     title: rtrim(sprintf('%s is not rated for %g V %s', strtoupper($id), $volts, $when)),
                     detail: sprintf(
                         'Its input range is %g V to %g V.',

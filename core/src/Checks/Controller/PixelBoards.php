@@ -23,6 +23,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Boards of pixel runs: outputs, pictures a second, cores for data, supply, current through the terminals, a fuse. */
 final readonly class PixelBoards extends Check
@@ -87,7 +88,7 @@ final readonly class PixelBoards extends Check
         if ($outputs === null) {
             return [
                 $this->rule('no-board')->watch(
-                    place: new FindingPlace('kit', $case->run->id),
+                    place: new FindingPlace(JobStage::Kit, $case->run->id),
                     title: "{$case->run->name()}: no pixel board",
                     detail: 'Pixels without data stay dark or show random colours. Choose a pixel board for this run at Kit.',
                     fixes: $case->takeFittingController(),
@@ -101,7 +102,7 @@ final readonly class PixelBoards extends Check
     /** @return list<Finding> about the pixels of all runs of a board: each run begins at an output of its own */
     private function outputs(JudgedRun $case, PixelOutputs $outputs): array
     {
-        $place = new FindingPlace('kit', $case->run->id);
+        $place = new FindingPlace(JobStage::Kit, $case->run->id);
         $label = $case->device($case->run->controller);
         $lines = DataOutput::needed($case->plan, (string) $case->run->controller);
         $pixels = array_sum(array_map(static fn(DataOutput $o): int => $o->pixels(), $lines));
@@ -131,7 +132,7 @@ final readonly class PixelBoards extends Check
                 $run = $case->plan->run($part->run);
                 if ($part->first > 1) {
                     $findings[$run->id] ??= $this->rule('pixels-output')->watch(
-                        place: new FindingPlace('kit', $run->id),
+                        place: new FindingPlace(JobStage::Kit, $run->id),
                         title: "{$run->name()}: more pixels than one output carries",
                         detail: "Output {$line->output} of {$label} begins at pixel {$part->first}: it needs its own data wire there, or split the run.",
                         number: (float) ($part->first - 1 + $part->pixels),
@@ -158,7 +159,7 @@ final readonly class PixelBoards extends Check
 
         return [
             $this->rule('pixel-rate')->watch(
-                place: new FindingPlace('kit', $case->run->id),
+                place: new FindingPlace(JobStage::Kit, $case->run->id),
                 title: sprintf('%s: %.0f pictures a second, %.0f wanted', $case->run->name(), $rate, self::RATE),
                 detail: sprintf(
                     '%d pixels of %d bits at 800 kbit/s on one data line: movement jumps. Divide the run over more outputs.',
@@ -184,7 +185,7 @@ final readonly class PixelBoards extends Check
 
         return [
             $this->rule('data-lead')->watch(
-                place: new FindingPlace('wire', $case->run->id),
+                place: new FindingPlace(JobStage::Wire, $case->run->id),
                 title: sprintf('%s: %.2f m of data lead, at most %g m', $case->run->name(), $metres, $most),
                 detail: 'Pixels flicker or stay dark where the data arrives blurred. Place the board at the start of the strip, ' .
                     'or put one pixel on the way: it repeats the data.' .
@@ -201,7 +202,7 @@ final readonly class PixelBoards extends Check
     {
         $id = (string) $case->run->controller;
         $label = $case->device($id);
-        $place = new FindingPlace('kit', $case->run->id);
+        $place = new FindingPlace(JobStage::Kit, $case->run->id);
         $findings = [];
         if ($case->plan->ways()->cableTo($id) === null && $case->run->supply !== null) {
             $findings[] = $this->rule('board-supply')->open(
@@ -267,7 +268,7 @@ final readonly class PixelBoards extends Check
 
         return [
             $this->rule('pixel-cores')->watch(
-                place: new FindingPlace('wire', $laid->id),
+                place: new FindingPlace(JobStage::Wire, $laid->id),
                 title: "{$name} has {$cable->cores} cores, power and data need {$needs}",
                 detail: 'Parts has a data wire beside it. A cable with a core for each data wire does without.',
                 number: (float) $cable->cores,

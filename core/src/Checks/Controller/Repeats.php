@@ -10,6 +10,7 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Kit\ShareKit;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** A repeater copies the end of the part before it: the entire strip is cut there, + and every channel (common practice, no source). */
 final readonly class Repeats extends RunCheck
@@ -34,7 +35,7 @@ final readonly class Repeats extends RunCheck
             return [];
         }
         $run = $case->run;
-        $place = new FindingPlace('kit', $run->id);
+        $place = new FindingPlace(JobStage::Kit, $run->id);
         $before = $case->plan->repeated($run);
         if ($before === null) {
             return [

@@ -12,6 +12,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Kit\SetSwitch;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** A controller that learns the kind of light from a switch or a jumper is set to its strip (the controller's instructions). */
 final readonly class SwitchSetting extends RunCheck
@@ -42,7 +43,7 @@ final readonly class SwitchSetting extends RunCheck
         if ($set === $wants || !in_array($wants, $controller->modes, true)) {
             return [];
         }
-        $place = new FindingPlace('kit', $case->run->id);
+        $place = new FindingPlace(JobStage::Kit, $case->run->id);
         $how = $controller->setting !== '' ? ' ' . ucfirst($controller->setting) . '.' : '';
         $fix = [
             new Fix(

@@ -11,6 +11,7 @@ use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** A controller that switches channels cannot drive pixels, a pixel board no channels, and neither a strip whose channels share the side that it switches. */
 final readonly class Switching extends RunCheck
@@ -48,7 +49,7 @@ final readonly class Switching extends RunCheck
 
         return [
             $this->rule('controller-kind')->stop(
-                place: new FindingPlace('kit', $case->run->id),
+                place: new FindingPlace(JobStage::Kit, $case->run->id),
                 title: "{$case->device($case->run->controller)} switches channels, {$case->run->name()} is of pixels",
                 detail: 'Pixels take their colour from a data line and connect straight to the supply; a dimmed supply destroys or confuses them.',
                 fixes: $case->chosenAgain(
@@ -62,7 +63,7 @@ final readonly class Switching extends RunCheck
     private function channels(JudgedRun $case): Finding
     {
         return $this->rule('controller-kind')->stop(
-            place: new FindingPlace('kit', $case->run->id),
+            place: new FindingPlace(JobStage::Kit, $case->run->id),
             title: "{$case->device($case->run->controller)} is a pixel board, {$case->run->name()} has channels",
             detail: 'A pixel board sends data and switches nothing: the strip stays dark or fully on. Choose a controller with its channels.',
             fixes: $case->takeFittingController(),
@@ -74,7 +75,7 @@ final readonly class Switching extends RunCheck
         $other = $strip->common === 'plus' ? 'minus' : 'plus';
 
         return $this->rule('switch-side')->stop(
-            place: new FindingPlace('kit', $case->run->id),
+            place: new FindingPlace(JobStage::Kit, $case->run->id),
             title: "{$case->device(
                 $case->run->controller,
             )} switches {$controller->switches}, {$case->run->name()} has a common {$strip->common}",

@@ -20,6 +20,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Rules of fixtures fed by a low-voltage supply: a cable, enough volts, voltage drop within the limit. */
 final readonly class Lamps extends Check
@@ -57,7 +58,7 @@ final readonly class Lamps extends Check
             return [];
         }
         $name = strtoupper($fitting->id);
-        $place = new FindingPlace('wire', $fitting->id);
+        $place = new FindingPlace(JobStage::Wire, $fitting->id);
         if ($plan->ways()->cableTo($fitting->id) === null) {
             return [
                 $this->rule('lamp-loose')->open(

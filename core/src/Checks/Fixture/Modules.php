@@ -16,6 +16,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /**
  * Rules of dimming modules: watts of LED load and the least load (phase-cut), the current of the control line (0-10 V),
@@ -79,7 +80,7 @@ final readonly class Modules extends Check
             }
             if ($fixture !== null && $fitting->module === null && in_array($fixture->dim, Dimmer::DIMS, true)) {
                 $findings[] = $this->rule('no-module')->open(
-                    place: new FindingPlace('wire', $id),
+                    place: new FindingPlace(JobStage::Wire, $id),
                     title: strtoupper($id) . ": no dimmer for {$fitting->count} x {$fixture->name()}",
                     detail: 'Choose a module. ' . self::MAINS,
                     fixes: self::take($plan, $id, $shelf),
@@ -105,7 +106,7 @@ final readonly class Modules extends Check
             array_map(static fn(Fitting $f): float => $f->count * ($plan->fixture($f->kit)->watts ?? 0.0), $on),
         );
         $first = (string) array_key_first($on);
-        $place = new FindingPlace('wire', $first);
+        $place = new FindingPlace(JobStage::Wire, $first);
         $name = strtoupper($id);
         $leaflet = 'the module’s instructions, on the shelf';
         $other = self::take($plan, $first, $shelf);
@@ -213,7 +214,7 @@ final readonly class Modules extends Check
         $dimmed = $fixture->dim === 'none' ? 'cannot be dimmed' : "is dimmed by {$fixture->dim}";
 
         return $this->rule('module-kind')->stop(
-            place: new FindingPlace('wire', $id),
+            place: new FindingPlace(JobStage::Wire, $id),
             title: strtoupper($id) . " {$dimmed}, {$dimmer->name()} dims by {$dimmer->dims()}",
             detail: 'It stays dark, flickers or is destroyed. ' . self::MAINS,
             fixes: self::take($plan, $id, $shelf),

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Every controller that has its own network to join has joined it. */
 final readonly class NotJoined extends Check
@@ -26,7 +27,7 @@ final readonly class NotJoined extends Check
             $profile = $job->plan->controller($id)->profile ?? $job->plan->module($id)?->profile;
             if ($profile !== null && !in_array($id, $job->state->joined, true)) {
                 $findings[] = $this->rule('not-joined')->open(
-                    place: new FindingPlace('join', $id),
+                    place: new FindingPlace(JobStage::Join, $id),
                     title: strtoupper($id) . ' is not joined yet',
                     detail: 'So far only its own key switches it.',
                 );

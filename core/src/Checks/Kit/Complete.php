@@ -14,6 +14,7 @@ use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** A run has all its kit, every cable a core for + and one for each return, the controller a channel for each. */
 final readonly class Complete extends RunCheck
@@ -40,7 +41,7 @@ final readonly class Complete extends RunCheck
         // A ready-made set is all of it.
         if ($lacking !== [] && $case->plan->setOn($case->run) === null) {
             $findings[] = $this->rule('lacking')->open(
-                place: new FindingPlace('kit', $case->run->id),
+                place: new FindingPlace(JobStage::Kit, $case->run->id),
                 title: $case->run->name() . ' lacks ' . implode(', ', $lacking),
                 detail: 'Choose them from the shelf; until then nothing can be calculated.',
             );
@@ -71,7 +72,7 @@ final readonly class Complete extends RunCheck
         }
 
         return $this->rule('cores')->stop(
-            place: new FindingPlace('wire', $id),
+            place: new FindingPlace(JobStage::Wire, $id),
             title: sprintf('%s has %d cores, %d are needed', strtoupper($id), $has, $needs),
             detail: 'One core for + and one for each channel’s return.',
             number: $has,
@@ -83,7 +84,7 @@ final readonly class Complete extends RunCheck
     private function channels(JudgedRun $case, string $id, int $has, int $needs): Finding
     {
         return $this->rule('channels')->stop(
-            place: new FindingPlace('kit', $case->run->id),
+            place: new FindingPlace(JobStage::Kit, $case->run->id),
             title: strtoupper($id) . ' has too few channels',
             detail: "It has {$has}, the strip needs {$needs}.",
             number: $has,

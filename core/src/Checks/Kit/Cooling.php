@@ -9,6 +9,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** A strong strip needs metal behind it: bare on wood or plaster it cooks itself (common practice, no source). */
 final readonly class Cooling extends RunCheck
@@ -31,7 +32,7 @@ final readonly class Cooling extends RunCheck
 
         return [
             $this->rule('hot-bare')->watch(
-                place: new FindingPlace('kit', $run->id),
+                place: new FindingPlace(JobStage::Kit, $run->id),
                 title: sprintf('%s: %.1f W/m without a profile', $run->name(), $makes),
                 detail: sprintf(
                     'Above %g W/m a strip needs metal behind it: on wood or plaster it gets hot, ages and comes loose. ' .

@@ -12,6 +12,7 @@ use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Kit\Control;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Zigbee controllers without a control: phones reach one through a hub only. */
 final readonly class HubAsked extends Check
@@ -37,7 +38,7 @@ final readonly class HubAsked extends Check
 
         return [
             $this->rule('no-hub')->open(
-                place: new FindingPlace('kit', 'hub'),
+                place: new FindingPlace(JobStage::Kit, 'hub'),
                 title: 'No hub yet',
                 detail: strtoupper(implode(', ', $alone)) .
                     (count($alone) === 1 ? ' has' : ' have') .

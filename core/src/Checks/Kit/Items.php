@@ -21,6 +21,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Other items: whether their run, supply or cable exists, their radio fits, and their ratings are kept. */
 final readonly class Items extends Check
@@ -88,7 +89,7 @@ final readonly class Items extends Check
     private function nowhere(Item $item, Entry $entry): Finding
     {
         return $this->rule('item-on')->open(
-            place: new FindingPlace('kit', $item->id),
+            place: new FindingPlace(JobStage::Kit, $item->id),
             title: $entry->name() . ' is assigned to nothing',
             detail: 'Choose what it belongs to, or remove it: a set belongs to a run, modules to a supply, a plug to a cable.',
             fixes: [
@@ -122,7 +123,7 @@ final readonly class Items extends Check
             array_intersect_key(array_fill_keys($control->speaks, true), $families) === []
         ) {
             $findings[] = $this->rule('item-speaks')->watch(
-                place: new FindingPlace('kit', $item->id),
+                place: new FindingPlace(JobStage::Kit, $item->id),
                 title: $control->name() . ' cannot control any light here',
                 detail: $control->readsHub
                     ? 'It reads a hub, and the job has none. Choose a hub, or remove it.'
@@ -136,7 +137,7 @@ final readonly class Items extends Check
         $site = TapeNotes::read($job->plan->places[$item->place]->notes ?? '')->site;
         if ($control->mains && $site->outlets === []) {
             $findings[] = $this->rule('panel-mains')->watch(
-                place: new FindingPlace('kit', $item->id),
+                place: new FindingPlace(JobStage::Kit, $item->id),
                 title: $control->name() . ' needs mains, and none is known there',
                 detail: 'A spur for it is laid by a licensed person; add it at Survey, or choose a battery panel.',
             );
@@ -172,7 +173,7 @@ final readonly class Items extends Check
     {
         $cable = $job->plan->cables[(string) $item->on];
         $name = strtoupper($cable->id);
-        $place = new FindingPlace('wire', $cable->id);
+        $place = new FindingPlace(JobStage::Wire, $cable->id);
         $amps = round($job->cables()[$cable->id]->openAmps ?? 0.0, 4);
         $may = $values->number('amps', 0.1, 200);
         $pins = $values->whole('pins', 2, 20);
@@ -240,7 +241,7 @@ final readonly class Items extends Check
         foreach ($halves as $cable => $genders) {
             if (count($genders) > 1 && count(array_unique($genders)) === 1 && $genders[0] !== 'both') {
                 $findings[] = $this->rule('plug-gender')->stop(
-                    place: new FindingPlace('wire', $cable),
+                    place: new FindingPlace(JobStage::Wire, $cable),
                     title: strtoupper($cable) .
                         ': two ' .
                         ($genders[0] === 'male' ? 'plugs' : 'sockets') .
@@ -264,7 +265,7 @@ final readonly class Items extends Check
 
         return [
             $this->rule('set-short')->stop(
-                place: new FindingPlace('kit', $run->id),
+                place: new FindingPlace(JobStage::Kit, $run->id),
                 title: sprintf('%s is %.2f m short for %s', $entry->name(), $run->length() - $metres, $run->name()),
                 detail: 'Sets are not joined end to end: the second one dims. Choose a longer one, or single parts.',
                 number: $metres,

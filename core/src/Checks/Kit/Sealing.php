@@ -8,6 +8,7 @@ use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Outdoors a strip is sealed or is in a profile: water on pads lets the copper rot (common practice, no source). */
 final readonly class Sealing extends RunCheck
@@ -38,7 +39,7 @@ final readonly class Sealing extends RunCheck
 
         return [
             $this->rule('unsealed')->watch(
-                place: new FindingPlace('kit', $run->id),
+                place: new FindingPlace(JobStage::Kit, $run->id),
                 title: "{$run->name()}: open strip in a wet place",
                 detail: 'Seal it or put it into a gasketed profile; sealed strips cost more and cool less.',
             ),

@@ -11,6 +11,7 @@ use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Solderless trial boards in permanent work: in the plan, or among the client's own kit. */
 final readonly class TrialBoards extends Check
@@ -27,7 +28,7 @@ final readonly class TrialBoards extends Check
         foreach (array_keys($state->plan->owned) as $id) {
             $kit = $state->plan->kit[$id] ?? null;
             if ($kit !== null && ($kit->written['trial'] ?? false) === true) {
-                $findings[] = $this->finding($kit->entry->name(), new FindingPlace('kit'), [
+                $findings[] = $this->finding($kit->entry->name(), new FindingPlace(JobStage::Kit), [
                     new Fix('Not for permanent work', SetOwned::payload(kit: $id, count: 0)),
                 ]);
             }
@@ -39,7 +40,7 @@ final readonly class TrialBoards extends Check
                 $seen[$case->run->controller] = true;
                 $findings[] = $this->finding(
                     $case->controller->name(),
-                    new FindingPlace('kit', $case->run->id),
+                    new FindingPlace(JobStage::Kit, $case->run->id),
                     $case->takeFittingController(),
                 );
             }

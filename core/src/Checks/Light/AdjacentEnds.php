@@ -21,6 +21,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 
 /** Ends of two runs of the same strip within a metre of each other: a difference above 5 % is visible (common practice, no source). */
@@ -126,7 +127,7 @@ final readonly class AdjacentEnds extends Check implements SolvesFixes
         float $more,
     ): Finding {
         return $this->rule('seam-runs')->watch(
-            place: new FindingPlace('wire', $dark->id),
+            place: new FindingPlace(JobStage::Wire, $dark->id),
             title: self::title($dark, $bright),
             detail: sprintf(
                 '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Feed them alike.',

@@ -12,6 +12,7 @@ use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Over 3 SDCM steps of one mix along a run are seen: a starved colour strip turns red (common practice, no source). */
 final readonly class ColourShift extends RunCheck
@@ -49,7 +50,7 @@ final readonly class ColourShift extends RunCheck
 
         return [
             $this->rule('colour-shift')->watch(
-                place: new FindingPlace('wire', $case->run->id),
+                place: new FindingPlace(JobStage::Wire, $case->run->id),
                 title: sprintf('%s changes its colour by %.0f steps', $case->run->name(), $shift),
                 detail: 'With every channel full, the place farthest from a feed has another tint than the one nearest: blue ' .
                     'and green need more volts than red. More than 3 steps are visible.',

@@ -21,6 +21,7 @@ use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
@@ -71,7 +72,7 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
         return [
             $this->rule('evenness')->finding(
                 severity: $severity,
-                place: new FindingPlace('wire', $case->run->id),
+                place: new FindingPlace(JobStage::Wire, $case->run->id),
                 title: $title,
                 detail: sprintf(
                     'Darkest %.2f of the brightest, at %.2f m; limit %.2f.%s',

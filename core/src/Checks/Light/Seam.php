@@ -13,6 +13,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Severity;
 
 /** Ends of one run within a metre of each other: a difference above 5 % is visible (common practice, no source). */
@@ -57,7 +58,7 @@ final readonly class Seam extends RunCheck
         return [
             $this->rule('seam')->finding(
                 severity: $range->straddles($limit) ? Severity::Watch : Severity::Stop,
-                place: new FindingPlace('wire', $case->run->id),
+                place: new FindingPlace(JobStage::Wire, $case->run->id),
                 title: $case->run->name() .
                     ' seam: ' .
                     ($seam <= $limit ? 'just even' : 'the ends differ where they meet'),

@@ -15,6 +15,7 @@ use EmberDusk\Parts\PiecesToCut;
 use EmberDusk\Plan\Changes\Kit\SetAssembly;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Assemblies that are impossible or do not last: pieces too long, glue in wet places, heat. */
 final readonly class AssemblyFindings extends Check
@@ -36,7 +37,7 @@ final readonly class AssemblyFindings extends Check
         $lengths = PiecesToCut::for($plan, $state->shelf);
         foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as [$piece, $kit, $group]) {
             $findings[] = $this->rule('too-long')->stop(
-                place: new FindingPlace('parts', $piece->run),
+                place: new FindingPlace(JobStage::Parts, $piece->run),
                 title: "{$piece->what} is longer than any {$kit->entry->name()}",
                 detail: sprintf(
                     '%s without joints, but stock has %s. Allow a joint, choose another %s, or add a longer offcut.',
@@ -61,7 +62,7 @@ final readonly class AssemblyFindings extends Check
         foreach ($plan->runs as $run) {
             if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
                 $findings[] = $this->rule('glue-damp')->watch(
-                    place: new FindingPlace('parts', $run->id),
+                    place: new FindingPlace(JobStage::Parts, $run->id),
                     title: "{$run->name()} is sealed with hot glue where it is damp",
                     detail: 'Hot glue fails in wet places. Use silicone; it takes a day to cure.',
                     fixes: [new Fix('Seal it with silicone', SetAssembly::payload(run: $run->id, seal: 'silicone'))],
@@ -85,7 +86,7 @@ final readonly class AssemblyFindings extends Check
                     ),
                 );
                 $findings[] = $this->rule('profile-heat')->watch(
-                    place: new FindingPlace('parts', $run->id),
+                    place: new FindingPlace(JobStage::Parts, $run->id),
                     title: "{$run->name()} gives off more heat than its profile is rated for",
                     detail: sprintf(
                         '%.1f W/m from the strip, “%s” is rated %.1f W/m. Choose a larger profile or a weaker strip: a hot strip ages fast.',

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Problems of the parts list: assemblies, overdue parts. */
 final readonly class PartFindings extends Check
@@ -25,7 +26,7 @@ final readonly class PartFindings extends Check
             $name = ($state->plan->kit[$key] ?? $state->shelf->find($key))?->entry->name();
             if ($name !== null && $mark->late($state->today)) {
                 $findings[] = $this->rule('part-late')->watch(
-                    place: new FindingPlace('parts', $key),
+                    place: new FindingPlace(JobStage::Parts, $key),
                     title: "{$name} is overdue",
                     detail: "It was due on {$mark->arrives}. Ask the supplier, then set another day or mark it as in hand.",
                 );

@@ -13,6 +13,7 @@ use EmberDusk\Plan\Changes\Kit\SetSpare;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Items that would silently count as 0 in the quote: missing prices or rates, free work, unused kit. */
 final readonly class PriceFindings extends Check
@@ -46,7 +47,7 @@ final readonly class PriceFindings extends Check
             $foreign = $terms->foreign($kit);
             if ($foreign !== null) {
                 $findings[] = $this->rule('currency')->watch(
-                    place: new FindingPlace('parts', $id),
+                    place: new FindingPlace(JobStage::Parts, $id),
                     title: "{$kit->entry->name()} is priced in {$foreign}",
                     detail: "The job uses {$terms->currency}, so it counts as 0 in every total. Give the job a " .
                         "rate for {$foreign} at the quote, or give the shelf a price in {$terms->currency}.",
@@ -58,7 +59,7 @@ final readonly class PriceFindings extends Check
                 $kit->beside()?->clients !== true
             ) {
                 $findings[] = $this->rule('no-price')->watch(
-                    place: new FindingPlace('parts', $id),
+                    place: new FindingPlace(JobStage::Parts, $id),
                     title: "{$kit->entry->name()} has no price",
                     detail: 'It counts as 0 in every total, and no proposal uses it. Give it a price on the kit shelf and update the job’s copy.',
                 );
@@ -77,7 +78,7 @@ final readonly class PriceFindings extends Check
 
         return [
             $this->rule('free-work')->watch(
-                place: new FindingPlace('parts'),
+                place: new FindingPlace(JobStage::Parts),
                 title: 'Hourly rate is 0',
                 detail: 'The quote has parts only, and proposals do not distinguish between one joint and ' .
                     'twenty. Set the price of an hour where the quote is.',
@@ -107,7 +108,7 @@ final readonly class PriceFindings extends Check
                     'It saves nothing until the plan uses it. Choose it at Kit, or remove it from the client’s list.';
             }
             $findings[] = $this->rule('unused')->open(
-                place: new FindingPlace('parts', $id),
+                place: new FindingPlace(JobStage::Parts, $id),
                 title: $owned ? "The client’s {$name} is not used" : "{$name}: spares without use",
                 detail: $detail,
                 fixes: [

@@ -16,6 +16,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** The worst current of a cable stays within its ampacity as laid (docs/model.md 7). */
 final readonly class CableCapacity extends Check
@@ -61,7 +62,7 @@ final readonly class CableCapacity extends Check
     {
         $rating = CableRating::for($job->plan, $laid);
         $name = strtoupper($laid->id);
-        $place = new FindingPlace('wire', $laid->id);
+        $place = new FindingPlace(JobStage::Wire, $laid->id);
         $findings = [];
         if ($rating->asks) {
             $findings[] = $this->rule('laying')->open(

@@ -15,6 +15,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Severity;
 
 /**
@@ -80,7 +81,7 @@ final readonly class Fusing extends Check
         $guard = Guard::for($job->plan, $laid);
         $capacity = $rating->amps ?? 0.0;
         $name = strtoupper($laid->id);
-        $place = new FindingPlace('wire', $laid->id);
+        $place = new FindingPlace(JobStage::Wire, $laid->id);
         $own = $job->plan->fuse($laid->fuse)?->amps;
         $bare = $guard->battery && $laid->from === $guard->supply && $own === null;
         $small = $own !== null && Guard::needs($load) > $own;

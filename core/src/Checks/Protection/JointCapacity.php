@@ -12,6 +12,7 @@ use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** A joint is rated for its current, also with another feed open: clip-on strip connectors 3 A (common practice, no source; on the shelf). */
 final readonly class JointCapacity extends Check
@@ -44,7 +45,7 @@ final readonly class JointCapacity extends Check
                 static fn(Connector $c): float => $c->minutes ?? 60.0,
             );
             $findings[] = $this->rule('joint-amps')->stop(
-                place: new FindingPlace('wire', $id),
+                place: new FindingPlace(JobStage::Wire, $id),
                 title: sprintf('%s carries %.1f A, its %s %g A', $name, $result->openAmps, $joint->joint, $joint->amps),
                 detail: 'The contact gets hot.',
                 number: $result->openAmps,

@@ -13,6 +13,7 @@ use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Existing legs that feed a strip: none of them may still be connected to mains. */
 final readonly class LegMains extends Check
@@ -37,7 +38,7 @@ final readonly class LegMains extends Check
             if ($outlet !== null) {
                 $name = strtoupper($id);
                 $findings[] = $this->rule('leg-mains')->stop(
-                    place: new FindingPlace('wire', $id),
+                    place: new FindingPlace(JobStage::Wire, $id),
                     title: "{$name} is leg {$cable->leg}, which is connected to mains at {$outlet}",
                     detail: 'Mains would be on the strip: it destroys it and can kill. ' .
                         'Prove the leg dead, disconnect it at both ends, then correct the notes. Mains work is for a licensed person; local codes decide.',

@@ -14,6 +14,7 @@ use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Severity;
 
 /**
@@ -57,7 +58,7 @@ final readonly class RailCapacity extends RunCheck
         return [
             $this->rule('rail-amps')->finding(
                 severity: $stated === null ? Severity::Watch : Severity::Stop,
-                place: new FindingPlace('wire', $case->run->id),
+                place: new FindingPlace(JobStage::Wire, $case->run->id),
                 title: sprintf('%.1f A into one end of %s, rail rating %g A', $amps, $case->run->name(), $limit),
                 detail: ($stated === null
                     ? 'The entry has no rail rating; for a strip of 8 to 12 mm that is a lot. '

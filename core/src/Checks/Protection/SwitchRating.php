@@ -11,6 +11,7 @@ use EmberDusk\Kit\InlineSwitch;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** A switch in a lead is rated for the current and the d.c. volts: otherwise its contacts weld. */
 final readonly class SwitchRating extends Check
@@ -51,7 +52,7 @@ final readonly class SwitchRating extends Check
             $name = strtoupper($id);
             if ($amps > $switch->amps) {
                 $findings[] = $this->rule('switch-amps')->stop(
-                    place: new FindingPlace('wire', $id),
+                    place: new FindingPlace(JobStage::Wire, $id),
                     title: sprintf('The switch in %s breaks %g A, %.2f A flow', $name, $switch->amps, $amps),
                     detail: 'A d.c. arc does not go out: too small a switch welds or burns. Choose one rated for this current at d.c.',
                     number: $amps,
@@ -61,7 +62,7 @@ final readonly class SwitchRating extends Check
             }
             if ($volts > $switch->volts) {
                 $findings[] = $this->rule('switch-volts')->stop(
-                    place: new FindingPlace('wire', $id),
+                    place: new FindingPlace(JobStage::Wire, $id),
                     title: sprintf(
                         'The switch in %s is rated for %g V d.c., %.1f V are there',
                         $name,

@@ -8,6 +8,7 @@ use EmberDusk\Checks\JudgedRun;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Touchable d.c.: 60 V where it is dry, 30 V where it is damp (IEC 60364-4-41, from memory), at the highest volts of a supply, its bank on charge included. */
 final readonly class TouchVoltage extends RunCheck
@@ -46,7 +47,7 @@ final readonly class TouchVoltage extends RunCheck
 
         return [
             $this->rule('touch')->stop(
-                place: new FindingPlace('kit', $case->run->id),
+                place: new FindingPlace(JobStage::Kit, $case->run->id),
                 title: sprintf(
                     '%s: %.1f V where people can touch it',
                     // The volts of a bank before a converter are not on the strip.

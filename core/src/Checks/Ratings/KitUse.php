@@ -9,6 +9,7 @@ use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** One use of a kit entry in a plan: a device, a fixture, a cable or a part of it, a strip, a profile, an item. */
 final readonly class KitUse
@@ -32,29 +33,37 @@ final readonly class KitUse
         $plan = $job->plan;
         foreach (['supplies', 'controllers', 'hubs', 'modules'] as $list) {
             foreach ($plan->{$list} as $id => $device) {
-                yield from self::one($plan, $list, $id, $device->kit, strtoupper($id), 'kit', $job->placeOf($id)->id);
+                yield from self::one(
+                    $plan,
+                    $list,
+                    $id,
+                    $device->kit,
+                    strtoupper($id),
+                    JobStage::Kit,
+                    $job->placeOf($id)->id,
+                );
             }
         }
         foreach ($plan->fixtures as $id => $fitting) {
-            yield from self::one($plan, 'fixtures', $id, $fitting->kit, strtoupper($id), 'wire', $id);
+            yield from self::one($plan, 'fixtures', $id, $fitting->kit, strtoupper($id), JobStage::Wire, $id);
         }
         foreach ($plan->runs as $id => $run) {
-            yield from self::one($plan, 'runs', $id, $run->strip, $run->name(), 'kit', $id);
+            yield from self::one($plan, 'runs', $id, $run->strip, $run->name(), JobStage::Kit, $id);
             $making = $plan->makings[$id] ?? null;
             foreach (['profile' => $making?->profile, 'diffuser' => $making?->diffuser] as $part => $kit) {
-                yield from self::one($plan, $part, $id, $kit, "{$run->name()}, {$part}", 'kit', $id);
+                yield from self::one($plan, $part, $id, $kit, "{$run->name()}, {$part}", JobStage::Kit, $id);
             }
         }
         foreach ($plan->cables as $id => $cable) {
             $name = strtoupper($id);
-            yield from self::one($plan, 'cables', $id, $cable->kit, $name, 'wire', $id);
+            yield from self::one($plan, 'cables', $id, $cable->kit, $name, JobStage::Wire, $id);
             foreach (['joint' => $cable->joint, 'fuse' => $cable->fuse, 'switch' => $cable->switch] as $part => $kit) {
-                yield from self::one($plan, $part, $id, $kit, "{$name}, {$part}", 'wire', $id);
+                yield from self::one($plan, $part, $id, $kit, "{$name}, {$part}", JobStage::Wire, $id);
             }
         }
         foreach ($plan->items as $id => $item) {
             $name = $plan->kit[$item->kit]->entry->name();
-            yield from self::one($plan, 'items', $id, $item->kit, $name, 'kit', $id);
+            yield from self::one($plan, 'items', $id, $item->kit, $name, JobStage::Kit, $id);
         }
     }
 
@@ -65,7 +74,7 @@ final readonly class KitUse
         string $id,
         ?string $kit,
         string $label,
-        string $stage,
+        JobStage $stage,
         string $at,
     ): iterable {
         $snapshot = $plan->kit[$kit ?? ''] ?? null;

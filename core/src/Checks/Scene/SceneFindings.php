@@ -15,6 +15,7 @@ use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Refusal;
 
 /** Scenes: runs that are uneven in a scene but even at full, peaks above a supply's limit, and unsolved scenes. */
@@ -46,7 +47,7 @@ final readonly class SceneFindings extends Check
                     continue;
                 }
                 $findings[] = $this->rule('scene-limit')->watch(
-                    place: new FindingPlace('wire', $id),
+                    place: new FindingPlace(JobStage::Wire, $id),
                     title: sprintf(
                         '%s at %.0f %% of its level in “%s”',
                         $run->name(),
@@ -117,7 +118,7 @@ final readonly class SceneFindings extends Check
             foreach ($state->scenes[$id] ?? [] as $run => $result) {
                 if ($result instanceof Refusal) {
                     $findings[] = $this->rule('scene-unsolved')->stop(
-                        place: new FindingPlace('wire', $run),
+                        place: new FindingPlace(JobStage::Wire, $run),
                         title: "“{$scene->name}” has no solution",
                         detail: $result->getMessage(),
                         source: '',
@@ -131,7 +132,7 @@ final readonly class SceneFindings extends Check
                 $limit = $state->plan->limits->evenness;
                 if ($result->evenness() < $limit && $full->evenness() >= $limit) {
                     $findings[] = $this->rule('scene-evenness')->watch(
-                        place: new FindingPlace('wire', $run),
+                        place: new FindingPlace(JobStage::Wire, $run),
                         title: "{$state->plan->run($run)->name()} is uneven in “{$scene->name}”",
                         detail: sprintf(
                             'Darkest %.2f of the brightest there, %.2f at full; limit %.2f. Dimming does not make a strip more even: ' .

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Problems of the plan of work: circular waits, work outside the visits. */
 final readonly class ScheduleFindings extends Check
@@ -33,7 +34,7 @@ final readonly class ScheduleFindings extends Check
         } else {
             $findings = [
                 $this->rule('circle')->stop(
-                    place: new FindingPlace('build'),
+                    place: new FindingPlace(JobStage::Build),
                     title: 'Steps wait for each other',
                     detail: "{$schedule->circle()} Until then the added waits are ignored.",
                 ),
@@ -47,7 +48,7 @@ final readonly class ScheduleFindings extends Check
         );
         if ($outside !== []) {
             $findings[] = $this->rule('visits')->open(
-                place: new FindingPlace('build'),
+                place: new FindingPlace(JobStage::Build),
                 title: 'The work does not fit into the visits',
                 detail: sprintf(
                     '%s needs another %s, currently from %s. Add a visit, or make one longer.',

@@ -18,6 +18,7 @@ use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Input;
+use EmberDusk\Values\JobStage;
 
 /** Batteries: a tap at the wanted volts or a converter from the shelf, the effect of a tap on the bank, the usual caution. */
 final readonly class BankFindings extends PlaceCheck
@@ -40,7 +41,7 @@ final readonly class BankFindings extends PlaceCheck
         $findings = [];
         foreach ($site->batteries as $battery) {
             $bank = new Bank($battery);
-            $at = new FindingPlace('survey', "{$place->id}:{$battery->spot->word->line}");
+            $at = new FindingPlace(JobStage::Survey, "{$place->id}:{$battery->spot->word->line}");
             $name = $battery->spot->name;
             if ($battery->mixed) {
                 $findings[] = $this->rule('bank-mixed')->stop(

@@ -14,6 +14,7 @@ use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Power sources and legs of a site, and their problems. */
 final readonly class PowerFindings extends PlaceCheck
@@ -53,7 +54,7 @@ final readonly class PowerFindings extends PlaceCheck
         $here = array_filter($runs, static fn(Run $r): bool => !self::fedFromElsewhere($plan, $r));
         if ($here !== [] && $site->outlets === [] && $site->batteries === [] && $site->legs === []) {
             $findings[] = $this->rule('no-power')->open(
-                place: new FindingPlace('survey', $place->id),
+                place: new FindingPlace(JobStage::Survey, $place->id),
                 title: "Where is power in {$place->name}?",
                 detail: 'Type an outlet, a spur, a battery or a leg from one, such as “outlet P1 dais, circuit C2”.',
             );
@@ -61,14 +62,14 @@ final readonly class PowerFindings extends PlaceCheck
         foreach ($site->outlets as $outlet) {
             if ($outlet->keyed) {
                 $findings[] = $this->rule('keyed')->watch(
-                    place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
+                    place: new FindingPlace(JobStage::Survey, "{$place->id}:{$outlet->spot->word->line}"),
                     title: "{$outlet->spot->name} is live with the key only",
                     detail: 'Its loads lose power when the key is turned: hubs drop out, and a controller starts at its power-on state each time.',
                 );
             }
             if ($outlet->damp || $site->damp === true) {
                 $findings[] = $this->rule('damp-outlet')->watch(
-                    place: new FindingPlace('survey', "{$place->id}:{$outlet->spot->word->line}"),
+                    place: new FindingPlace(JobStage::Survey, "{$place->id}:{$outlet->spot->word->line}"),
                     title: "{$outlet->spot->name} is in a damp place",
                     detail: 'Work on mains is for a licensed person, who judges residual-current protection and the rating of the ' .
                         'box by local rules.',
@@ -100,13 +101,13 @@ final readonly class PowerFindings extends PlaceCheck
         if ($untraced !== []) {
             $names = implode(', ', array_map(static fn(CableLeg $l): string => $l->name, $untraced));
             $findings[] = $this->rule('untraced')->open(
-                place: new FindingPlace('survey', "{$place->id}:trace"),
+                place: new FindingPlace(JobStage::Survey, "{$place->id}:trace"),
                 title: count($untraced) === 1 ? "Leg {$names} is not traced" : "Legs {$names} are not traced",
                 detail: 'Disconnect every leg, prove it dead, then trace it before you use it for light.',
             );
         }
         foreach ($site->legs as $leg) {
-            $at = new FindingPlace('survey', "{$place->id}:{$leg->span->line}");
+            $at = new FindingPlace(JobStage::Survey, "{$place->id}:{$leg->span->line}");
             if ($leg->open || $leg->broken !== []) {
                 if ($leg->open) {
                     $title = "Leg {$leg->name} gives no tone";

@@ -14,6 +14,7 @@ use EmberDusk\Survey\Site\Present;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Existing installation: lights to remove or keep, the client's hub, spare capacity, reserves. */
 final readonly class PresentFindings extends Check
@@ -171,6 +172,6 @@ final readonly class PresentFindings extends Check
 
     private static function at(Room $place, Present $present): FindingPlace
     {
-        return new FindingPlace('survey', "{$place->id}:{$present->word->line}");
+        return new FindingPlace(JobStage::Survey, "{$place->id}:{$present->word->line}");
     }
 }

@@ -23,6 +23,7 @@ use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Open questions and problems of the survey: damp, mounting, legs, boxes, power, radio channels. */
 final readonly class SiteFindings extends Check
@@ -82,7 +83,7 @@ final readonly class SiteFindings extends Check
 
         return [
             $this->rule('damp')->open(
-                place: new FindingPlace('survey', $place->id),
+                place: new FindingPlace(JobStage::Survey, $place->id),
                 title: "Is {$place->name} dry or damp?",
                 detail: 'It decides the touch voltage limit and the sealing.',
                 source: sprintf(
@@ -110,7 +111,7 @@ final readonly class SiteFindings extends Check
             );
             if ($run->mounting === []) {
                 $findings[] = $this->rule('mounting')->open(
-                    place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
+                    place: new FindingPlace(JobStage::Survey, "{$run->place}:run:{$run->word}"),
                     title: "How is {$run->name()} mounted?",
                     detail: 'Profile, bare, outdoors, moving or removable: it decides fixing, sealing and cooling.',
                     fixes: array_map($fix, ['profile', 'bare']),
@@ -123,7 +124,7 @@ final readonly class SiteFindings extends Check
                 !$plan->sealed($run)
             ) {
                 $findings[] = $this->rule('damp-run')->watch(
-                    place: new FindingPlace('survey', "{$run->place}:run:{$run->word}"),
+                    place: new FindingPlace(JobStage::Survey, "{$run->place}:run:{$run->word}"),
                     title: "{$run->name()} is bare in a damp place",
                     detail: 'Water on pads corrodes the copper. Use a gasketed profile or a splash-proof strip.',
                     fixes: [new Fix('Use a profile', NoteRun::payload(run: $id, word: 'profile', on: true))],
@@ -133,7 +134,7 @@ final readonly class SiteFindings extends Check
         foreach (array_diff_key($site->runs, array_column($runs, null, 'word')) as $word => $note) {
             $findings[] = $this->rule('run-unmeasured')->open(
                 place: new FindingPlace(
-                    'survey',
+                    JobStage::Survey,
                     array_key_first($runs) === null ? '' : reset($runs)->place . ':' . $note->span->line,
                 ),
                 title: ucfirst($word) . ' is described but not measured',
@@ -149,7 +150,7 @@ final readonly class SiteFindings extends Check
     {
         $findings = [];
         foreach ($site->boxes as $box) {
-            $at = new FindingPlace('survey', "{$place->id}:{$box->spot->word->line}");
+            $at = new FindingPlace(JobStage::Survey, "{$place->id}:{$box->spot->word->line}");
             // A supply in it is judged by its own rating.
             $held = array_filter(
                 $plan->supplies,
@@ -207,7 +208,7 @@ final readonly class SiteFindings extends Check
             if ($over !== []) {
                 $free = Channels::free($wifi);
                 $findings[] = $this->rule('channel')->watch(
-                    place: new FindingPlace('survey', $place),
+                    place: new FindingPlace(JobStage::Survey, $place),
                     title: "Zigbee channel {$radio->channel} overlaps Wi-Fi channel " . implode(' and ', $over),
                     detail: sprintf(
                         '%d MHz is less than 11 MHz from %d MHz. %s',

@@ -16,6 +16,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Problems of unit positions: a box that is gone or too small, no mains for a supply. */
 final readonly class StandingFindings extends Check
@@ -63,7 +64,7 @@ final readonly class StandingFindings extends Check
         if ($gone) {
             return [
                 $this->rule('stands-lost')->watch(
-                    place: new FindingPlace('survey', $place->id),
+                    place: new FindingPlace(JobStage::Survey, $place->id),
                     title: "{$name} stands at {$stands->words(
                         $plan->terms->length,
                     )}, which {$place->name} does not have",
@@ -80,7 +81,7 @@ final readonly class StandingFindings extends Check
 
         return [
             $this->rule('mains-reach')->stop(
-                place: new FindingPlace('survey', $place->id),
+                place: new FindingPlace(JobStage::Survey, $place->id),
                 title: "{$name} needs mains, and {$place->name} has none",
                 detail: 'Add the existing outlet or spur to the notes, place the supply where mains is, ' .
                     'or feed this place from a battery. Mains is for a licensed person.',
@@ -106,7 +107,7 @@ final readonly class StandingFindings extends Check
                     $title = strtoupper(implode(', ', $out)) . " does not go into {$box->spot->name}";
                 }
                 $findings[] = $this->rule('box-full')->watch(
-                    place: new FindingPlace('survey', "{$place->id}:{$box->spot->word->line}"),
+                    place: new FindingPlace(JobStage::Survey, "{$place->id}:{$box->spot->word->line}"),
                     title: $title,
                     detail: sprintf(
                         '%s take %.0f %% of its room; %.0f %% is for air, bends and joints. Place one elsewhere, or choose a larger box.',

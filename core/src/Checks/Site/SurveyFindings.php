@@ -15,6 +15,7 @@ use EmberDusk\Survey\TapeText;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Open points of the tape notes: lines that are not understood, places without measurements, runs that are gone. */
 final readonly class SurveyFindings extends Check
@@ -41,7 +42,7 @@ final readonly class SurveyFindings extends Check
             }
             if ($sheet->site->said) {
                 $findings[] = $this->rule('said')->open(
-                    place: new FindingPlace('survey', $id),
+                    place: new FindingPlace(JobStage::Survey, $id),
                     title: "{$place->name}: lengths are not measured",
                     detail: 'Good enough to plan. Measure before you order or cut: type the measured length ' .
                         'instead, and remove the line “said”. Decisions stay.',
@@ -58,7 +59,7 @@ final readonly class SurveyFindings extends Check
                     ];
                 }
                 $findings[] = $this->rule('slip')->stop(
-                    place: new FindingPlace('survey', "{$id}:{$slip->line}"),
+                    place: new FindingPlace(JobStage::Survey, "{$id}:{$slip->line}"),
                     title: "Line {$slip->line} is not understood",
                     detail: $slip->message,
                     fixes: $fixes,
@@ -69,7 +70,7 @@ final readonly class SurveyFindings extends Check
             }
             if (trim($place->notes) === '') {
                 $findings[] = $this->rule('no-notes')->open(
-                    place: new FindingPlace('survey', $id),
+                    place: new FindingPlace(JobStage::Survey, $id),
                     title: $place->name . ' is not measured yet',
                     detail: 'Type the first line of tape notes, such as “start door”.',
                 );
@@ -91,7 +92,7 @@ final readonly class SurveyFindings extends Check
         return array_values(
             array_map(
                 fn(Run $r): Finding => $this->rule('run-lost')->open(
-                    place: new FindingPlace('survey', $place),
+                    place: new FindingPlace(JobStage::Survey, $place),
                     title: "{$r->name()} is no longer in the notes",
                     detail: sprintf(
                         'Its %.2f m, kit and feeds are kept. Type its name on a wall again, or delete it.',

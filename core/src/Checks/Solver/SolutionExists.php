@@ -10,6 +10,7 @@ use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\NoSolution;
 
 /** Every island of the circuit has a solution; an overloaded supply that gives out is left to its own finding. */
@@ -61,7 +62,7 @@ final readonly class SolutionExists extends Check
         }
 
         return $this->rule($fixtures === [] ? 'unsolved' : 'collapse')->stop(
-            place: new FindingPlace('wire', $id),
+            place: new FindingPlace(JobStage::Wire, $id),
             title: $title,
             detail: $of[0][1]->getMessage(),
             source: '',

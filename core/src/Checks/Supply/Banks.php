@@ -18,6 +18,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Converters on their banks: whether there is one, its volts empty and on charge, the least load; blocks that are alike. */
 final readonly class Banks extends Check
@@ -68,7 +69,7 @@ final readonly class Banks extends Check
         if ($bank === null) {
             return [
                 $this->rule('no-bank')->open(
-                    place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
+                    place: new FindingPlace(JobStage::Kit, self::run($job, $unit->id)->id ?? ''),
                     title: "{$name}, a converter, is not connected to a bank",
                     detail: sprintf(
                         'Choose the blocks of its bank at Kit: it takes %g to %g V.',
@@ -119,7 +120,7 @@ final readonly class Banks extends Check
 
         return [
             $this->rule('converter-input')->stop(
-                place: new FindingPlace('kit', $run->id ?? ''),
+                place: new FindingPlace(JobStage::Kit, $run->id ?? ''),
                 title: $title,
                 detail: sprintf(
                     '%s takes %g to %g V. %s',
@@ -160,7 +161,7 @@ final readonly class Banks extends Check
 
         return [
             $this->rule('converter-least')->stop(
-                place: new FindingPlace('kit', $run->id ?? ''),
+                place: new FindingPlace(JobStage::Kit, $run->id ?? ''),
                 title: sprintf('%s delivers %.2f A, less than its minimum load', strtoupper($unit->id), $least),
                 detail: sprintf(
                     '%s regulates from %g A on: below that its output voltage rises and harms the strip. Choose one without a ' .
@@ -187,7 +188,7 @@ final readonly class Banks extends Check
 
         return [
             $this->rule('bank-other')->stop(
-                place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
+                place: new FindingPlace(JobStage::Kit, self::run($job, $unit->id)->id ?? ''),
                 title: sprintf(
                     '%s has blocks of %g V, the survey has %g V',
                     strtoupper($unit->id),
@@ -217,7 +218,7 @@ final readonly class Banks extends Check
             ) {
                 return [
                     $this->rule('bank-tapped')->watch(
-                        place: new FindingPlace('kit', self::run($job, $unit->id)->id ?? ''),
+                        place: new FindingPlace(JobStage::Kit, self::run($job, $unit->id)->id ?? ''),
                         title: sprintf(
                             '%s taps %d of %d blocks: that unbalances the bank',
                             strtoupper($unit->id),

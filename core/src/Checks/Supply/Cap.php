@@ -10,6 +10,7 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** A supply sized for part of full load is only large enough once the limit is really set: a step and a check (common practice, no source). */
 final readonly class Cap extends RunCheck
@@ -29,7 +30,7 @@ final readonly class Cap extends RunCheck
 
         return [
             $this->rule('cap')->open(
-                place: new FindingPlace('join', $run->controller ?? $run->id),
+                place: new FindingPlace(JobStage::Join, $run->controller ?? $run->id),
                 title: sprintf(
                     'Set the limit of %s to %.0f %%, then check it',
                     $case->device($run->controller),

@@ -18,6 +18,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 use EmberDusk\Values\Severity;
 
 /** Part of a supply's rating stays unused: rating x (1 - headroom) >= nominal load (common practice: 100 W needs 125 W; 144 W asks for 180 W). */
@@ -134,15 +135,15 @@ final readonly class Headroom extends Check
     private static function place(JudgedJob $job, string $supply, array $runs): FindingPlace
     {
         if ($runs !== []) {
-            return new FindingPlace('kit', $runs[0]->run->id);
+            return new FindingPlace(JobStage::Kit, $runs[0]->run->id);
         }
         foreach (array_keys($job->plan->fixtures) as $id) {
             if ($job->plan->ways()->root($job->plan->ways()->cableTo($id)->from ?? '') === $supply) {
-                return new FindingPlace('wire', $id);
+                return new FindingPlace(JobStage::Wire, $id);
             }
         }
 
-        return new FindingPlace('kit');
+        return new FindingPlace(JobStage::Kit);
     }
 
     /** @return list<Fix> second method: a limit in the controller, in steps of 5 %, that keeps the supply's headroom */

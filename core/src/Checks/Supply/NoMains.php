@@ -10,6 +10,7 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Where there are batteries and no mains, the supply is a converter on the bank, or the bank (common practice, no source). */
 final readonly class NoMains extends RunCheck
@@ -35,7 +36,7 @@ final readonly class NoMains extends RunCheck
 
         return [
             $this->rule('no-mains')->watch(
-                place: new FindingPlace('kit', $case->run->id),
+                place: new FindingPlace(JobStage::Kit, $case->run->id),
                 title: "{$case->run->name()}: no mains here, use a converter on the bank",
                 detail: 'A strip straight on a bank draws far more while it charges, at 14.4 V instead of 12 V: use a regulator.',
             ),

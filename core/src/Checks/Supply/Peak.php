@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\JobStage;
 
 /** Dimming switches the full current: where a limit is counted on, the peak still has to be given (docs/model.md 3). */
 final readonly class Peak extends Check
@@ -43,7 +44,7 @@ final readonly class Peak extends Check
                 continue;
             }
             $findings[$id] = $this->rule('peak')->watch(
-                place: new FindingPlace('kit', $case->run->id),
+                place: new FindingPlace(JobStage::Kit, $case->run->id),
                 title: sprintf('%s peak %.1f A', strtoupper($id), $peak),
                 detail: sprintf(
                     'Dimming switches the full current on and off; the supply limits at %.1f A and may flicker or trip. ' .

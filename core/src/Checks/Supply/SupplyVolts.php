@@ -15,6 +15,7 @@ use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** The supply's volts must be the strip's: most small controllers pass them straight through (common practice, no source). */
 final readonly class SupplyVolts extends RunCheck
@@ -58,7 +59,7 @@ final readonly class SupplyVolts extends RunCheck
             $volts = (new Fields($kit->written))->number('volts');
             if (abs($supply->volts - $volts) >= self::WITHIN) {
                 $findings[] = $this->rule('supply-volts')->stop(
-                    place: new FindingPlace('kit', $id),
+                    place: new FindingPlace(JobStage::Kit, $id),
                     title: sprintf('%s: %g V on %g V modules', $kit->entry->name(), $supply->volts, $volts),
                     detail: $supply->volts > $volts
                         ? 'They overheat and fail. Do not switch it on. Choose a supply of their volts.'
@@ -108,7 +109,7 @@ final readonly class SupplyVolts extends RunCheck
         $at = array_map(static fn(array $light): float => min($light ?: [0.0]), $case->result->spread ?? [[], []]);
 
         return $this->rule('cell-dim')->watch(
-            place: new FindingPlace('kit', $case->run->id),
+            place: new FindingPlace(JobStage::Kit, $case->run->id),
             title: sprintf(
                 '%s: dim on %g to %g V',
                 $case->run->name(),
@@ -149,7 +150,7 @@ final readonly class SupplyVolts extends RunCheck
                 : [];
 
         return $this->rule('supply-volts')->stop(
-            place: new FindingPlace('kit', $case->run->id),
+            place: new FindingPlace(JobStage::Kit, $case->run->id),
             title: sprintf(
                 '%s: %g V%s on a %g V strip',
                 $case->run->name(),

@@ -11,6 +11,7 @@ use EmberDusk\Kit\Converter;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** On a battery resistor-limited strip takes far more on charge than its label says; a regulator holds the volts (docs/model.md 4). */
 final readonly class Swing extends RunCheck
@@ -54,7 +55,7 @@ final readonly class Swing extends RunCheck
 
         return [
             $this->rule('swing')->watch(
-                place: new FindingPlace('kit', $case->run->id),
+                place: new FindingPlace(JobStage::Kit, $case->run->id),
                 title: sprintf('%s draws %.0f %% on charge', $case->run->name(), 100 * $most),
                 detail: sprintf(
                     '%.1f V empty, %.1f V nominal, %.1f V on charge: the strip runs hot and ages. Use a regulator for %g V.',

@@ -10,6 +10,7 @@ use EmberDusk\Checks\RunCheck;
 use EmberDusk\Plan\Changes\Runs\SetZones;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
 
 /** Two supplies never feed one + rail: it is cut between their zones, the minus stays common (common practice, no source). */
 final readonly class TwoPositives extends RunCheck
@@ -51,7 +52,7 @@ final readonly class TwoPositives extends RunCheck
 
         return [
             $this->rule('two-positives')->stop(
-                place: new FindingPlace('wire', $case->run->id),
+                place: new FindingPlace(JobStage::Wire, $case->run->id),
                 title: strtoupper($one) . ' and ' . strtoupper($other) . " feed one + of {$case->run->name()}",
                 detail: 'The one with more volts drives current into the other. Cut the + rail between them and keep the minus connected.',
                 fixes: [

@@ -14,6 +14,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
+use EmberDusk\Values\JobStage;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -143,7 +144,7 @@ final class SiteFindingsTest extends TestCase
         $found = array_values(array_filter(self::findings($plan), static fn(Finding $f): bool => $f->code === $code));
         self::assertCount(1, $found);
         self::assertSame($title, $found[0]->title);
-        self::assertSame('survey', $found[0]->place->stage);
+        self::assertSame(JobStage::Survey, $found[0]->place->stage);
         foreach ($found[0]->fixes as $fix) {
             $codes = array_map(
                 static fn(Finding $f): string => $f->code,
