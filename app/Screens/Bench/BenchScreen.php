@@ -21,42 +21,48 @@ use EmberDusk\Schedule\Step;
 /** The bench of one run: its tests, colours, count, and the readings of the island that it hangs in. */
 final readonly class BenchScreen
 {
+    private function __construct(private JobState $state) {}
+
     /** @param  BenchFacts  $facts  of the job, or of a practice */
     public static function for(JobState $state, BenchFacts $facts, string $chosen): BenchPicture
     {
-        $tests = Tests::for($state->plan);
+        return (new self($state))->view($facts, $chosen);
+    }
+
+    /** @param  BenchFacts  $facts  of the job, or of a practice */
+    private function view(BenchFacts $facts, string $chosen): BenchPicture
+    {
+        $tests = Tests::for($this->state->plan);
         $runs = array_filter(
-            $state->plan->runs,
+            $this->state->plan->runs,
             static fn(Run $r): bool => array_filter($tests, static fn(BenchTest $t): bool => $t->of === $r->id) !== [],
         );
         $lamps = array_filter(
-            $state->plan->fixtures,
-            static fn(Fitting $f): bool => LampTests::for($state->plan, $f) !== [],
+            $this->state->plan->fixtures,
+            fn(Fitting $f): bool => LampTests::for($this->state->plan, $f) !== [],
         );
         $fitting = $lamps[$chosen] ?? ($runs === [] ? array_values($lamps)[0] ?? null : null);
         $run = $fitting === null ? $runs[$chosen] ?? (array_values($runs)[0] ?? null) : null;
         $seen = null;
-        $tried = $fitting === null ? [] : self::views($state, LampTests::for($state->plan, $fitting), []);
+        $tried = $fitting === null ? [] : $this->views(LampTests::for($this->state->plan, $fitting), []);
         $commander = '';
         if ($run !== null) {
-            $seen = BenchObservation::for($state->plan, $run, $facts, true);
-            $tried = self::tests($state, $run);
-            $commander = Commander::for($state->plan, $run)->value;
+            $seen = BenchObservation::for($this->state->plan, $run, $facts, true);
+            $tried = $this->tests($run);
+            $commander = Commander::for($this->state->plan, $run)->value;
         }
         $colours = null;
         $count = null;
         if ($seen !== null) {
-            $colours = SeenRows::colours($state->plan, $run, $seen);
+            $colours = SeenRows::colours($this->state->plan, $run, $seen);
             $count = SeenRows::count($run, $seen);
         }
 
         return new BenchPicture(
             run: $run->id ?? ($fitting->id ?? ''),
             runs: [
-                ...array_values(
-                    array_map(static fn(Run $r): BenchRunView => self::row($state, $facts, $r, $tests), $runs),
-                ),
-                ...array_values(array_map(static fn(Fitting $f): BenchRunView => self::lamps($state, $f), $lamps)),
+                ...array_values(array_map(fn(Run $r): BenchRunView => $this->row($facts, $r, $tests), $runs)),
+                ...array_values(array_map(fn(Fitting $f): BenchRunView => $this->lamps($f), $lamps)),
             ],
             tests: $tried,
             commander: $commander,
@@ -67,27 +73,27 @@ final readonly class BenchScreen
             ),
             colours: $colours,
             count: $count,
-            strips: self::strips($state),
-            meter: self::meter($state, $facts, $run),
+            strips: $this->strips(),
+            meter: $this->meter($facts, $run),
         );
     }
 
     /** @param  list<BenchTest>  $tests */
-    private static function row(JobState $state, BenchFacts $facts, Run $run, array $tests): BenchRunView
+    private function row(BenchFacts $facts, Run $run, array $tests): BenchRunView
     {
         $mine = array_filter(
             $tests,
             static fn(BenchTest $t): bool => $t->of === $run->id || $t->of === $run->controller,
         );
-        $seen = BenchObservation::for($state->plan, $run, $facts);
+        $seen = BenchObservation::for($this->state->plan, $run, $facts);
         $found = $seen->finder?->found();
 
         return new BenchRunView(
             id: $run->id,
             name: $run->name(),
-            place: $state->plan->places[$run->place]->name,
+            place: $this->state->plan->places[$run->place]->name,
             tests: count($mine),
-            done: count(array_filter($mine, static fn(BenchTest $t): bool => isset($state->ticks[$t->id]))),
+            done: count(array_filter($mine, fn(BenchTest $t): bool => isset($this->state->ticks[$t->id]))),
             says: match (true) {
                 $found !== null && !$found->right() && $seen->words !== null => $seen->words->verdict($found),
                 $seen->count !== null && !in_array($seen->count->verdict, ['asking', 'count'], true) => ucfirst(
@@ -98,24 +104,24 @@ final readonly class BenchScreen
         );
     }
 
-    private static function lamps(JobState $state, Fitting $fitting): BenchRunView
+    private function lamps(Fitting $fitting): BenchRunView
     {
-        $tests = LampTests::for($state->plan, $fitting);
+        $tests = LampTests::for($this->state->plan, $fitting);
 
         return new BenchRunView(
             id: $fitting->id,
-            name: $state->plan->lightName((string) $fitting->module),
-            place: $state->plan->places[$fitting->place]->name,
+            name: $this->state->plan->lightName((string) $fitting->module),
+            place: $this->state->plan->places[$fitting->place]->name,
             tests: count($tests),
-            done: count(array_filter($tests, static fn(BenchTest $t): bool => isset($state->ticks[$t->id]))),
+            done: count(array_filter($tests, fn(BenchTest $t): bool => isset($this->state->ticks[$t->id]))),
             says: '',
         );
     }
 
     /** @return list<BenchTestView> */
-    private static function tests(JobState $state, Run $run): array
+    private function tests(Run $run): array
     {
-        return self::views($state, Tests::ofRun($state->plan, $run), OpenAtTest::for($state, $run));
+        return $this->views(Tests::ofRun($this->state->plan, $run), OpenAtTest::for($this->state, $run));
     }
 
     /**
@@ -123,17 +129,17 @@ final readonly class BenchScreen
      * @param  array<string, list<string>>  $open  findings by the kind of answer
      * @return list<BenchTestView>
      */
-    private static function views(JobState $state, array $tests, array $open): array
+    private function views(array $tests, array $open): array
     {
         $steps = [];
-        foreach ($state->schedule()->steps as $step) {
+        foreach ($this->state->schedule()->steps as $step) {
             $steps[$step->id] = $step;
         }
         $of = array_count_values(array_column($tests, 'step'));
-        $failed = $state->bench->failed();
+        $failed = $this->state->bench->failed();
 
         return array_map(
-            static fn(BenchTest $t): BenchTestView => new BenchTestView(
+            fn(BenchTest $t): BenchTestView => new BenchTestView(
                 id: $t->id,
                 step: $t->step,
                 stepTitle: $steps[$t->step]->title ?? '',
@@ -144,9 +150,9 @@ final readonly class BenchScreen
                 see: $t->see,
                 otherwise: $t->otherwise,
                 caution: $t->caution,
-                done: isset($state->ticks[$t->id]),
-                at: $state->ticks[$t->id]->at ?? '',
-                failed: isset($state->ticks[$t->id]) ? '' : $failed[$t->id]->text ?? '',
+                done: isset($this->state->ticks[$t->id]),
+                at: $this->state->ticks[$t->id]->at ?? '',
+                failed: isset($this->state->ticks[$t->id]) ? '' : $failed[$t->id]->text ?? '',
                 open: $open[$t->asks] ?? [],
                 minutes: self::minutes($steps[$t->step] ?? null, $of[$t->step]),
             ),
@@ -161,10 +167,10 @@ final readonly class BenchScreen
     }
 
     /** @return list<BenchReelStrip> strips of the job, whose reel may be measured */
-    private static function strips(JobState $state): array
+    private function strips(): array
     {
         $strips = [];
-        foreach ($state->plan->kit as $id => $kit) {
+        foreach ($this->state->plan->kit as $id => $kit) {
             if ($kit->entry instanceof Strip) {
                 $strips[] = new BenchReelStrip(id: (string) $id, name: $kit->entry->name());
             }
@@ -173,14 +179,14 @@ final readonly class BenchScreen
         return $strips;
     }
 
-    private static function meter(JobState $state, BenchFacts $facts, ?Run $run): ?BenchMeter
+    private function meter(BenchFacts $facts, ?Run $run): ?BenchMeter
     {
         if ($run === null) {
             return null;
         }
-        foreach (Island::all($state->plan) as $island) {
+        foreach (Island::all($this->state->plan) as $island) {
             if (isset($island->parts[$run->id])) {
-                return MeterPicture::for($state, $facts, $island, $run);
+                return MeterPicture::for($this->state, $facts, $island, $run);
             }
         }
 

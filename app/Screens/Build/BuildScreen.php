@@ -22,6 +22,8 @@ use EmberDusk\Values\Range;
 /** The work as lanes per person over the days: waits, the critical path, finished steps. */
 final readonly class BuildScreen
 {
+    private function __construct(private JobState $state) {}
+
     public static function picture(JobState $state): BuildPicture
     {
         $schedule = $state->schedule();
@@ -72,7 +74,13 @@ final readonly class BuildScreen
     /** @return list<Figure> */
     public static function ledger(JobState $state): array
     {
-        $schedule = $state->schedule();
+        return (new self($state))->totals();
+    }
+
+    /** @return list<Figure> */
+    private function totals(): array
+    {
+        $schedule = $this->state->schedule();
         if ($schedule->steps === []) {
             return [];
         }
@@ -83,7 +91,7 @@ final readonly class BuildScreen
 
         return [
             self::work($labour),
-            self::cost($state, $labour),
+            $this->cost($labour),
             new Figure(
                 label: 'Days of work',
                 value: (float) $days,
@@ -102,7 +110,7 @@ final readonly class BuildScreen
                 assumption: sprintf(
                     '%d hours a day%s.',
                     intdiv(Timetable::DAY, 60),
-                    $state->arrangement->weekends ? '' : ', no Saturdays and Sundays',
+                    $this->state->arrangement->weekends ? '' : ', no Saturdays and Sundays',
                 ),
             ),
             self::longest($remaining),
@@ -148,12 +156,12 @@ final readonly class BuildScreen
     }
 
     /** The same lines as in the quote. */
-    private static function cost(JobState $state, Labour $labour): Figure
+    private function cost(Labour $labour): Figure
     {
-        $rate = $state->plan->terms->hourRate;
-        $currency = $state->plan->terms->currency;
+        $rate = $this->state->plan->terms->hourRate;
+        $currency = $this->state->plan->terms->currency;
         $inputs = [];
-        foreach ($state->schedule()->quote()->lines as $key => $line) {
+        foreach ($this->state->schedule()->quote()->lines as $key => $line) {
             if ($line->minutes > 0) {
                 $inputs[] = new Input(
                     symbol: 'l' . (count($inputs) + 1),

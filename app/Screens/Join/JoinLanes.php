@@ -15,17 +15,28 @@ use EmberDusk\Joining\Unit;
 /** A lane per device over time: time windows as bars, actions and observations as marks. */
 final readonly class JoinLanes
 {
+    private function __construct(private LiveRun $run) {}
+
     /**
      * @param  bool  $all the simulated devices' own windows; else those known to the guide
      * @return list<JoinLane>
      */
     public static function for(LiveRun $run, bool $all = false): array
     {
-        $site = $all ? $run->site() : null;
-        $searches = self::searches($run);
-        $windows = $site === null ? self::guided($run) : self::windows($site);
+        return (new self($run))->lanes($all);
+    }
+
+    /**
+     * @param  bool  $all the simulated devices' own windows; else those known to the guide
+     * @return list<JoinLane>
+     */
+    private function lanes(bool $all = false): array
+    {
+        $site = $all ? $this->run->site() : null;
+        $searches = $this->searches();
+        $windows = $site === null ? $this->guided() : self::windows($site);
         $lanes = [];
-        foreach ($run->roster->units as $id => $unit) {
+        foreach ($this->run->roster->units as $id => $unit) {
             $bars = [...$searches[$id] ?? [], ...$windows[$id] ?? []];
             if ($unit->role === Unit::PHONE && $bars === []) {
                 continue;
@@ -36,21 +47,18 @@ final readonly class JoinLanes
                 label: $label,
                 note: mb_strtolower($unit->name),
                 bars: $bars,
-                marks: self::marks($run, $id),
+                marks: $this->marks($id),
             );
         }
         // Hubs first: the others wait for their searches.
-        usort(
-            $lanes,
-            static fn(JoinLane $a, JoinLane $b): int => self::rank($run, $a->id) <=> self::rank($run, $b->id),
-        );
+        usort($lanes, fn(JoinLane $a, JoinLane $b): int => $this->rank($a->id) <=> $this->rank($b->id));
 
         return $lanes;
     }
 
-    private static function rank(LiveRun $run, string $id): int
+    private function rank(string $id): int
     {
-        return match ($run->roster->unit($id)->role) {
+        return match ($this->run->roster->unit($id)->role) {
             Unit::HUB, Unit::PHONE => 0,
             Unit::LIGHT, Unit::BOARD => 1,
             default => 2,
@@ -58,12 +66,12 @@ final readonly class JoinLanes
     }
 
     /** @return array<string, list<JoinBar>> by device: what an app's search lasts */
-    private static function searches(LiveRun $run): array
+    private function searches(): array
     {
         $bars = [];
-        foreach ($run->log() as $event) {
+        foreach ($this->run->log() as $event) {
             if ($event->kind === Act::TAP && str_starts_with($event->text, 'search')) {
-                $seconds = $run->roster->unit($event->device)->leaflet->figure('search') ?? 60.0;
+                $seconds = $this->run->roster->unit($event->device)->leaflet->figure('search') ?? 60.0;
                 $bars[$event->device][] = new JoinBar(
                     from: $event->at,
                     to: $event->at + $seconds,
@@ -90,10 +98,10 @@ final readonly class JoinLanes
     }
 
     /** @return array<non-empty-string, list<JoinBar>> by device: windows that the guide has seen opened */
-    private static function guided(LiveRun $run): array
+    private function guided(): array
     {
         $bars = [];
-        $progress = $run->progress();
+        $progress = $this->run->progress();
         foreach ($progress->tasks() as $task) {
             foreach ($progress->stepsOf($task) as $step) {
                 $opened =
@@ -117,10 +125,10 @@ final readonly class JoinLanes
     }
 
     /** @return list<JoinMark> */
-    private static function marks(LiveRun $run, string $device): array
+    private function marks(string $device): array
     {
         $marks = [];
-        foreach ($run->log() as $e) {
+        foreach ($this->run->log() as $e) {
             $text = match (true) {
                 $e->kind === Act::ON && $e->device === $device => 'on',
                 $e->kind === Act::OFF && $e->device === $device => 'off',

@@ -19,45 +19,52 @@ use EmberDusk\Values\Input;
 /** The chain of kit of every run; for the selected one also the shelf entries for each place, with their problems. */
 final readonly class KitScreen
 {
+    private function __construct(private JobState $state) {}
+
     public static function picture(JobState $state): KitPicture
     {
-        $hub = $state->plan->hubs !== [] ? array_values($state->plan->hubs)[0]->kit : null;
+        return (new self($state))->whole();
+    }
 
-        $hand = self::inHand($state)?->id;
+    private function whole(): KitPicture
+    {
+        $hub = $this->state->plan->hubs !== [] ? array_values($this->state->plan->hubs)[0]->kit : null;
+
+        $hand = $this->inHand()?->id;
 
         return new KitPicture(
             inHand: $hand,
             runs: array_map(
-                static fn(Run $run): KitRun => new KitRun(
+                fn(Run $run): KitRun => new KitRun(
                     id: $run->id,
                     name: $run->name(),
-                    length: $state->plan->terms->say($run->length()),
+                    length: $this->state->plan->terms->say($run->length()),
                     slots: array_map(
-                        static fn(string $slot): SlotView => self::slot($state, $run, $slot, $run->id === $hand),
-                        KitSlots::for($state->plan, $run),
+                        fn(string $slot): SlotView => $this->slot($run, $slot, $run->id === $hand),
+                        KitSlots::for($this->state->plan, $run),
                     ),
                 ),
-                array_values($state->plan->runs),
+                array_values($this->state->plan->runs),
             ),
-            notes: $state->notes,
-            beside: ItemRows::for($state->plan),
+            notes: $this->state->notes,
+            beside: ItemRows::for($this->state->plan),
             owned: array_map(
-                static fn(Owned $o): OwnedKit => new OwnedKit(
+                fn(Owned $o): OwnedKit => new OwnedKit(
                     kit: $o->id,
-                    name: ($state->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id,
+                    name: ($this->state->plan->kit[$o->id] ?? null)?->entry->name() ?? $o->id,
                     count: $o->count,
                 ),
-                array_values($state->plan->owned),
+                array_values($this->state->plan->owned),
             ),
             hub: new SlotView(
                 slot: 'hub',
                 label: 'Hub',
-                optional: HubAsked::uncontrolled($state->plan) === [],
+                optional: HubAsked::uncontrolled($this->state->plan) === [],
                 chosen: $hub,
-                name: $state->plan->hub(array_key_first($state->plan->hubs))?->name(),
-                facts: self::chosenFacts($state, $hub),
+                name: $this->state->plan->hub(array_key_first($this->state->plan->hubs))?->name(),
+                facts: $this->chosenFacts($hub),
                 share: [],
-                options: KitOptions::options($state, null, ['hub'], $hub),
+                options: KitOptions::options($this->state, null, ['hub'], $hub),
             ),
         );
     }
@@ -65,8 +72,14 @@ final readonly class KitScreen
     /** @return list<Figure> of the only run with a strip, or sums over all of them */
     public static function ledger(JobState $state): array
     {
+        return (new self($state))->totals();
+    }
+
+    /** @return list<Figure> of the only run with a strip, or sums over all of them */
+    private function totals(): array
+    {
         $runs = array_values(
-            array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->strip($r->strip) !== null),
+            array_filter($this->state->plan->runs, fn(Run $r): bool => $this->state->plan->strip($r->strip) !== null),
         );
         if (count($runs) !== 1) {
             if ($runs === []) {
@@ -74,36 +87,34 @@ final readonly class KitScreen
             }
 
             return [
-                self::total(
-                    state: $state,
+                $this->total(
                     runs: $runs,
-                    label: RunFigures::loads($state->plan),
+                    label: RunFigures::loads($this->state->plan),
                     unit: 'W',
                     of: static fn(Figure $load): float => $load->value,
                 ),
-                self::total(
-                    state: $state,
+                $this->total(
                     runs: $runs,
                     label: 'Supplies needed',
                     unit: 'W',
-                    of: static fn(Figure $load): float => $state->plan->limits->rating($load->value),
+                    of: fn(Figure $load): float => $this->state->plan->limits->rating($load->value),
                 ),
             ];
         }
         $run = $runs[0];
-        $strip = $state->plan->strip($run->strip);
-        $controller = $state->plan->controller($run->controller);
+        $strip = $this->state->plan->strip($run->strip);
+        $controller = $this->state->plan->controller($run->controller);
         if ($strip === null) {
             return [];
         }
         $figures = [
             RunFigures::load(
                 $strip,
-                $state->plan->litLength($run),
-                $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($state->plan),
+                $this->state->plan->litLength($run),
+                $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($this->state->plan),
                 $run->cap,
             ),
-            RunFigures::asks($strip, $state->plan, $run),
+            RunFigures::asks($strip, $this->state->plan, $run),
         ];
         if ($controller !== null) {
             $figures[] = self::carries($run, $strip, $controller);
@@ -125,16 +136,16 @@ final readonly class KitScreen
      * @param  list<Run>  $runs
      * @param  callable(Figure): float  $of
      */
-    private static function total(JobState $state, array $runs, string $label, string $unit, callable $of): Figure
+    private function total(array $runs, string $label, string $unit, callable $of): Figure
     {
         $inputs = [];
         foreach ($runs as $n => $run) {
-            $strip = $state->plan->strip($run->strip);
+            $strip = $this->state->plan->strip($run->strip);
             if ($strip !== null) {
                 $inputs[] = new Input(
                     'P' . ($n + 1),
                     $run->name(),
-                    $of(RunFigures::load($strip, $state->plan->litLength($run), $label, $run->cap)),
+                    $of(RunFigures::load($strip, $this->state->plan->litLength($run), $label, $run->cap)),
                     $unit,
                     path: "run.{$run->id}: its load",
                 );
@@ -193,14 +204,14 @@ final readonly class KitScreen
     }
 
     /** The selected run; else the first incomplete one. */
-    private static function inHand(JobState $state): ?Run
+    private function inHand(): ?Run
     {
-        foreach ($state->open as $id) {
-            if (isset($state->plan->runs[$id])) {
-                return $state->plan->runs[$id];
+        foreach ($this->state->open as $id) {
+            if (isset($this->state->plan->runs[$id])) {
+                return $this->state->plan->runs[$id];
             }
         }
-        $runs = array_values($state->plan->runs);
+        $runs = array_values($this->state->plan->runs);
 
         return array_values(
             array_filter(
@@ -212,32 +223,32 @@ final readonly class KitScreen
     }
 
     /** @param  bool  $hand whether to include its shelf entries */
-    private static function slot(JobState $state, Run $run, string $slot, bool $hand): SlotView
+    private function slot(Run $run, string $slot, bool $hand): SlotView
     {
-        $kit = KitSlots::chosen($state->plan, $run, $slot);
+        $kit = KitSlots::chosen($this->state->plan, $run, $slot);
 
-        $name = $kit !== null ? ($state->plan->kit[$kit] ?? null)?->entry->name() : null;
+        $name = $kit !== null ? ($this->state->plan->kit[$kit] ?? null)?->entry->name() : null;
         $share = [];
         $options = [];
         if ($hand) {
-            $share = self::share($state, $run, $slot);
-            $options = KitOptions::options($state, $run, KitSlots::kinds($state->plan, $run, $slot), $kit);
+            $share = $this->share($run, $slot);
+            $options = KitOptions::options($this->state, $run, KitSlots::kinds($this->state->plan, $run, $slot), $kit);
         }
 
         return new SlotView(
             slot: $slot,
-            label: KitSlots::label($state->plan, $run, $slot),
-            optional: KitSlots::optional($state->plan, $run, $slot),
+            label: KitSlots::label($this->state->plan, $run, $slot),
+            optional: KitSlots::optional($this->state->plan, $run, $slot),
             chosen: $kit,
             name: $name,
-            facts: self::chosenFacts($state, $kit),
+            facts: $this->chosenFacts($kit),
             share: $share,
             options: $options,
         );
     }
 
     /** @return list<ShareOption> units of other runs that could feed this one, or its own unit when it shares one */
-    private static function share(JobState $state, Run $run, string $slot): array
+    private function share(Run $run, string $slot): array
     {
         $of = static fn(Run $r): ?string => match ($slot) {
             'supply' => $r->supply,
@@ -245,11 +256,11 @@ final readonly class KitScreen
             default => null,
         };
         $mine = $of($run);
-        $straight = $slot === 'supply' ? KitSlots::straight($state->plan, $run) : null;
+        $straight = $slot === 'supply' ? KitSlots::straight($this->state->plan, $run) : null;
         $share = $straight !== null ? [$straight->with => $straight] : [];
-        foreach ($state->plan->runs as $other) {
+        foreach ($this->state->plan->runs as $other) {
             $unit = $of($other);
-            $fits = $slot !== 'controller' || $state->plan->drives((string) $unit, $run);
+            $fits = $slot !== 'controller' || $this->state->plan->drives((string) $unit, $run);
             if ($other->id !== $run->id && $unit !== null && $fits && !isset($share[$unit])) {
                 $share[$unit] =
                     $unit === $mine
@@ -262,9 +273,9 @@ final readonly class KitScreen
     }
 
     /** @return list<string> */
-    private static function chosenFacts(JobState $state, ?string $kit): array
+    private function chosenFacts(?string $kit): array
     {
-        $snapshot = $state->plan->kit[$kit ?? ''] ?? null;
+        $snapshot = $this->state->plan->kit[$kit ?? ''] ?? null;
         if ($snapshot === null) {
             return [];
         }

@@ -20,10 +20,18 @@ final readonly class KitSlots
 
     private const LABELS = ['bank' => 'Bank', 'switch' => 'In-line switch'];
 
+    private function __construct(private Plan $plan, private Run $run) {}
+
     /** @return list<string> */
     public static function for(Plan $plan, Run $run): array
     {
-        if (self::battery($plan, $run)) {
+        return (new self($plan, $run))->slots();
+    }
+
+    /** @return list<string> */
+    private function slots(): array
+    {
+        if ($this->battery()) {
             return self::BATTERY;
         }
 
@@ -32,11 +40,16 @@ final readonly class KitSlots
 
     public static function label(Plan $plan, Run $run, string $slot): string
     {
-        if ($slot === 'supply' && self::battery($plan, $run)) {
+        return (new self($plan, $run))->slotLabel($slot);
+    }
+
+    private function slotLabel(string $slot): string
+    {
+        if ($slot === 'supply' && $this->battery()) {
             return 'Converter';
         }
 
-        if ($slot === 'controller' && $plan->strip($run->strip)?->pixels !== null) {
+        if ($slot === 'controller' && $this->plan->strip($this->run->strip)?->pixels !== null) {
             return 'Pixel board';
         }
 
@@ -46,34 +59,52 @@ final readonly class KitSlots
     /** Whether a run is complete without it. */
     public static function optional(Plan $plan, Run $run, string $slot): bool
     {
-        return $slot === 'switch' || ($slot === 'supply' && self::bank($plan, $run) !== null);
+        return (new self($plan, $run))->mayLack($slot);
+    }
+
+    private function mayLack(string $slot): bool
+    {
+        return $slot === 'switch' || ($slot === 'supply' && $this->bank() !== null);
     }
 
     /** The shelf id of the current entry. */
     public static function chosen(Plan $plan, Run $run, string $slot): ?string
     {
+        return (new self($plan, $run))->taken($slot);
+    }
+
+    private function taken(string $slot): ?string
+    {
         return match ($slot) {
-            'strip' => $run->strip,
-            'bank' => $plan->supplies[self::bank($plan, $run) ?? '']->kit ?? null,
-            'supply' => $plan->block($run->supply) === null ? $plan->supplies[$run->supply ?? '']->kit ?? null : null,
-            'switch' => $plan->ways()->firstCable($run)?->switch,
-            'controller' => $plan->controllers[$run->controller ?? '']->kit ?? null,
+            'strip' => $this->run->strip,
+            'bank' => $this->plan->supplies[$this->bank() ?? '']->kit ?? null,
+            'supply' => $this->plan->block($this->run->supply) === null
+                ? $this->plan->supplies[$this->run->supply ?? '']->kit ?? null
+                : null,
+            'switch' => $this->plan->ways()->firstCable($this->run)?->switch,
+            'controller' => $this->plan->controllers[$this->run->controller ?? '']->kit ?? null,
             // The way to the controller has two cores of it.
-            default => $plan->ways()->cableTo($plan->ways()->feedsOf($run)[0]->id ?? '')->kit ??
-                ($plan->ways()->firstCable($run)->kit ?? null),
+            default => $this->plan->ways()->cableTo($this->plan->ways()->feedsOf($this->run)[0]->id ?? '')->kit ??
+                ($this->plan->ways()->firstCable($this->run)->kit ?? null),
         };
     }
 
     /** @return list<string> kinds of the shelf that go there */
     public static function kinds(Plan $plan, Run $run, string $slot): array
     {
+        return (new self($plan, $run))->allowed($slot);
+    }
+
+    /** @return list<string> kinds of the shelf that go there */
+    private function allowed(string $slot): array
+    {
         return match (true) {
             $slot === 'strip' => ['strip', 'pixels'],
             $slot === 'bank' => ['battery'],
-            $slot === 'supply' && self::battery($plan, $run) => self::outlets($plan)
+            $slot === 'supply' && $this->battery() => self::outlets($this->plan)
                 ? ['converter', 'supply']
                 : ['converter'],
-            $slot === 'controller' && $plan->strip($run->strip)?->pixels !== null => ['board'],
+            $slot === 'controller' && $this->plan->strip($this->run->strip)?->pixels !== null => ['board'],
             default => [$slot],
         };
     }
@@ -91,10 +122,10 @@ final readonly class KitSlots
     }
 
     /** The bank that feeds a run, through a converter or straight. */
-    private static function bank(Plan $plan, Run $run): ?string
+    private function bank(): ?string
     {
-        foreach ($plan->ways()->unitsOf($run) as $unit) {
-            if ($plan->block($unit) instanceof BatteryBlock) {
+        foreach ($this->plan->ways()->unitsOf($this->run) as $unit) {
+            if ($this->plan->block($unit) instanceof BatteryBlock) {
                 return $unit;
             }
         }
@@ -102,11 +133,11 @@ final readonly class KitSlots
         return null;
     }
 
-    private static function battery(Plan $plan, Run $run): bool
+    private function battery(): bool
     {
-        return self::bank($plan, $run) !== null ||
-            $plan->converter($run->supply) !== null ||
-            SurveyedBanks::for($plan, $run) !== [];
+        return $this->bank() !== null ||
+            $this->plan->converter($this->run->supply) !== null ||
+            SurveyedBanks::for($this->plan, $this->run) !== [];
     }
 
     private static function outlets(Plan $plan): bool

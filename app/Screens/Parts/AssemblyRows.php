@@ -23,27 +23,35 @@ final readonly class AssemblyRows
 
     private const CUTS = ['after' => 'after fixing, at the end without a feed', 'before' => 'to measure, before'];
 
+    private function __construct(private JobState $state) {}
+
     /** @return list<MakingRow> */
     public static function for(JobState $state): array
     {
-        $uses = new FirstForPurpose($state->shelf);
+        return (new self($state))->rows();
+    }
+
+    /** @return list<MakingRow> */
+    private function rows(): array
+    {
+        $uses = new FirstForPurpose($this->state->shelf);
 
         return array_values(
             array_map(
-                static fn(Run $run): MakingRow => new MakingRow(
+                fn(Run $run): MakingRow => new MakingRow(
                     run: $run->id,
                     name: $run->name(),
-                    place: $state->plan->places[$run->place]->name ?? '',
+                    place: $this->state->plan->places[$run->place]->name ?? '',
                     inProfile: in_array('profile', $run->mounting, true),
-                    fields: self::fields($state, $uses, $run, $state->plan->making($run)),
+                    fields: $this->fields($uses, $run, $this->state->plan->making($run)),
                 ),
-                array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->cutMarks($r) !== null),
+                array_filter($this->state->plan->runs, fn(Run $r): bool => $this->state->plan->cutMarks($r) !== null),
             ),
         );
     }
 
     /** @return list<MakingField> */
-    private static function fields(JobState $state, FirstForPurpose $uses, Run $run, Assembly $making): array
+    private function fields(FirstForPurpose $uses, Run $run, Assembly $making): array
     {
         $profile = in_array('profile', $run->mounting, true);
         $usual = static fn(?KitSnapshot $kit): string => $kit?->entry->name() ?? 'none on the shelf';
@@ -53,19 +61,19 @@ final readonly class AssemblyRows
                 'profile',
                 'Profile',
                 $making->profile,
-                self::names($state, 'profile'),
-                usual: 'as fits: ' . $usual($uses->usualProfile($state->plan, $run)),
+                $this->names('profile'),
+                usual: 'as fits: ' . $usual($uses->usualProfile($this->state->plan, $run)),
             );
             $fields[] = self::field(
                 'diffuser',
                 'Diffuser',
                 $making->diffuser,
-                self::names($state, 'diffuser'),
+                $this->names('diffuser'),
                 usual: 'as fits: ' . $usual($uses->usualDiffuser()),
             );
             $fields[] = self::field('length', 'Both', $making->length, self::JOINTS);
         }
-        $damp = $state->plan->damp($run) ? 'silicone, damp place' : 'not sealed';
+        $damp = $this->state->plan->damp($run) ? 'silicone, damp place' : 'not sealed';
         $fields[] = self::field('seal', 'Ends', $making->seal, self::SEALS, usual: "default: {$damp}");
         $cut = $profile ? 'to measure, before' : 'after fixing';
         $fields[] = self::field('cut', 'Cut', $making->cut, self::CUTS, usual: "default: {$cut}");
@@ -93,10 +101,10 @@ final readonly class AssemblyRows
     }
 
     /** @return array<string, string> by id */
-    private static function names(JobState $state, string $kind): array
+    private function names(string $kind): array
     {
         $names = [];
-        foreach ($state->shelf->ofKind($kind) as $snapshot) {
+        foreach ($this->state->shelf->ofKind($kind) as $snapshot) {
             $names[$snapshot->entry->id()] = $snapshot->entry->name();
         }
 

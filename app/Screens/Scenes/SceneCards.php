@@ -23,12 +23,18 @@ final readonly class SceneCards
     /** Places along a run that a small ribbon shows. */
     private const STOPS = 24;
 
+    private function __construct(private JobState $state) {}
+
     /** @return list<ScenePicture> */
     public static function for(JobState $state): array
     {
-        return array_values(
-            array_map(static fn(Scene $s): ScenePicture => self::scene($s, $state), $state->plan->scenes),
-        );
+        return (new self($state))->cards();
+    }
+
+    /** @return list<ScenePicture> */
+    private function cards(): array
+    {
+        return array_values(array_map(fn(Scene $s): ScenePicture => $this->scene($s), $this->state->plan->scenes));
     }
 
     /** @return list<SceneDim> settable channels of a scene, as in $defs/sceneDim */
@@ -75,15 +81,15 @@ final readonly class SceneCards
         return array_map(static fn(string $id): string => $plan->scenes[$id]->name, $ids);
     }
 
-    private static function scene(Scene $scene, JobState $state): ScenePicture
+    private function scene(Scene $scene): ScenePicture
     {
         $supplies = $ribbons = [];
-        foreach ($state->scenes[$scene->id] ?? [] as $run => $result) {
-            $of = $state->plan->runs[$run] ?? null;
+        foreach ($this->state->scenes[$scene->id] ?? [] as $run => $result) {
+            $of = $this->state->plan->runs[$run] ?? null;
             if (!($result instanceof RunResult) || $of === null) {
                 continue;
             }
-            $ribbon = self::ribbon($scene, $of, $result, $state);
+            $ribbon = $this->ribbon($scene, $of, $result);
             $ribbons[] = $ribbon;
             foreach ($result->supplies as $id => $supply) {
                 $supplies[$id] = new SceneSupply(
@@ -110,7 +116,7 @@ final readonly class SceneCards
             ),
             ribbons: $ribbons,
             lights: array_map(
-                static fn(string $of, array $duties): SceneLight => self::light($state, $of, $duties),
+                fn(string $of, array $duties): SceneLight => $this->light($of, $duties),
                 array_keys($scene->levels),
                 array_values($scene->levels),
             ),
@@ -118,25 +124,25 @@ final readonly class SceneCards
     }
 
     /** @param  list<float>  $duties */
-    private static function light(JobState $state, string $of, array $duties): SceneLight
+    private function light(string $of, array $duties): SceneLight
     {
-        $mixing = Mixing::for($state->plan, $of);
+        $mixing = Mixing::for($this->state->plan, $of);
 
         return new SceneLight(
             of: $of,
-            name: $state->plan->lightName($of),
+            name: $this->state->plan->lightName($of),
             duties: $duties,
             level: $mixing?->level($duties) ?? max([0.0, ...$duties]),
             colour: $mixing?->seen($duties)->hex() ?? '',
         );
     }
 
-    private static function ribbon(Scene $scene, Run $run, RunResult $result, JobState $state): SceneRibbon
+    private function ribbon(Scene $scene, Run $run, RunResult $result): SceneRibbon
     {
-        $strip = $state->plan->strip($run->strip);
+        $strip = $this->state->plan->strip($run->strip);
         $of = $strip?->switched() === false ? $run->id : (string) $run->controller;
         $duties = $scene->levels[$of] ?? [];
-        $mixing = Mixing::for($state->plan, $of);
+        $mixing = Mixing::for($this->state->plan, $of);
 
         $level = $duties !== [] ? $mixing?->level($duties) ?? max($duties) : 0.0;
         $seen = $strip !== null && array_sum($duties) > 0.0 ? self::seen($result, $strip, $duties, $mixing) : [];
@@ -144,7 +150,7 @@ final readonly class SceneCards
         return new SceneRibbon(
             run: $run->id,
             name: $run->name(),
-            metres: round($state->plan->cutMarks($run)?->length() ?? $run->length(), 3),
+            metres: round($this->state->plan->cutMarks($run)?->length() ?? $run->length(), 3),
             level: $level,
             seen: $seen,
         );

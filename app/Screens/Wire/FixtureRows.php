@@ -15,14 +15,22 @@ use EmberDusk\Values\Fix;
 /** The job's fixtures, each with the modules and supplies that could feed and dim it. */
 final readonly class FixtureRows
 {
+    private function __construct(private JobState $state) {}
+
     /** @return list<FixtureRow> */
     public static function for(JobState $state): array
     {
-        $plan = $state->plan;
+        return (new self($state))->rows();
+    }
+
+    /** @return list<FixtureRow> */
+    private function rows(): array
+    {
+        $plan = $this->state->plan;
         $rows = [];
         foreach ($plan->fixtures as $id => $fitting) {
             $fixture = $plan->fixture($fitting->kit);
-            $result = $state->fitting($id);
+            $result = $this->state->fitting($id);
             $cable = $plan->ways()->cableTo($id);
             if ($fixture === null) {
                 continue;
@@ -35,9 +43,9 @@ final readonly class FixtureRows
                     : '';
             $volts = $result !== null ? sprintf('%.2f', $result->volts) : '';
             if ($fixture->lowVoltage()) {
-                $choices = self::supplies($state, $id);
+                $choices = $this->supplies($id);
             } else {
-                $choices = self::modules($state, $id, $fixture->dim);
+                $choices = $this->modules($id, $fixture->dim);
             }
             $rows[] = new FixtureRow(
                 id: $id,
@@ -59,14 +67,14 @@ final readonly class FixtureRows
     }
 
     /** @return list<Fix> */
-    private static function supplies(JobState $state, string $fitting): array
+    private function supplies(string $fitting): array
     {
         $cable = null;
-        foreach ($state->shelf->ofKind('cable') as $snapshot) {
+        foreach ($this->state->shelf->ofKind('cable') as $snapshot) {
             $cable ??=
                 $snapshot->entry instanceof Cable &&
                 $snapshot->entry->cores === 2 &&
-                $snapshot->entry->conductor->system === $state->plan->terms->wire &&
+                $snapshot->entry->conductor->system === $this->state->plan->terms->wire &&
                 $snapshot->entry->conductor->capacity !== null
                     ? $snapshot->entry->id()
                     : null;
@@ -76,29 +84,29 @@ final readonly class FixtureRows
         }
 
         return array_map(
-            static fn(string $id): Fix => new Fix(
+            fn(string $id): Fix => new Fix(
                 'Connect to ' . strtoupper($id),
                 HangFixture::payload(
                     fixture: $fitting,
                     on: $id,
-                    kit: $state->plan->ways()->cableTo($fitting)->kit ?? $cable,
+                    kit: $this->state->plan->ways()->cableTo($fitting)->kit ?? $cable,
                 ),
             ),
-            array_keys($state->plan->supplies),
+            array_keys($this->state->plan->supplies),
         );
     }
 
     /** @return list<Fix> */
-    private static function modules(JobState $state, string $fitting, string $dim): array
+    private function modules(string $fitting, string $dim): array
     {
         $choices = [];
-        foreach (array_keys($state->plan->modules) as $id) {
-            if ($state->plan->module($id)?->dims() === $dim) {
+        foreach (array_keys($this->state->plan->modules) as $id) {
+            if ($this->state->plan->module($id)?->dims() === $dim) {
                 $choices[] = new Fix('Under ' . strtoupper($id), ChooseModule::payload(fixture: $fitting, module: $id));
             }
         }
         $kinds = array_merge(
-            ...array_map(static fn(string $kind): array => $state->shelf->ofKind($kind), array_keys(Dimmer::DIMS)),
+            ...array_map(fn(string $kind): array => $this->state->shelf->ofKind($kind), array_keys(Dimmer::DIMS)),
         );
         foreach (
             array_filter(

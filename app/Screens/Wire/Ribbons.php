@@ -32,25 +32,32 @@ final readonly class Ribbons
 
     private const SMALL = 24;
 
+    private function __construct(private JobState $state, private Run $run) {}
+
     public static function for(JobState $state, Run $run): WireRun
     {
-        $plan = $state->plan;
-        $strip = $plan->strip($run->strip);
-        $marks = $plan->cutMarks($run);
-        $result = $state->shown($run->id);
-        $refusal = $state->results[$run->id] ?? null;
-        $trunk = $plan->ways()->cableTo($run->controller ?? '');
+        return (new self($state, $run))->row();
+    }
+
+    private function row(): WireRun
+    {
+        $plan = $this->state->plan;
+        $strip = $plan->strip($this->run->strip);
+        $marks = $plan->cutMarks($this->run);
+        $result = $this->state->shown($this->run->id);
+        $refusal = $this->state->results[$this->run->id] ?? null;
+        $trunk = $plan->ways()->cableTo($this->run->controller ?? '');
 
         $trouble = $refusal instanceof Refusal ? $refusal->getMessage() : null;
-        $load = $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $run->cap) : null;
+        $load = $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $this->run->cap) : null;
         $evenness = $result !== null ? RunFigures::evenness($result) : null;
 
         return new WireRun(
             ...[
-                'id' => $run->id,
-                'name' => $run->name(),
-                'length' => Figure::print($marks?->length() ?? $run->length(), 2),
-                'metres' => $marks?->length() ?? $run->length(),
+                'id' => $this->run->id,
+                'name' => $this->run->name(),
+                'length' => Figure::print($marks?->length() ?? $this->run->length(), 2),
+                'metres' => $marks?->length() ?? $this->run->length(),
                 'pitch' => $marks->pitch ?? 0.0,
                 'lastPad' => $marks?->lastPad() ?? 0,
                 'strip' => $strip?->name(),
@@ -58,34 +65,36 @@ final readonly class Ribbons
                 'channels' => array_map(static fn(Channel $c): string => $c->name, $strip->channels ?? []),
                 'nominalVolts' => $strip->volts ?? 0.0,
                 'evennessLimit' => $plan->limits->evenness,
-                'endsMeet' => Seam::applies($plan, $run),
+                'endsMeet' => Seam::applies($plan, $this->run),
                 'trouble' => $trouble,
                 'supply' => self::device(
-                    $plan->supply($run->supply)?->name(),
-                    $run->supply,
-                    $result === null ? null : JudgedJob::for($state)->supply((string) $run->supply)->figure(),
-                    $plan->supplies[$run->supply ?? ''] ?? null,
-                ),
-                'controller' => self::device(
-                    $plan->controller($run->controller)?->name(),
-                    $run->controller,
+                    $plan->supply($this->run->supply)?->name(),
+                    $this->run->supply,
                     $result === null
                         ? null
-                        : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
-                    $plan->controllers[$run->controller ?? ''] ?? null,
+                        : JudgedJob::for($this->state)->supply((string) $this->run->supply)->figure(),
+                    $plan->supplies[$this->run->supply ?? ''] ?? null,
                 ),
-                'trunk' => $trunk === null ? null : self::cable($state, $trunk, $result),
-                'place' => $plan->places[$run->place]->name ?? '',
-                'pins' => $run->pins,
-                'split' => $run->parts > 1 || $run->zones !== [],
-                'cables' => self::ways($state, $run, $result),
-                'taps' => Taps::for($state, $run),
-                'data' => DataLead::words($plan, $run),
-                'dataAt' => self::dataAt($plan, $run),
+                'controller' => self::device(
+                    $plan->controller($this->run->controller)?->name(),
+                    $this->run->controller,
+                    $result === null
+                        ? null
+                        : RunFigures::controllerAmps($result, strtoupper((string) $this->run->controller)),
+                    $plan->controllers[$this->run->controller ?? ''] ?? null,
+                ),
+                'trunk' => $trunk === null ? null : self::cable($this->state, $trunk, $result),
+                'place' => $plan->places[$this->run->place]->name ?? '',
+                'pins' => $this->run->pins,
+                'split' => $this->run->parts > 1 || $this->run->zones !== [],
+                'cables' => $this->ways($result),
+                'taps' => Taps::for($this->state, $this->run),
+                'data' => DataLead::words($plan, $this->run),
+                'dataAt' => self::dataAt($plan, $this->run),
                 'load' => $load,
                 'evenness' => $evenness,
-                'feeds' => self::feeds($state, $run, $result),
-            ] + self::curves($state, $run, $result),
+                'feeds' => $this->feeds($result),
+            ] + $this->curves($result),
         );
     }
 
@@ -109,13 +118,13 @@ final readonly class Ribbons
      *     spread: list<list<float>>,
      * }
      */
-    private static function curves(JobState $state, Run $run, ?RunResult $result): array
+    private function curves(?RunResult $result): array
     {
-        $strip = $state->plan->strip($run->strip);
+        $strip = $this->state->plan->strip($this->run->strip);
         if ($result === null || $strip === null) {
             return ['thin' => false, 'light' => [], 'volts' => [], 'amps' => [], 'seen' => [], 'spread' => []];
         }
-        if (count($state->plan->runs) > self::FEW && !in_array($run->id, $state->open, true)) {
+        if (count($this->state->plan->runs) > self::FEW && !in_array($this->run->id, $this->state->open, true)) {
             $count = min(self::SMALL, count($result->light));
 
             return [
@@ -160,19 +169,19 @@ final readonly class Ribbons
     }
 
     /** @return list<WireFeed> */
-    private static function feeds(JobState $state, Run $run, ?RunResult $result): array
+    private function feeds(?RunResult $result): array
     {
-        $marks = $state->plan->cutMarks($run);
+        $marks = $this->state->plan->cutMarks($this->run);
         $feeds = [];
-        foreach ($state->plan->ways()->feedsOf($run) as $feed) {
-            $cable = $state->plan->ways()->cableTo($feed->id);
+        foreach ($this->state->plan->ways()->feedsOf($this->run) as $feed) {
+            $cable = $this->state->plan->ways()->cableTo($feed->id);
             $feeds[] = new WireFeed(
                 id: $feed->id,
                 pad: $feed->pad,
                 at: $marks?->position($feed->pad) ?? 0.0,
-                cable: $cable === null ? null : self::cable($state, $cable, $result),
-                past: $run->controller !== null &&
-                    isset($state->plan->supplies[$state->plan->ways()->root($cable->from ?? '') ?? '']),
+                cable: $cable === null ? null : self::cable($this->state, $cable, $result),
+                past: $this->run->controller !== null &&
+                    isset($this->state->plan->supplies[$this->state->plan->ways()->root($cable->from ?? '') ?? '']),
             );
         }
 
@@ -180,16 +189,17 @@ final readonly class Ribbons
     }
 
     /** @return list<WireWay> every cable on the way to the run, in the order of the current, each with where it goes */
-    private static function ways(JobState $state, Run $run, ?RunResult $result): array
+    private function ways(?RunResult $result): array
     {
-        $plan = $state->plan;
-        $marks = $plan->cutMarks($run);
-        $cables = $run->controller === null ? [] : array_reverse($plan->ways()->wayTo($run->controller), true);
-        foreach ($plan->ways()->feedsOf($run) as $feed) {
+        $plan = $this->state->plan;
+        $marks = $plan->cutMarks($this->run);
+        $cables =
+            $this->run->controller === null ? [] : array_reverse($plan->ways()->wayTo($this->run->controller), true);
+        foreach ($plan->ways()->feedsOf($this->run) as $feed) {
             $cables += array_reverse($plan->ways()->wayTo($feed->id), true);
         }
         // From a bank to its converter comes before all.
-        foreach ($plan->ways()->suppliesOf($run) as $supply) {
+        foreach ($plan->ways()->suppliesOf($this->run) as $supply) {
             $cables = array_reverse($plan->ways()->wayTo($supply), true) + $cables;
         }
         $end = static fn(string $id): string => isset($plan->feeds[$id])
@@ -198,9 +208,9 @@ final readonly class Ribbons
 
         return array_values(
             array_map(
-                static fn(LaidCable $c): WireWay => new WireWay(
+                fn(LaidCable $c): WireWay => new WireWay(
                     way: $end($c->from) . ' to ' . $end($c->to),
-                    cable: self::cable($state, $c, $result),
+                    cable: self::cable($this->state, $c, $result),
                 ),
                 $cables,
             ),

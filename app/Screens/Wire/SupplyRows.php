@@ -19,16 +19,24 @@ use EmberDusk\Values\Refusal;
 /** The job's supplies: average and peak, at full or in the scene that is looked at, and what their instructions and the tables say. */
 final readonly class SupplyRows
 {
+    private function __construct(private JobState $state) {}
+
     /** @return list<SupplyRow> */
     public static function for(JobState $state): array
     {
+        return (new self($state))->rows();
+    }
+
+    /** @return list<SupplyRow> */
+    private function rows(): array
+    {
         $rows = [];
-        foreach ($state->plan->supplies as $id => $unit) {
-            $supply = $state->plan->supply($id);
+        foreach ($this->state->plan->supplies as $id => $unit) {
+            $supply = $this->state->plan->supply($id);
             if ($supply === null) {
                 continue;
             }
-            $given = self::given($state, $id);
+            $given = $this->given($id);
             $average = null;
             $peak = null;
             if ($given !== null) {
@@ -37,9 +45,13 @@ final readonly class SupplyRows
             }
             $runTime = null;
             $standby = null;
-            if ($state->plan->block($id) !== null) {
-                $runTime = BankStates::runTime($state->plan, $id, BankStates::amps($state->plan, $id, $given));
-                $standby = BankStates::standby($state->plan, $id);
+            if ($this->state->plan->block($id) !== null) {
+                $runTime = BankStates::runTime(
+                    $this->state->plan,
+                    $id,
+                    BankStates::amps($this->state->plan, $id, $given),
+                );
+                $standby = BankStates::standby($this->state->plan, $id);
             }
             $rows[] = new SupplyRow(
                 id: $id,
@@ -53,9 +65,9 @@ final readonly class SupplyRows
                 plate: $supply->battery() ? null : LimitedPower::figure($id, $supply),
                 runTime: $runTime,
                 standby: $standby,
-                states: self::states($state, $id),
+                states: $this->states($id),
                 bank: $unit->bank,
-                draw: self::draw($state, $id),
+                draw: $this->draw($id),
                 notes: self::notes($supply),
             );
         }
@@ -64,9 +76,10 @@ final readonly class SupplyRows
     }
 
     /** Its output at full or in the selected scene; null if nothing on it is solved. */
-    private static function given(JobState $state, string $supply): ?SupplyResult
+    private function given(string $supply): ?SupplyResult
     {
-        $results = $state->scene === null ? $state->results : $state->scenes[$state->scene] ?? [];
+        $results =
+            $this->state->scene === null ? $this->state->results : $this->state->scenes[$this->state->scene] ?? [];
         foreach ($results as $result) {
             if (!($result instanceof Refusal) && isset($result->supplies[$supply])) {
                 return $result->supplies[$supply];
@@ -90,9 +103,9 @@ final readonly class SupplyRows
     }
 
     /** @return list<BankState> its volts, amps and the darkest light, empty, at rest and on charge */
-    private static function states(JobState $state, string $id): array
+    private function states(string $id): array
     {
-        if ($state->plan->block($id) === null) {
+        if ($this->state->plan->block($id) === null) {
             return [];
         }
         try {
@@ -103,7 +116,7 @@ final readonly class SupplyRows
                     amps: $row['amps'],
                     darkest: $row['darkest'],
                 ),
-                BankStates::for($state->plan, $id),
+                BankStates::for($this->state->plan, $id),
             );
         } catch (Refusal) {
             // Unsolved circuits are among the open points.
@@ -111,10 +124,13 @@ final readonly class SupplyRows
         }
     }
 
-    private static function draw(JobState $state, string $id): ?Figure
+    private function draw(string $id): ?Figure
     {
-        $bank = $state->plan->supply($state->plan->supplies[$id]->bank);
-        $draw = $bank !== null ? BankDraw::for($state->plan, $id, JudgedJob::for($state)->supply($id)->watts()) : null;
+        $bank = $this->state->plan->supply($this->state->plan->supplies[$id]->bank);
+        $draw =
+            $bank !== null
+                ? BankDraw::for($this->state->plan, $id, JudgedJob::for($this->state)->supply($id)->watts())
+                : null;
 
         if ($bank === null) {
             return null;

@@ -26,37 +26,47 @@ final readonly class WireScreen
 
     private const LESS_IS_WORSE = ['darkest', 'evenness'];
 
+    private function __construct(private JobState $state) {}
+
     public static function picture(JobState $state): WirePicture
     {
+        return (new self($state))->whole();
+    }
+
+    private function whole(): WirePicture
+    {
         return new WirePicture(
-            runs: array_map(static fn(Run $r): WireRun => Ribbons::for($state, $r), array_values($state->plan->runs)),
-            order: array_map(strval(...), array_keys($state->plan->runs)),
+            runs: array_map(
+                fn(Run $r): WireRun => Ribbons::for($this->state, $r),
+                array_values($this->state->plan->runs),
+            ),
+            order: array_map(strval(...), array_keys($this->state->plan->runs)),
             cables: array_map(
                 static fn(KitSnapshot $f): CableOption => new CableOption(
                     id: $f->entry->id(),
                     name: $f->entry->name(),
                     label: $f->entry instanceof Cable ? $f->entry->cores . ' x ' . $f->entry->conductor->label() : '',
                 ),
-                $state->shelf->ofKind('cable'),
+                $this->state->shelf->ofKind('cable'),
             ),
-            joints: self::options($state, 'connector'),
-            fuses: self::options($state, 'fuse'),
-            switches: self::options($state, 'switch'),
-            supplies: SupplyRows::for($state),
-            fixtures: FixtureRows::for($state),
-            fixtureKit: self::options($state, 'fixture'),
+            joints: $this->options('connector'),
+            fuses: $this->options('fuse'),
+            switches: $this->options('switch'),
+            supplies: SupplyRows::for($this->state),
+            fixtures: FixtureRows::for($this->state),
+            fixtureKit: $this->options('fixture'),
             places: array_map(
                 static fn(Place $p): CableOption => new CableOption($p->id, $p->name, ''),
-                array_values($state->plan->places),
+                array_values($this->state->plan->places),
             ),
-            scene: $state->scene,
-            scenes: SceneRows::for($state),
-            dimmed: SceneRows::dimmed($state),
+            scene: $this->state->scene,
+            scenes: SceneRows::for($this->state),
+            dimmed: SceneRows::dimmed($this->state),
         );
     }
 
     /** @return list<CableOption> shelf entries of a kind */
-    private static function options(JobState $state, string $kind): array
+    private function options(string $kind): array
     {
         return array_map(
             static fn(KitSnapshot $f): CableOption => new CableOption(
@@ -64,48 +74,54 @@ final readonly class WireScreen
                 name: $f->entry->name(),
                 label: $f->entry instanceof Fuse ? sprintf('%g A', $f->entry->amps) : $f->entry->name(),
             ),
-            $state->shelf->ofKind($kind),
+            $this->state->shelf->ofKind($kind),
         );
     }
 
     /** @return list<Figure> of the one run that is wired, or the sum and the worst of all, each saying which it is */
     public static function ledger(JobState $state): array
     {
+        return (new self($state))->totals();
+    }
+
+    /** @return list<Figure> of the one run that is wired, or the sum and the worst of all, each saying which it is */
+    private function totals(): array
+    {
         $runs = array_values(
-            array_filter($state->plan->runs, static fn(Run $r): bool => $state->plan->strip($r->strip) !== null),
+            array_filter($this->state->plan->runs, fn(Run $r): bool => $this->state->plan->strip($r->strip) !== null),
         );
-        $figures = count($runs) === 1 ? array_values(self::figures($state, $runs[0])) : self::worst($state, $runs);
-        if ($state->plan->cables !== []) {
-            $figures[] = CableFigures::copper($state->plan);
+        $figures = count($runs) === 1 ? array_values($this->figures($runs[0])) : $this->worst($runs);
+        if ($this->state->plan->cables !== []) {
+            $figures[] = CableFigures::copper($this->state->plan);
         }
 
         return $figures;
     }
 
     /** @return array<string, Figure> by label */
-    private static function figures(JobState $state, Run $run): array
+    private function figures(Run $run): array
     {
-        $strip = $state->plan->strip($run->strip);
-        $supply = $state->plan->supply($run->supply);
-        $result = $state->result($run->id);
+        $strip = $this->state->plan->strip($run->strip);
+        $supply = $this->state->plan->supply($run->supply);
+        $result = $this->state->result($run->id);
         if ($strip === null) {
             return [];
         }
         $figures = [
             self::LOAD => RunFigures::load(
                 $strip,
-                $state->plan->litLength($run),
-                $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($state->plan),
+                $this->state->plan->litLength($run),
+                $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($this->state->plan),
                 $run->cap,
             ),
         ];
         if ($result === null || $supply === null) {
             return $figures;
         }
-        $figures[self::SHARE] = JudgedJob::for($state)->supply((string) $run->supply)->figure();
+        $figures[self::SHARE] = JudgedJob::for($this->state)->supply((string) $run->supply)->figure();
         $figures['darkest'] = RunFigures::darkest($result);
         $figures['evenness'] = RunFigures::evenness($result);
-        if (Seam::applies($state->plan, $run)) {
+        if (Seam::applies($this->state->plan, $run)) {
             $figures['seam'] = RunFigures::seam($result);
         }
         if (count($strip->channels) > 1) {
@@ -122,12 +138,12 @@ final readonly class WireScreen
      * @param  list<Run>  $runs
      * @return list<Figure>
      */
-    private static function worst(JobState $state, array $runs): array
+    private function worst(array $runs): array
     {
         $loads = [];
         $worst = [];
         foreach ($runs as $n => $run) {
-            foreach (self::figures($state, $run) as $kind => $figure) {
+            foreach ($this->figures($run) as $kind => $figure) {
                 if ($kind === self::LOAD) {
                     $loads[] = new Input(
                         'P' . ($n + 1),
@@ -157,7 +173,7 @@ final readonly class WireScreen
                 ? []
                 : [
                     new Figure(
-                        label: RunFigures::loads($state->plan),
+                        label: RunFigures::loads($this->state->plan),
                         value: array_sum(array_map(static fn(Input $i): float => $i->value, $loads)),
                         unit: 'W',
                         decimals: 0,

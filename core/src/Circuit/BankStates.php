@@ -22,6 +22,8 @@ final readonly class BankStates
 
     private const DAYS_A_MONTH = 30;
 
+    private function __construct(private Plan $plan, private string $bank) {}
+
     /**
      * @return list<array{state: string, volts: Figure, amps: Figure|null, darkest: Figure|null}>
      *
@@ -29,17 +31,27 @@ final readonly class BankStates
      */
     public static function for(Plan $plan, string $bank): array
     {
+        return (new self($plan, $bank))->all();
+    }
+
+    /**
+     * @return list<array{state: string, volts: Figure, amps: Figure|null, darkest: Figure|null}>
+     *
+     * @throws Refusal when its loads have no solution then
+     */
+    private function all(): array
+    {
         $rows = [];
         foreach (self::STATES as $state => $word) {
-            $volts = self::volts($plan, $bank, $state);
-            [$amps, $darkest] = self::straight($plan, $bank, $state);
-            foreach (self::draws($plan, $bank) as $converter => $draw) {
+            $volts = $this->volts($state);
+            [$amps, $darkest] = $this->straight($state);
+            foreach ($this->draws() as $converter => $draw) {
                 $amps = ($amps ?? 0.0) + ($draw->amps($volts) ?? 0.0);
             }
             $rows[] = [
                 'state' => $word,
                 'volts' => new Figure(
-                    label: strtoupper($bank) . ' ' . self::word($state),
+                    label: strtoupper($this->bank) . ' ' . self::word($state),
                     value: $volts,
                     unit: 'V',
                     decimals: 1,
@@ -48,22 +60,22 @@ final readonly class BankStates
                         new Input(
                             'n',
                             'blocks in series',
-                            $plan->supplies[$bank]->series,
+                            $this->plan->supplies[$this->bank]->series,
                             '',
-                            path: "plan.supplies.{$bank}.series",
+                            path: "plan.supplies.{$this->bank}.series",
                         ),
                         new Input(
                             'u',
                             'one block then',
-                            $volts / $plan->supplies[$bank]->series,
+                            $volts / $this->plan->supplies[$this->bank]->series,
                             'V',
-                            path: "shelf.{$bank}: one block, {$state}",
+                            path: "shelf.{$this->bank}: one block, {$state}",
                         ),
                     ],
                     assumption: 'Lead-acid: in proportion to a 12 V bank at 11.0, 12.6 and 14.4 V; others as in their entry.',
                     source: 'common practice, no source',
                 ),
-                'amps' => $amps === null ? null : self::given($bank, $state, $amps),
+                'amps' => $amps === null ? null : self::given($this->bank, $state, $amps),
                 'darkest' =>
                     $darkest === null
                         ? null
@@ -118,21 +130,26 @@ final readonly class BankStates
     /** Days until standby, idle converters and self-discharge have taken its usable ampere-hours. */
     public static function standby(Plan $plan, string $bank): ?Figure
     {
-        $hold = $plan->supply($bank)->ampHours ?? null;
-        $block = $plan->block($bank);
+        return (new self($plan, $bank))->idling();
+    }
+
+    private function idling(): ?Figure
+    {
+        $hold = $this->plan->supply($this->bank)->ampHours ?? null;
+        $block = $this->plan->block($this->bank);
         if ($hold === null || $block === null) {
             return null;
         }
-        $inputs = self::idle($plan, $bank);
-        foreach ($plan->controllers as $id => $unit) {
-            $from = $plan->ways()->root($plan->ways()->cableTo($id)->from ?? '');
-            $amps = $plan->controller($id)->standbyAmps ?? 0.0;
-            $converter = $plan->converter($from);
-            if ($from !== $bank && ($plan->supplies[$from ?? '']->bank ?? null) !== $bank) {
+        $inputs = $this->idle();
+        foreach ($this->plan->controllers as $id => $unit) {
+            $from = $this->plan->ways()->root($this->plan->ways()->cableTo($id)->from ?? '');
+            $amps = $this->plan->controller($id)->standbyAmps ?? 0.0;
+            $converter = $this->plan->converter($from);
+            if ($from !== $this->bank && ($this->plan->supplies[$from ?? '']->bank ?? null) !== $this->bank) {
                 continue;
             }
             if ($converter !== null) {
-                $amps *= $converter->volts / ($converter->efficiency * self::volts($plan, $bank, 'nominal'));
+                $amps *= $converter->volts / ($converter->efficiency * $this->volts('nominal'));
             }
             if ($amps > 0) {
                 $inputs[] = new Input(
@@ -150,7 +167,7 @@ final readonly class BankStates
             sprintf('self-discharge of %g %% a month', 100 * $block->selfDischarge),
             ($hold * $block->selfDischarge) / (self::DAYS_A_MONTH * self::HOURS_A_DAY),
             'A',
-            path: "shelf.{$bank}.selfDischarge",
+            path: "shelf.{$this->bank}.selfDischarge",
         );
 
         return new Figure(
@@ -160,8 +177,8 @@ final readonly class BankStates
             decimals: 0,
             formula: 'C * u / (' . Input::sum($inputs) . ') / 24',
             inputs: [
-                new Input('C', 'capacity of the bank', $hold, 'Ah', path: "shelf.{$bank}.ampHours"),
-                new Input('u', 'usable share', $block->usable, '', path: "shelf.{$bank}.usable"),
+                new Input('C', 'capacity of the bank', $hold, 'Ah', path: "shelf.{$this->bank}.ampHours"),
+                new Input('u', 'usable share', $block->usable, '', path: "shelf.{$this->bank}.usable"),
                 ...$inputs,
             ],
             assumption: 'Light off, switch on: an in-line switch saves it.',
@@ -170,12 +187,12 @@ final readonly class BankStates
     }
 
     /** @return list<Input> amps of idle converters on a bank, at its nominal volts */
-    private static function idle(Plan $plan, string $bank): array
+    private function idle(): array
     {
         $inputs = [];
-        foreach ($plan->supplies as $id => $unit) {
-            $amps = $plan->converter($id)->idleAmps ?? 0.0;
-            if ($unit->bank === $bank && $amps > 0) {
+        foreach ($this->plan->supplies as $id => $unit) {
+            $amps = $this->plan->converter($id)->idleAmps ?? 0.0;
+            if ($unit->bank === $this->bank && $amps > 0) {
                 $inputs[] = new Input(
                     'I' . (count($inputs) + 1),
                     strtoupper($id) . ' idle',
@@ -192,9 +209,14 @@ final readonly class BankStates
     /** Amps with everything full at rest: straight, and through converters. */
     public static function amps(Plan $plan, string $bank, ?SupplyResult $straight, float $share = 1.0): float
     {
+        return (new self($plan, $bank))->drawn($straight, $share);
+    }
+
+    private function drawn(?SupplyResult $straight, float $share = 1.0): float
+    {
         $amps = $straight->amps ?? 0.0;
-        foreach (self::draws($plan, $bank, $share) as $draw) {
-            $amps += $draw->amps(self::volts($plan, $bank, 'nominal')) ?? 0.0;
+        foreach ($this->draws($share) as $draw) {
+            $amps += $draw->amps($this->volts('nominal')) ?? 0.0;
         }
 
         return $amps;
@@ -205,9 +227,9 @@ final readonly class BankStates
         return self::STATES[$state] ?? $state;
     }
 
-    private static function volts(Plan $plan, string $bank, string $state): float
+    private function volts(string $state): float
     {
-        $supply = $plan->supply($bank);
+        $supply = $this->plan->supply($this->bank);
 
         return match ($state) {
             'lowest' => $supply->lowest ?? ($supply->emf ?? 0.0),
@@ -232,14 +254,14 @@ final readonly class BankStates
     }
 
     /** @return array<string, BankDraw> by converter on this bank, at full */
-    private static function draws(Plan $plan, string $bank, float $share = 1.0): array
+    private function draws(float $share = 1.0): array
     {
         $draws = [];
-        foreach ($plan->supplies as $id => $unit) {
-            if ($unit->bank !== $bank) {
+        foreach ($this->plan->supplies as $id => $unit) {
+            if ($unit->bank !== $this->bank) {
                 continue;
             }
-            $draw = BankDraw::for($plan, $id, $share * SupplyLoad::for($plan, $id)->watts());
+            $draw = BankDraw::for($this->plan, $id, $share * SupplyLoad::for($this->plan, $id)->watts());
             if ($draw !== null) {
                 $draws[$id] = $draw;
             }
@@ -249,27 +271,27 @@ final readonly class BankStates
     }
 
     /** @return array{float|null, float|null} amps that it gives to its loads without a converter, and the darkest light there */
-    private static function straight(Plan $plan, string $bank, string $state): array
+    private function straight(string $state): array
     {
         $conditions = match ($state) {
             'lowest' => Conditions::empty(),
             'charging' => Conditions::charging(),
             default => new Conditions(),
         };
-        foreach (Island::all($plan) as $island) {
-            if (!in_array($bank, $island->supplies, true)) {
+        foreach (Island::all($this->plan) as $island) {
+            if (!in_array($this->bank, $island->supplies, true)) {
                 continue;
             }
             $amps = null;
             $lights = [];
-            foreach (Engine::scene($plan, $island, null, $conditions) as $id => $result) {
+            foreach (Engine::scene($this->plan, $island, null, $conditions) as $id => $result) {
                 if ($result instanceof RunResult) {
-                    $amps = $result->supplies[$bank]->amps ?? $amps;
-                    if ($plan->run($id)->supply === $bank) {
+                    $amps = $result->supplies[$this->bank]->amps ?? $amps;
+                    if ($this->plan->run($id)->supply === $this->bank) {
                         $lights[] = $result->darkest();
                     }
                 } else {
-                    $amps = $result->supplies[$bank]->amps ?? $amps;
+                    $amps = $result->supplies[$this->bank]->amps ?? $amps;
                 }
             }
 

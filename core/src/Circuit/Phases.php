@@ -19,6 +19,8 @@ final readonly class Phases
     /** Number of distinct duties. */
     private const MOST = 16;
 
+    private function __construct(private Plan $plan, private ?Scene $scene) {}
+
     /**
      * @return non-empty-list<Phase> at full without a scene
      *
@@ -26,20 +28,30 @@ final readonly class Phases
      */
     public static function for(Plan $plan, Island $island, ?Scene $scene): array
     {
-        $duties = self::duties($plan, $island, $scene);
+        return (new self($plan, $scene))->all($island);
+    }
+
+    /**
+     * @return non-empty-list<Phase> at full without a scene
+     *
+     * @throws Refusal when there are too many duties
+     */
+    private function all(Island $island): array
+    {
+        $duties = $this->shares($island);
         $distinct = array_values(
             array_unique(array_filter(array_merge(...array_values($duties)), static fn(float $d): bool => $d > 0)),
         );
         sort($distinct);
-        $levels = self::levels($island, $scene);
-        if ($scene === null && ($distinct === [] || $distinct === [1.0])) {
+        $levels = self::levels($island, $this->scene);
+        if ($this->scene === null && ($distinct === [] || $distinct === [1.0])) {
             return [new Phase()];
         }
         if (count($distinct) > self::MOST) {
             throw new InvalidInput(
                 sprintf(
                     'The scene “%s” has %d different duty cycles here; at most %d are supported. Set some of them alike.',
-                    $scene->name ?? 'full',
+                    $this->scene->name ?? 'full',
                     count($distinct),
                     self::MOST,
                 ),
@@ -74,11 +86,17 @@ final readonly class Phases
     /** @return array<string, list<float>> duties by controller; a repeater has those of its leader */
     public static function duties(Plan $plan, Island $island, ?Scene $scene): array
     {
+        return (new self($plan, $scene))->shares($island);
+    }
+
+    /** @return array<string, list<float>> duties by controller; a repeater has those of its leader */
+    private function shares(Island $island): array
+    {
         $duties = [];
         foreach ($island->parts as $parts) {
             $id = $parts->run->controller;
             if ($parts->controller !== null && $parts->controller->pixels === null && $id !== null) {
-                $duties[$id] ??= self::copied($plan, $parts->run, $scene, count($parts->strip->channels));
+                $duties[$id] ??= $this->copied($parts->run, count($parts->strip->channels));
             }
         }
 
@@ -86,21 +104,21 @@ final readonly class Phases
     }
 
     /** @return list<float> */
-    private static function copied(Plan $plan, Run $run, ?Scene $scene, int $channels): array
+    private function copied(Run $run, int $channels): array
     {
         $first = $run;
-        for ($n = 0; ($before = $plan->repeated($first)) !== null && $n < 8; $n++) {
+        for ($n = 0; ($before = $this->plan->repeated($first)) !== null && $n < 8; $n++) {
             $first = $before;
         }
-        $lit = count($plan->strip($run->strip)->channels ?? [null]);
+        $lit = count($this->plan->strip($run->strip)->channels ?? [null]);
         $full =
-            ($plan->controller($first->controller)?->sharesChannels === true ? 1.0 / $lit : 1.0) *
-            self::limit($plan, (string) $first->controller);
-        if ($scene === null) {
+            ($this->plan->controller($first->controller)?->sharesChannels === true ? 1.0 / $lit : 1.0) *
+            self::limit($this->plan, (string) $first->controller);
+        if ($this->scene === null) {
             return array_fill(0, $channels, $full);
         }
-        $given = $scene->levels[(string) $first->controller] ?? [];
-        $limit = self::limit($plan, (string) $first->controller);
+        $given = $this->scene->levels[(string) $first->controller] ?? [];
+        $limit = self::limit($this->plan, (string) $first->controller);
 
         return array_map(static fn(int $n): float => $limit * ($given[$n] ?? 0.0), range(0, $channels - 1));
     }

@@ -10,6 +10,8 @@ use EmberDusk\Plan\Run;
 /** Reads from a solved network what people ask for: light, volts, drop and amps by cable, where the watts go. */
 final readonly class Readings
 {
+    private function __construct(private Network $network, private Solution $solution) {}
+
     /**
      * @param  list<array<string, list<float>>>  $spread  light by run, at poor and at rich conditions
      * @param  array<string, array<string, float>>  $open  amps by cable in other states, by what they are: {@see CableResult}
@@ -23,16 +25,26 @@ final readonly class Readings
         array $spread,
         array $open,
     ): array {
-        $cables = self::cables($plan, $network, $solution, $open);
-        $balance = self::balance($plan, $network, $solution);
-        $supplies = DeviceReadings::supplies($island, $network, $solution);
-        $controllers = DeviceReadings::controllers($island, $network, $solution);
-        $light = self::light($network, $solution);
+        return (new self($network, $solution))->all($plan, $island, $spread, $open);
+    }
+
+    /**
+     * @param  list<array<string, list<float>>>  $spread  light by run, at poor and at rich conditions
+     * @param  array<string, array<string, float>>  $open  amps by cable in other states, by what they are: {@see CableResult}
+     * @return array<string, RunResult|FixtureResult> by run and by fitting
+     */
+    private function all(Plan $plan, Island $island, array $spread, array $open): array
+    {
+        $cables = $this->cables($plan, $open);
+        $balance = $this->balance($plan);
+        $supplies = DeviceReadings::supplies($island, $this->network, $this->solution);
+        $controllers = DeviceReadings::controllers($island, $this->network, $this->solution);
+        $light = self::light($this->network, $this->solution);
         $results = [];
         foreach ($island->parts as $id => $parts) {
             $run = $parts->run;
-            $mine = self::stretches($network, $id);
-            $source = DeviceReadings::source($network, (string) $run->supply);
+            $mine = self::stretches($this->network, $id);
+            $source = DeviceReadings::source($this->network, (string) $run->supply);
             $way = $parts->trunk === null ? [] : $plan->ways()->wayTo($parts->trunk->to);
             foreach (array_keys($parts->tails) as $feed) {
                 $way += $plan->ways()->wayTo($feed);
@@ -40,27 +52,27 @@ final readonly class Readings
             $results[$id] = new RunResult(
                 pitch: $parts->strip->pitch,
                 light: $light[$id] ?? [],
-                volts: self::volts($mine, $solution),
-                railAmps: self::railAmps($network, $mine, $solution),
+                volts: self::volts($mine, $this->solution),
+                railAmps: $this->railAmps($mine),
                 cables: array_intersect_key($cables, $way),
-                feeds: self::feeds($plan, $parts, $network, $solution),
-                channelAmps: self::channelAmps($run, $network, $solution),
-                supplyVolts: $solution->across($source),
-                supplyAmps: $solution->delivered($source),
+                feeds: $this->feeds($plan, $parts),
+                channelAmps: $this->channelAmps($run),
+                supplyVolts: $this->solution->across($source),
+                supplyAmps: $this->solution->delivered($source),
                 spread: [$spread[0][$id] ?? [], $spread[1][$id] ?? []],
                 balance: $balance,
-                loadWatts: array_sum(array_map($solution->loadWatts(...), array_keys($mine))),
-                railWatts: $solution->railWatts(array_keys($mine)),
-                iterations: $solution->iterations,
-                channelLight: self::channelLight($mine, $solution),
+                loadWatts: array_sum(array_map($this->solution->loadWatts(...), array_keys($mine))),
+                railWatts: $this->solution->railWatts(array_keys($mine)),
+                iterations: $this->solution->iterations,
+                channelLight: self::channelLight($mine, $this->solution),
                 nominal: self::nominal($mine),
                 supplies: $supplies,
                 controllers: $controllers,
             );
         }
-        foreach ($network->points as $point) {
+        foreach ($this->network->points as $point) {
             $way = array_intersect_key($cables, $plan->ways()->wayTo($point->part));
-            [$volts, $amps] = $solution->at($point);
+            [$volts, $amps] = $this->solution->at($point);
             $results[$point->part] = new FixtureResult(
                 volts: $volts,
                 amps: $amps,
@@ -140,11 +152,11 @@ final readonly class Readings
      * @param  array<string, array<string, float>>  $open
      * @return array<string, CableResult>
      */
-    private static function cables(Plan $plan, Network $network, Solution $solution, array $open): array
+    private function cables(Plan $plan, array $open): array
     {
         $cables = [];
-        foreach (self::cores($network, $plan) as $id => $cores) {
-            $amps = array_map(static fn(Resistor $r): float => abs($solution->amps($r)), $cores);
+        foreach (self::cores($this->network, $plan) as $id => $cores) {
+            $amps = array_map(fn(Resistor $r): float => abs($this->solution->amps($r)), $cores);
             $back = max(array_slice($amps, 1) ?: [0.0]);
             $cables[$id] = (new CableResult(
                 id: $id,
@@ -161,12 +173,12 @@ final readonly class Readings
     }
 
     /** @return non-empty-list<float> through the controller's channels; the supply's output without one */
-    private static function channelAmps(Run $run, Network $network, Solution $solution): array
+    private function channelAmps(Run $run): array
     {
         $amps = [];
-        foreach ($network->resistors as $r) {
+        foreach ($this->network->resistors as $r) {
             if ($r->part === $run->controller && $r->name !== Wiring::name((string) $run->controller) . '_com') {
-                $amps[] = $solution->amps($r);
+                $amps[] = $this->solution->amps($r);
             }
         }
 
@@ -212,14 +224,14 @@ final readonly class Readings
      * @param  array<int, Stretch>  $stretches
      * @return list<float>
      */
-    private static function railAmps(Network $network, array $stretches, Solution $solution): array
+    private function railAmps(array $stretches): array
     {
-        $nodes = $solution->nodes();
+        $nodes = $this->solution->nodes();
         $amps = [];
         foreach ($stretches as $s) {
             for ($g = 0; $g < $s->groups; $g++) {
                 $last = $g === $s->groups - 1;
-                $next = $last ? $solution->volt($s->end[0]) : $nodes[$s->node($g + 1, 0)];
+                $next = $last ? $this->solution->volt($s->end[0]) : $nodes[$s->node($g + 1, 0)];
                 $amps[] = ($nodes[$s->node($g, 0)] - $next) / ($s->plusRail * $s->pitch * ($last ? 0.5 : 1.0));
             }
         }
@@ -228,61 +240,61 @@ final readonly class Readings
     }
 
     /** @return array<string, FeedResult> */
-    private static function feeds(Plan $plan, WiredRun $parts, Network $network, Solution $solution): array
+    private function feeds(Plan $plan, WiredRun $parts): array
     {
-        $cores = self::cores($network, $plan);
+        $cores = self::cores($this->network, $plan);
         $feeds = [];
         foreach ($parts->tails as $id => $cable) {
             $pad = $cores[$cable->id] ?? [];
             if ($pad === []) {
                 continue;
             }
-            $plus = $solution->volt($pad[0]->to);
-            $volts = array_map(static fn(Resistor $r): float => $plus - $solution->volt($r->to), array_slice($pad, 1));
+            $plus = $this->solution->volt($pad[0]->to);
+            $volts = array_map(fn(Resistor $r): float => $plus - $this->solution->volt($r->to), array_slice($pad, 1));
             $root = $plan->ways()->root($cable->from) ?? '';
             if (isset($plan->controllers[$root])) {
                 $root = $plan->ways()->root($plan->ways()->cableTo($root)->from ?? '') ?? '';
             }
             $source = DeviceReadings::source(
-                $network,
+                $this->network,
                 isset($plan->supplies[$root]) ? $root : (string) $parts->run->supply,
             );
             $feeds[$id] = new FeedResult(
                 $id,
                 min($volts ?: [0.0]),
-                abs($solution->amps($pad[0])),
-                $solution->across($source),
+                abs($this->solution->amps($pad[0])),
+                $this->solution->across($source),
             );
         }
 
         return $feeds;
     }
 
-    private static function balance(Plan $plan, Network $network, Solution $solution): Balance
+    private function balance(Plan $plan): Balance
     {
         $emf = $inside = 0.0;
-        foreach ($network->sources as $source) {
-            $amps = $solution->delivered($source);
+        foreach ($this->network->sources as $source) {
+            $amps = $this->solution->delivered($source);
             $emf += $source->emf * $amps;
-            $inside += ($source->emf - $solution->across($source)) * $amps;
+            $inside += ($source->emf - $this->solution->across($source)) * $amps;
         }
         $cables = $controller = $load = 0.0;
-        foreach ($network->resistors as $r) {
-            $watts = $solution->amps($r) ** 2 * $r->ohms;
+        foreach ($this->network->resistors as $r) {
+            $watts = $this->solution->amps($r) ** 2 * $r->ohms;
             if (isset($plan->controllers[explode(':', $r->part)[0]])) {
                 $controller += $watts;
             } else {
                 $cables += $watts;
             }
         }
-        foreach ($network->draws as $draw) {
-            $controller += ($solution->volt($draw->plus) - $solution->volt($draw->minus)) * $draw->amps;
+        foreach ($this->network->draws as $draw) {
+            $controller += ($this->solution->volt($draw->plus) - $this->solution->volt($draw->minus)) * $draw->amps;
         }
-        foreach (array_keys($network->stretches) as $n) {
-            $load += $solution->loadWatts($n);
+        foreach (array_keys($this->network->stretches) as $n) {
+            $load += $this->solution->loadWatts($n);
         }
-        foreach ($network->points as $point) {
-            [$volts, $amps] = $solution->at($point);
+        foreach ($this->network->points as $point) {
+            [$volts, $amps] = $this->solution->at($point);
             $load += $volts * $amps;
         }
 
@@ -291,7 +303,7 @@ final readonly class Readings
             source: $inside,
             cables: $cables,
             controller: $controller,
-            rails: $solution->railWatts(array_keys($network->stretches)),
+            rails: $this->solution->railWatts(array_keys($this->network->stretches)),
             load: $load,
         );
     }

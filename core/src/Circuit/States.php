@@ -12,6 +12,8 @@ use EmberDusk\Values\Refusal;
 /** An island in every state but the planned one: a feed open, a battery empty or on charge. */
 final readonly class States
 {
+    private function __construct(private Plan $plan, private Island $island) {}
+
     /**
      * Amps of each cable's fullest core with one feed after the other open, where a tail could then carry too much.
      *
@@ -21,9 +23,19 @@ final readonly class States
      */
     public static function opened(Plan $plan, Island $island): array
     {
+        return (new self($plan, $island))->open();
+    }
+
+    /**
+     * @return array<string, array<string, float>> by the open feed
+     *
+     * @throws Refusal when the circuit has no solution
+     */
+    private function open(): array
+    {
         $open = [];
-        foreach (self::openable($plan, $island, Wiring::for($plan, $island)) as $feed) {
-            $without = Wiring::for($plan, $island, new Conditions(openFeed: $feed));
+        foreach ($this->openable(Wiring::for($this->plan, $this->island)) as $feed) {
+            $without = Wiring::for($this->plan, $this->island, new Conditions(openFeed: $feed));
             $open[$feed] = Readings::cableAmps($without, Newton::solve($without));
         }
 
@@ -39,10 +51,20 @@ final readonly class States
      */
     public static function all(Plan $plan, Island $island): array
     {
-        $states = self::opened($plan, $island);
-        if (self::swings($plan, $island)) {
+        return (new self($plan, $island))->every();
+    }
+
+    /**
+     * @return array<string, array<string, float>> by the state
+     *
+     * @throws Refusal when the circuit has no solution
+     */
+    private function every(): array
+    {
+        $states = $this->open();
+        if (self::swings($this->plan, $this->island)) {
             foreach (self::extremes() as $state => $conditions) {
-                $other = Wiring::for($plan, $island, $conditions);
+                $other = Wiring::for($this->plan, $this->island, $conditions);
                 $states[$state] = Readings::cableAmps($other, Newton::solve($other));
             }
         }
@@ -74,7 +96,7 @@ final readonly class States
      *
      * @return list<string>
      */
-    private static function openable(Plan $plan, Island $island, Network $network): array
+    private function openable(Network $network): array
     {
         $most = array_sum(array_map(static fn(Draw $d): float => $d->amps, $network->draws));
         $emf = max(array_map(static fn(SourceCurrent $s): float => $s->emf, $network->sources) ?: [0.0]);
@@ -87,9 +109,9 @@ final readonly class States
         foreach ($network->points as $point) {
             $most += $point->load->watts / $point->load->leastVolts;
         }
-        foreach ($island->parts as $parts) {
+        foreach ($this->island->parts as $parts) {
             foreach ($parts->tails as $tail) {
-                $may = min(CableRating::amps($plan, $tail), $parts->strip->railAmps ?? INF);
+                $may = min(CableRating::amps($this->plan, $tail), $parts->strip->railAmps ?? INF);
                 if (count($parts->tails) > 1 && $may < $most) {
                     array_push($feeds, ...array_keys($parts->tails));
                     break;

@@ -25,36 +25,43 @@ final readonly class Abilities
         'presence' => 'presence',
     ];
 
+    private function __construct(private Plan $plan, private Unit $unit) {}
+
     /**
      * @param  list<string>  $lights  that it works
      * @return list<LimitClash>
      */
     public static function for(Plan $plan, Roster $roster, Unit $unit, array $lights): array
     {
-        return [
-            ...self::lacks($plan, $roster, $unit, $lights),
-            ...self::phones($plan, $unit),
-            ...self::shows($plan, $unit, $lights),
-        ];
+        return (new self($plan, $unit))->all($roster, $lights);
+    }
+
+    /**
+     * @param  list<string>  $lights  that it works
+     * @return list<LimitClash>
+     */
+    private function all(Roster $roster, array $lights): array
+    {
+        return [...$this->lacks($roster, $lights), ...$this->phones(), ...$this->shows($lights)];
     }
 
     /**
      * @param  list<string>  $lights
      * @return list<LimitClash>
      */
-    private static function lacks(Plan $plan, Roster $roster, Unit $unit, array $lights): array
+    private function lacks(Roster $roster, array $lights): array
     {
         $clashes = [];
-        foreach ($unit->leaflet->lacks as $function) {
-            $asked = self::asked($plan, $roster, $function, $lights);
+        foreach ($this->unit->leaflet->lacks as $function) {
+            $asked = self::asked($this->plan, $roster, $function, $lights);
             if ($asked === []) {
                 continue;
             }
-            $other = self::instead($roster, $unit, $function);
+            $other = self::instead($roster, $this->unit, $function);
             $clashes[] = new LimitClash(
                 LimitClash::LACKS,
-                $unit->item,
-                "{$unit->called()} has no " . (self::LACKING[$function] ?? $function),
+                $this->unit->item,
+                "{$this->unit->called()} has no " . (self::LACKING[$function] ?? $function),
                 'Needed by ' .
                     implode(', ', $asked) .
                     '. ' .
@@ -129,12 +136,12 @@ final readonly class Abilities
     }
 
     /** @return list<LimitClash> */
-    private static function phones(Plan $plan, Unit $unit): array
+    private function phones(): array
     {
-        $most = $unit->leaflet->figure('phones');
+        $most = $this->unit->leaflet->figure('phones');
         $wanted = 0;
-        foreach ($plan->items as $item) {
-            if (($plan->kit[$item->kit] ?? null)?->beside()?->role === Unit::PHONE) {
+        foreach ($this->plan->items as $item) {
+            if (($this->plan->kit[$item->kit] ?? null)?->beside()?->role === Unit::PHONE) {
                 $wanted += $item->count;
             }
         }
@@ -145,8 +152,8 @@ final readonly class Abilities
         return [
             new LimitClash(
                 LimitClash::PHONES,
-                $unit->item,
-                sprintf('%s supports %g phones, %d are planned', $unit->called(), $most, $wanted),
+                $this->unit->item,
+                sprintf('%s supports %g phones, %d are planned', $this->unit->called(), $most, $wanted),
                 'Join it with the phone that stays on site; the others use another way of control.',
             ),
         ];
@@ -156,12 +163,12 @@ final readonly class Abilities
      * @param  list<string>  $lights
      * @return list<LimitClash>
      */
-    private static function shows(Plan $plan, Unit $unit, array $lights): array
+    private function shows(array $lights): array
     {
-        $of = $unit->leaflet;
+        $of = $this->unit->leaflet;
         $mine = array_filter(
-            $plan->shows,
-            static fn(Show $s): bool => array_intersect((new Running($plan, $s))->lights(), $lights) !== [],
+            $this->plan->shows,
+            fn(Show $s): bool => array_intersect((new Running($this->plan, $s))->lights(), $lights) !== [],
         );
         $own = array_filter($mine, static fn(Show $s): bool => $s->kind !== Show::LIST);
         $says = [];
@@ -176,20 +183,20 @@ final readonly class Abilities
                 ', and remove the others.';
         }
         foreach ($mine as $show) {
-            $colours = (new Running($plan, $show))->colours();
+            $colours = (new Running($this->plan, $show))->colours();
             $most = $of->figure('patternColours');
             if ($most !== null && $colours > $most) {
                 $says["takes {$most} colours in a pattern, “{$show->name}” has {$colours}"] =
                     'Leave some out, or part it into two shows.';
             }
-            $says += self::times($show, $unit);
+            $says += self::times($show, $this->unit);
         }
 
         return array_map(
-            static fn(string $title, string $detail): LimitClash => new LimitClash(
+            fn(string $title, string $detail): LimitClash => new LimitClash(
                 LimitClash::LACKS,
-                $unit->item,
-                "{$unit->called()} {$title}",
+                $this->unit->item,
+                "{$this->unit->called()} {$title}",
                 $detail,
             ),
             array_keys($says),

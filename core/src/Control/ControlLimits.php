@@ -13,19 +13,27 @@ use EmberDusk\Plan\Plan;
 /** Capacity of apps and remotes besides zones and lights: rooms and presets, counted separately. */
 final readonly class ControlLimits
 {
+    private function __construct(private Plan $plan) {}
+
     /** @return list<LimitClash> */
     public static function for(Plan $plan): array
     {
-        $roster = RosterOfPlan::for($plan, new TimingMethod());
+        return (new self($plan))->all();
+    }
+
+    /** @return list<LimitClash> */
+    private function all(): array
+    {
+        $roster = RosterOfPlan::for($this->plan, new TimingMethod());
         $clashes = [];
         foreach ($roster->units as $unit) {
             $lights = array_map(static fn($w): string => $w->light, $roster->wantsOf($unit->id));
             if ($lights !== []) {
                 $clashes = [
                     ...$clashes,
-                    ...self::rooms($plan, $roster, $unit, $lights),
-                    ...self::presets($plan, $unit, $lights),
-                    ...Abilities::for($plan, $roster, $unit, $lights),
+                    ...$this->rooms($roster, $unit, $lights),
+                    ...$this->presets($unit, $lights),
+                    ...Abilities::for($this->plan, $roster, $unit, $lights),
                 ];
             }
         }
@@ -37,12 +45,12 @@ final readonly class ControlLimits
      * @param  list<string>  $lights  that it works
      * @return list<LimitClash>
      */
-    private static function rooms(Plan $plan, Roster $roster, Unit $unit, array $lights): array
+    private function rooms(Roster $roster, Unit $unit, array $lights): array
     {
         $most = $unit->leaflet->figure('rooms');
         $rooms = [];
         foreach ($lights as $light) {
-            $rooms[$plan->lights[$light]->room ?? $roster->unit($light)->room][] = $light;
+            $rooms[$this->plan->lights[$light]->room ?? $roster->unit($light)->room][] = $light;
         }
         if ($most === null || count($rooms) <= $most) {
             return [];
@@ -69,24 +77,24 @@ final readonly class ControlLimits
      * @param  list<string>  $lights  that it works
      * @return list<LimitClash>
      */
-    private static function presets(Plan $plan, Unit $unit, array $lights): array
+    private function presets(Unit $unit, array $lights): array
     {
         $most = $unit->leaflet->figure('presets');
         $mine = array_filter(
-            $plan->scenes,
+            $this->plan->scenes,
             static fn($s): bool => array_intersect(array_map(strval(...), array_keys($s->levels)), $lights) !== [],
         );
         if ($most === null || count($mine) <= $most) {
             return [];
         }
-        $packed = Presets::for($plan);
+        $packed = Presets::for($this->plan);
         $kept = $packed->kept[$unit->id] ?? [];
         $elsewhere = array_values(
             array_filter(array_keys($mine), static fn(string $s): bool => !in_array($s, $kept, true)),
         );
-        $named = static fn(string ...$ids): string => implode(
+        $named = fn(string ...$ids): string => implode(
             ', ',
-            array_map(static fn(string $s): string => $plan->scenes[$s]->name, $ids),
+            array_map(fn(string $s): string => $this->plan->scenes[$s]->name, $ids),
         );
         $says = [$kept === [] ? 'Store none of them in it' : "Store {$named(...$kept)} in it"];
         foreach ($packed->kept as $other => $scenes) {

@@ -18,6 +18,8 @@ use EmberDusk\Plan\Scene;
 /** The client's card for daily use: which control works which light, voice commands, and what works without the internet or the hub. */
 final readonly class DayCard
 {
+    private function __construct(private Roster $roster) {}
+
     /**
      * @param  Roster  $roster joined devices
      * @param  list<Event>  $log  of the run on site
@@ -25,15 +27,24 @@ final readonly class DayCard
      */
     public static function lines(Plan $plan, Roster $roster, array $log): array
     {
+        return (new self($roster))->all($plan, $log);
+    }
+
+    /**
+     * @param  list<Event>  $log  of the run on site
+     * @return list<string>
+     */
+    private function all(Plan $plan, array $log): array
+    {
         $lines = [];
-        foreach ($roster->units as $unit) {
-            $wants = $roster->wantsOf($unit->id);
+        foreach ($this->roster->units as $unit) {
+            $wants = $this->roster->wantsOf($unit->id);
             if ($wants !== []) {
-                $lines[] = self::control($plan, $unit, $wants, $roster);
+                $lines[] = $this->control($plan, $unit, $wants);
             }
         }
         foreach ([Task::OFFLINE => 'Without the internet', Task::HUBLESS => 'Without the hub'] as $what => $title) {
-            $lines = [...$lines, ...self::tried($what, $title, $roster, $log)];
+            $lines = [...$lines, ...$this->tried($what, $title, $log)];
         }
 
         return $lines;
@@ -52,10 +63,10 @@ final readonly class DayCard
     }
 
     /** @param  list<ControlledLight>  $wants */
-    private static function control(Plan $plan, Unit $unit, array $wants, Roster $roster): string
+    private function control(Plan $plan, Unit $unit, array $wants): string
     {
-        $name = static fn(ControlledLight $w): string => $plan->lights[$w->light]->name ??
-            $roster->unit($w->light)->name;
+        $name = fn(ControlledLight $w): string => $plan->lights[$w->light]->name ??
+            $this->roster->unit($w->light)->name;
         if ($unit->role === Unit::ASSISTANT) {
             $first = $name($wants[0]);
 
@@ -75,14 +86,14 @@ final readonly class DayCard
      * @param  list<Event>  $log
      * @return list<string>
      */
-    private static function tried(string $what, string $title, Roster $roster, array $log): array
+    private function tried(string $what, string $title, array $log): array
     {
         $works = ['yes' => [], 'no' => []];
         foreach ($log as $event) {
             if ($event->step?->what() === $what && $event->step->kind === JoinStep::STILL && $event->seen !== null) {
                 $control = $event->step->device();
-                $works[$event->seen === Observation::Expected ? 'yes' : 'no'][] = $roster->has($control)
-                    ? $roster->unit($control)->called()
+                $works[$event->seen === Observation::Expected ? 'yes' : 'no'][] = $this->roster->has($control)
+                    ? $this->roster->unit($control)->called()
                     : strtoupper($control);
             }
         }

@@ -16,25 +16,33 @@ final readonly class Prerequisites
     /** Metres above the floor from which a ladder is needed. Common practice, no source. */
     private const LADDER = 2.0;
 
+    private function __construct(private Roster $roster) {}
+
     /** @return list<Prerequisite> */
     public static function for(Roster $roster, Plan $plan): array
     {
+        return (new self($roster))->all($plan);
+    }
+
+    /** @return list<Prerequisite> */
+    private function all(Plan $plan): array
+    {
         return array_values(
             array_filter([
-                self::power($roster),
-                ...self::tools($roster, $plan),
-                self::phone($roster),
-                self::accounts($roster),
-                self::network($roster),
+                $this->power(),
+                ...$this->tools($plan),
+                $this->phone(),
+                $this->accounts(),
+                $this->network(),
                 self::listed($plan),
-                self::panel($roster),
+                $this->panel(),
             ]),
         );
     }
 
-    private static function power(Roster $roster): ?Prerequisite
+    private function power(): ?Prerequisite
     {
-        $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
+        $lights = array_filter($this->roster->units, static fn(Unit $u): bool => $u->lights());
 
         if ($lights === []) {
             return null;
@@ -51,11 +59,11 @@ final readonly class Prerequisites
     }
 
     /** @return list<Prerequisite> */
-    private static function tools(Roster $roster, Plan $plan): array
+    private function tools(Plan $plan): array
     {
         $needs = [];
         $holes = array_filter(
-            $roster->units,
+            $this->roster->units,
             static fn(Unit $u): bool => array_filter(
                 $u->leaflet->gestures,
                 static fn(Gesture $g): bool => array_filter(
@@ -71,7 +79,7 @@ final readonly class Prerequisites
                 'A straightened paper clip will do.',
             );
         }
-        $boards = $roster->inRole(Unit::BOARD);
+        $boards = $this->roster->inRole(Unit::BOARD);
         if ($boards !== []) {
             $needs[] = new Prerequisite(
                 'lead',
@@ -79,7 +87,7 @@ final readonly class Prerequisites
                 'One that carries data: many only charge. Test it before the visit.',
             );
         }
-        $high = array_filter($roster->units, static function (Unit $u) use ($plan): bool {
+        $high = array_filter($this->roster->units, static function (Unit $u) use ($plan): bool {
             $stands = ($plan->lightUnits()[$u->item] ?? ($plan->hubs[$u->item] ?? ($plan->items[$u->item] ?? null)))
                 ?->stands;
 
@@ -96,9 +104,9 @@ final readonly class Prerequisites
         return $needs;
     }
 
-    private static function phone(Roster $roster): Prerequisite
+    private function phone(): Prerequisite
     {
-        $bound = $roster->with(FamilyFact::OnePhone);
+        $bound = $this->roster->with(FamilyFact::OnePhone);
 
         return new Prerequisite(
             'phone',
@@ -110,9 +118,9 @@ final readonly class Prerequisites
         );
     }
 
-    private static function accounts(Roster $roster): ?Prerequisite
+    private function accounts(): ?Prerequisite
     {
-        $with = $roster->with(FamilyFact::Account);
+        $with = $this->roster->with(FamilyFact::Account);
 
         if ($with === []) {
             return null;
@@ -125,9 +133,9 @@ final readonly class Prerequisites
         );
     }
 
-    private static function network(Roster $roster): ?Prerequisite
+    private function network(): ?Prerequisite
     {
-        $on = $roster->with(FamilyFact::SiteNetwork) + $roster->with(FamilyFact::Internet);
+        $on = $this->roster->with(FamilyFact::SiteNetwork) + $this->roster->with(FamilyFact::Internet);
 
         if ($on === []) {
             return null;
@@ -162,9 +170,9 @@ final readonly class Prerequisites
         );
     }
 
-    private static function panel(Roster $roster): ?Prerequisite
+    private function panel(): ?Prerequisite
     {
-        $panels = $roster->inRole(Unit::PANEL);
+        $panels = $this->roster->inRole(Unit::PANEL);
 
         if ($panels === []) {
             return null;

@@ -12,28 +12,36 @@ use EmberDusk\Survey\TapeNotes;
 /** A label for each end of each cable and leg, each supply and each controller: its name and the place of the other end. */
 final readonly class Labels
 {
+    private function __construct(private Plan $plan) {}
+
     /** @return list<array{key: string, title: string, lines: list<string>, stage: string, of: string}> */
     public static function for(Plan $plan): array
     {
+        return (new self($plan))->all();
+    }
+
+    /** @return list<array{key: string, title: string, lines: list<string>, stage: string, of: string}> */
+    private function all(): array
+    {
         $labels = [];
-        foreach (['supplies' => $plan->supplies, 'controllers' => $plan->controllers] as $list => $units) {
+        foreach (['supplies' => $this->plan->supplies, 'controllers' => $this->plan->controllers] as $list => $units) {
             foreach ($units as $id => $unit) {
                 $runs = array_map(
                     static fn(Run $r): string => $r->name(),
                     array_values(
                         array_filter(
-                            $plan->runs,
+                            $this->plan->runs,
                             static fn(Run $r): bool => ($list === 'supplies' ? $r->supply : $r->controller) === $id,
                         ),
                     ),
                 );
-                $name = $plan->lights[$id]->name ?? '';
+                $name = $this->plan->lights[$id]->name ?? '';
                 $labels[] = [
                     'key' => $id,
                     'title' => strtoupper($id),
                     'lines' => array_values(
                         array_filter([
-                            $plan->kit[$unit->kit]->entry->name(),
+                            $this->plan->kit[$unit->kit]->entry->name(),
                             'for ' . implode(', ', $runs) . ($name === '' ? '' : ", voice name “{$name}”"),
                             $unit->where() === '' ? '' : "at {$unit->where()}",
                         ]),
@@ -43,7 +51,7 @@ final readonly class Labels
                 ];
             }
         }
-        foreach ($plan->cables as $cable) {
+        foreach ($this->plan->cables as $cable) {
             foreach (
                 ['a' => [$cable->from, $cable->to], 'b' => [$cable->to, $cable->from]]
                 as $end => [$here, $there]
@@ -51,17 +59,13 @@ final readonly class Labels
                 $labels[] = [
                     'key' => "{$cable->id}{$end}",
                     'title' => strtoupper($cable->id),
-                    'lines' => [
-                        'to ' . self::end($plan, $there),
-                        'here: ' . self::end($plan, $here),
-                        self::what($plan, $cable),
-                    ],
+                    'lines' => ['to ' . $this->end($there), 'here: ' . $this->end($here), $this->what($cable)],
                     'stage' => 'wire',
                     'of' => $cable->id,
                 ];
             }
         }
-        foreach ($plan->places as $id => $place) {
+        foreach ($this->plan->places as $id => $place) {
             foreach (TapeNotes::read($place->notes)->site->legs as $leg) {
                 foreach ([[$leg->from, $leg->to ?? '?'], [$leg->to ?? '?', $leg->from]] as $n => [$here, $there]) {
                     $labels[] = [
@@ -83,27 +87,27 @@ final readonly class Labels
         return $labels;
     }
 
-    private static function end(Plan $plan, string $id): string
+    private function end(string $id): string
     {
-        $feed = $plan->feeds[$id] ?? null;
+        $feed = $this->plan->feeds[$id] ?? null;
         if ($feed === null) {
             return strtoupper($id);
         }
-        $run = $plan->run($feed->run);
+        $run = $this->plan->run($feed->run);
 
         return sprintf(
             '%s at %s',
             $run->name(),
-            $plan->terms->say($plan->cutMarks($run)?->position($feed->pad) ?? 0.0),
+            $this->plan->terms->say($this->plan->cutMarks($run)?->position($feed->pad) ?? 0.0),
         );
     }
 
-    private static function what(Plan $plan, LaidCable $cable): string
+    private function what(LaidCable $cable): string
     {
-        $kit = $plan->cable($cable->kit);
+        $kit = $this->plan->cable($cable->kit);
 
         return ($kit === null ? '' : "{$kit->cores} x {$kit->conductor->label()}, ") .
-            $plan->terms->say($cable->length) .
-            ($cable->fuse === null ? '' : ', fused ' . ($plan->fuse($cable->fuse)->amps ?? '') . ' A');
+            $this->plan->terms->say($cable->length) .
+            ($cable->fuse === null ? '' : ', fused ' . ($this->plan->fuse($cable->fuse)->amps ?? '') . ' A');
     }
 }

@@ -12,21 +12,28 @@ use EmberDusk\Survey\TapeNotes;
 /** Supplies, controllers, hubs, modules and fixtures of the parts list, and mains cable to supplies. */
 final readonly class UnitParts
 {
+    private function __construct(private Plan $plan, private PartsDemand $wanted) {}
+
     public static function add(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted): void
     {
-        self::units($plan, $wanted);
-        self::mains($plan, $uses, $wanted);
-        self::items($plan, $wanted);
-        self::blanks($plan, $uses, $wanted);
+        (new self($plan, $wanted))->addAll($uses);
+    }
+
+    private function addAll(FirstForPurpose $uses): void
+    {
+        $this->units();
+        $this->mains($uses);
+        $this->items();
+        $this->blanks($uses);
     }
 
     /** A plate where something is taken out. */
-    private static function blanks(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted): void
+    private function blanks(FirstForPurpose $uses): void
     {
-        foreach ($plan->places as $place) {
+        foreach ($this->plan->places as $place) {
             foreach (TapeNotes::read($place->notes)->site->present as $present) {
                 if ($present->kind === 'now' && $present->out === true) {
-                    $wanted->add(
+                    $this->wanted->add(
                         kit: $uses->consumable('blanks'),
                         group: 'Fixing',
                         count: $present->count,
@@ -38,43 +45,45 @@ final readonly class UnitParts
         }
     }
 
-    private static function items(Plan $plan, PartsDemand $wanted): void
+    private function items(): void
     {
-        foreach ($plan->items as $id => $item) {
-            $kit = $plan->kit[$item->kit] ?? null;
+        foreach ($this->plan->items as $id => $item) {
+            $kit = $this->plan->kit[$item->kit] ?? null;
             $beside = $kit?->beside();
-            $runs = isset($plan->runs[$item->on ?? '']) ? [(string) $item->on] : [];
-            $wanted->add(
+            $runs = isset($this->plan->runs[$item->on ?? '']) ? [(string) $item->on] : [];
+            $this->wanted->add(
                 kit: $kit,
                 group: $beside->parts ?? '',
                 count: $beside?->clients === true ? 0.0 : (float) $item->count,
                 unit: 'piece',
                 why: strtoupper((string) $id) .
                     ' at ' .
-                    ($plan->places[$item->place]->name ?? '') .
+                    ($this->plan->places[$item->place]->name ?? '') .
                     ($item->on === null
                         ? ''
                         : ', with ' .
-                            (isset($plan->runs[$item->on]) ? $plan->runs[$item->on]->name() : strtoupper($item->on))),
+                            (isset($this->plan->runs[$item->on])
+                                ? $this->plan->runs[$item->on]->name()
+                                : strtoupper($item->on))),
                 runs: $runs,
             );
         }
     }
 
-    private static function units(Plan $plan, PartsDemand $wanted): void
+    private function units(): void
     {
         $hangs = [];
-        foreach ($plan->runs as $run) {
-            foreach ($plan->ways()->unitsOf($run) as $unit) {
+        foreach ($this->plan->runs as $run) {
+            foreach ($this->plan->ways()->unitsOf($run) as $unit) {
                 $hangs[$unit][$run->id] = $run;
             }
         }
         foreach (
             [
-                'Supply' => $plan->supplies,
-                'Controller' => $plan->controllers,
-                'Hub' => $plan->hubs,
-                'Module' => $plan->modules,
+                'Supply' => $this->plan->supplies,
+                'Controller' => $this->plan->controllers,
+                'Hub' => $this->plan->hubs,
+                'Module' => $this->plan->modules,
             ]
             as $group => $units
         ) {
@@ -82,8 +91,8 @@ final readonly class UnitParts
                 $on = $hangs[$id] ?? [];
                 $names = implode(', ', array_map(static fn(Run $r): string => $r->name(), $on));
                 $count = !$unit->there ? (float) ($unit->series * $unit->parallel) : 0.0;
-                $wanted->add(
-                    kit: $plan->kit[$unit->kit] ?? null,
+                $this->wanted->add(
+                    kit: $this->plan->kit[$unit->kit] ?? null,
                     group: $group,
                     count: $count,
                     unit: 'piece',
@@ -94,24 +103,24 @@ final readonly class UnitParts
                 );
             }
         }
-        foreach ($plan->fixtures as $id => $fitting) {
-            $wanted->add(
-                kit: $plan->kit[$fitting->kit] ?? null,
+        foreach ($this->plan->fixtures as $id => $fitting) {
+            $this->wanted->add(
+                kit: $this->plan->kit[$fitting->kit] ?? null,
                 group: 'Fixture',
                 count: (float) $fitting->count,
                 unit: 'piece',
-                why: strtoupper($id) . ' at ' . ($plan->places[$fitting->place]->name ?? ''),
+                why: strtoupper($id) . ' at ' . ($this->plan->places[$fitting->place]->name ?? ''),
             );
         }
     }
 
     /** Cable from the nearest outlet to a supply away from outlets. */
-    private static function mains(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted): void
+    private function mains(FirstForPurpose $uses): void
     {
-        foreach ($plan->supplies as $id => $supply) {
-            $way = MainsWay::to($plan, $supply);
+        foreach ($this->plan->supplies as $id => $supply) {
+            $way = MainsWay::to($this->plan, $supply);
             if ($way?->outlet !== null) {
-                $wanted->add(
+                $this->wanted->add(
                     kit: $uses->mains(),
                     group: 'Cable',
                     count: $way->metres,

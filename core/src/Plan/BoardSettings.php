@@ -12,13 +12,21 @@ final readonly class BoardSettings
     /** Milliamps to which a limit is rounded down. */
     private const STEP = 50;
 
+    private function __construct(private Plan $plan, private string $board) {}
+
     /** @return list<BoardSetting> none while no run of pixels is on the board */
     public static function for(Plan $plan, string $board): array
     {
+        return (new self($plan, $board))->all();
+    }
+
+    /** @return list<BoardSetting> none while no run of pixels is on the board */
+    private function all(): array
+    {
         $settings = [];
         $start = 0;
-        foreach (DataOutput::needed($plan, $board) as $output) {
-            $pixels = $plan->strip($plan->runs[$output->parts[0]->run]->strip)?->pixels;
+        foreach (DataOutput::needed($this->plan, $this->board) as $output) {
+            $pixels = $this->plan->strip($this->plan->runs[$output->parts[0]->run]->strip)?->pixels;
             $settings[] = new BoardSetting(
                 "Output {$output->output}",
                 sprintf(
@@ -31,10 +39,10 @@ final readonly class BoardSettings
                 implode(
                     '; the same: ',
                     array_map(
-                        static fn(array $parts): string => implode(
+                        fn(array $parts): string => implode(
                             ', then ',
                             array_map(
-                                static fn(DataPart $p): string => $plan->runs[$p->run]->name() .
+                                fn(DataPart $p): string => $this->plan->runs[$p->run]->name() .
                                     ($p->first > 1 ? " from pixel {$p->first}" : '') .
                                     ($p->reversed ? ' from its end' : ''),
                                 $parts,
@@ -50,7 +58,7 @@ final readonly class BoardSettings
         if ($settings === []) {
             return [];
         }
-        $limit = self::limit($plan, $board);
+        $limit = $this->limit();
 
         return $limit === null ? $settings : [...$settings, $limit];
     }
@@ -67,25 +75,21 @@ final readonly class BoardSettings
     }
 
     /** The least of the currents that the supplies, the terminals and the limits of the runs allow; null without a supply. */
-    private static function limit(Plan $plan, string $board): ?BoardSetting
+    private function limit(): ?BoardSetting
     {
-        $entry = $plan->controller($board);
+        $entry = $this->plan->controller($this->board);
         $limits = [];
         $mine = 0.0;
         $capped = $through = false;
-        foreach ($plan->runs as $run) {
-            if ($run->controller !== $board) {
+        foreach ($this->plan->runs as $run) {
+            if ($run->controller !== $this->board) {
                 continue;
             }
-            $mine += $plan->labelAmps($run);
+            $mine += $this->plan->labelAmps($run);
             $capped = $capped || $run->cap < 1;
-            $through = $through || in_array($board, $plan->ways()->startsOf($run), true);
-            foreach ($plan->ways()->suppliesOf($run) as $supply) {
-                $limits['what ' . strtoupper($supply) . ' can give, with its headroom'] = self::left(
-                    $plan,
-                    $board,
-                    $supply,
-                );
+            $through = $through || in_array($this->board, $this->plan->ways()->startsOf($run), true);
+            foreach ($this->plan->ways()->suppliesOf($run) as $supply) {
+                $limits['what ' . strtoupper($supply) . ' can give, with its headroom'] = $this->left($supply);
             }
         }
         if ($limits === []) {
@@ -107,13 +111,15 @@ final readonly class BoardSettings
     }
 
     /** Amps of a supply that its headroom, its other loads by their label and the board itself leave. */
-    private static function left(Plan $plan, string $board, string $supply): float
+    private function left(string $supply): float
     {
-        $rated = $plan->supply($supply);
-        $amps = ($rated->ratedAmps ?? 0.0) * $plan->limits->usable() - ($plan->controller($board)->standbyAmps ?? 0.0);
-        foreach ($plan->runs as $run) {
-            if ($run->controller !== $board && in_array($supply, $plan->ways()->suppliesOf($run), true)) {
-                $amps -= $plan->labelAmps($run);
+        $rated = $this->plan->supply($supply);
+        $amps =
+            ($rated->ratedAmps ?? 0.0) * $this->plan->limits->usable() -
+            ($this->plan->controller($this->board)->standbyAmps ?? 0.0);
+        foreach ($this->plan->runs as $run) {
+            if ($run->controller !== $this->board && in_array($supply, $this->plan->ways()->suppliesOf($run), true)) {
+                $amps -= $this->plan->labelAmps($run);
             }
         }
 

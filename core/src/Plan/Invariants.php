@@ -29,91 +29,103 @@ final readonly class Invariants
     /** Most places of a job. */
     public const MOST_PLACES = 100;
 
+    private function __construct(private Plan $plan) {}
+
     /** @throws Refusal at the JSON Pointer of the first breach */
     public static function check(Plan $plan): void
     {
+        (new self($plan))->all();
+    }
+
+    /** @throws Refusal at the JSON Pointer of the first breach */
+    private function all(): void
+    {
         self::need(
-            trim($plan->name) !== '' && mb_strlen($plan->name) <= 80,
+            trim($this->plan->name) !== '' && mb_strlen($this->plan->name) <= 80,
             '/name',
             'A job has a name of at most 80 letters.',
         );
-        self::need(mb_strlen($plan->client) <= 80, '/client', 'The client has at most 80 letters.');
-        foreach (array_values($plan->runs) as $n => $run) {
-            self::need(isset($plan->places[$run->place]), "/runs/{$n}/place", "No place “{$run->place}”.");
-            self::kit($plan, $run->strip, Strip::class, "/runs/{$n}/strip");
+        self::need(mb_strlen($this->plan->client) <= 80, '/client', 'The client has at most 80 letters.');
+        foreach (array_values($this->plan->runs) as $n => $run) {
+            self::need(isset($this->plan->places[$run->place]), "/runs/{$n}/place", "No place “{$run->place}”.");
+            $this->kit($run->strip, Strip::class, "/runs/{$n}/strip");
             self::need(
-                $run->supply === null || isset($plan->supplies[$run->supply]),
+                $run->supply === null || isset($this->plan->supplies[$run->supply]),
                 "/runs/{$n}/supply",
                 "No supply “{$run->supply}”.",
             );
             self::need(
-                $run->controller === null || isset($plan->controllers[$run->controller]),
+                $run->controller === null || isset($this->plan->controllers[$run->controller]),
                 "/runs/{$n}/controller",
                 "No controller “{$run->controller}”.",
             );
         }
-        foreach (array_values($plan->options) as $n => $requirement) {
-            self::need(isset($plan->runs[$requirement->run]), "/options/{$n}/run", "No run “{$requirement->run}”.");
+        foreach (array_values($this->plan->options) as $n => $requirement) {
+            self::need(
+                isset($this->plan->runs[$requirement->run]),
+                "/options/{$n}/run",
+                "No run “{$requirement->run}”.",
+            );
         }
-        foreach (array_keys($plan->owned) as $n => $id) {
-            self::need(isset($plan->kit[$id]), "/owned/{$n}/id", "The job's kit has no “{$id}”.");
+        foreach (array_keys($this->plan->owned) as $n => $id) {
+            self::need(isset($this->plan->kit[$id]), "/owned/{$n}/id", "The job's kit has no “{$id}”.");
         }
-        foreach (array_keys($plan->spares) as $n => $id) {
-            self::need(isset($plan->kit[$id]), "/spares/{$n}/id", "The job's kit has no “{$id}”.");
+        foreach (array_keys($this->plan->spares) as $n => $id) {
+            self::need(isset($this->plan->kit[$id]), "/spares/{$n}/id", "The job's kit has no “{$id}”.");
         }
-        foreach (array_values($plan->makings) as $n => $making) {
-            self::need(isset($plan->runs[$making->id]), "/makings/{$n}/id", "No run “{$making->id}”.");
+        foreach (array_values($this->plan->makings) as $n => $making) {
+            self::need(isset($this->plan->runs[$making->id]), "/makings/{$n}/id", "No run “{$making->id}”.");
             foreach (['profile' => $making->profile, 'diffuser' => $making->diffuser] as $kind => $id) {
                 self::need(
-                    $id === null || ($plan->kit[$id]->written['kind'] ?? '') === $kind,
+                    $id === null || ($this->plan->kit[$id]->written['kind'] ?? '') === $kind,
                     "/makings/{$n}/{$kind}",
                     "The job's kit has no {$kind} “{$id}”.",
                 );
             }
         }
         self::need(
-            count($plan->runs) <= self::MOST_RUNS,
+            count($this->plan->runs) <= self::MOST_RUNS,
             '/runs',
             sprintf(
                 'A job has at most %d runs; with these it would have %d. Part it into two jobs.',
                 self::MOST_RUNS,
-                count($plan->runs),
+                count($this->plan->runs),
             ),
         );
         self::need(
-            count($plan->places) <= self::MOST_PLACES,
+            count($this->plan->places) <= self::MOST_PLACES,
             '/places',
             sprintf('A job has at most %d places.', self::MOST_PLACES),
         );
-        self::units($plan, 'supplies', $plan->supplies, Powers::class);
-        self::units($plan, 'controllers', $plan->controllers, Controller::class);
-        self::units($plan, 'hubs', $plan->hubs, Hub::class);
-        self::units($plan, 'modules', $plan->modules, Dimmer::class);
-        self::units($plan, 'cables', $plan->cables, Cable::class);
-        foreach (array_values($plan->cables) as $n => $cable) {
-            self::kit($plan, $cable->joint, Connector::class, "/cables/{$n}/joint");
-            self::kit($plan, $cable->fuse, Fuse::class, "/cables/{$n}/fuse");
-            self::kit($plan, $cable->switch, InlineSwitch::class, "/cables/{$n}/switch");
+        $this->units('supplies', $this->plan->supplies, Powers::class);
+        $this->units('controllers', $this->plan->controllers, Controller::class);
+        $this->units('hubs', $this->plan->hubs, Hub::class);
+        $this->units('modules', $this->plan->modules, Dimmer::class);
+        $this->units('cables', $this->plan->cables, Cable::class);
+        foreach (array_values($this->plan->cables) as $n => $cable) {
+            $this->kit($cable->joint, Connector::class, "/cables/{$n}/joint");
+            $this->kit($cable->fuse, Fuse::class, "/cables/{$n}/fuse");
+            $this->kit($cable->switch, InlineSwitch::class, "/cables/{$n}/switch");
         }
-        self::banks($plan);
-        foreach (array_values($plan->items) as $n => $item) {
-            self::need(isset($plan->places[$item->place]), "/items/{$n}/place", "No place “{$item->place}”.");
+        $this->banks();
+        foreach (array_values($this->plan->items) as $n => $item) {
+            self::need(isset($this->plan->places[$item->place]), "/items/{$n}/place", "No place “{$item->place}”.");
             self::need(
-                $plan->kit[$item->kit]->beside() !== null,
+                $this->plan->kit[$item->kit]->beside() !== null,
                 "/items/{$n}/kit",
                 "The job's kit has no “{$item->kit}” among the other items.",
             );
         }
-        self::names($plan);
-        self::fixtures($plan);
-        self::scenes($plan);
-        self::played($plan);
-        self::shared($plan);
-        self::lines($plan);
-        CableInvariants::feeds($plan);
-        CableInvariants::cables($plan);
-        foreach (array_keys($plan->lights) as $n => $id) {
-            self::need(isset($plan->lightUnits()[$id]), "/lights/{$n}/id", "No controller or module “{$id}”.");
+        $this->names();
+        $this->fixtures();
+        $this->scenes();
+        $this->played();
+        $this->shared();
+        $this->lines();
+        CableInvariants::feeds($this->plan);
+        CableInvariants::cables($this->plan);
+        foreach (array_keys($this->plan->lights) as $n => $id) {
+            self::need(isset($this->plan->lightUnits()[$id]), "/lights/{$n}/id", "No controller or module “{$id}”.");
         }
     }
 
@@ -121,19 +133,20 @@ final readonly class Invariants
      * @param  array<string, Device|LaidCable>  $units
      * @param  class-string  $kind
      */
-    private static function units(Plan $plan, string $list, array $units, string $kind): void
+    private function units(string $list, array $units, string $kind): void
     {
         foreach (array_values($units) as $n => $unit) {
-            self::kit($plan, $unit->kit, $kind, "/{$list}/{$n}/kit");
+            $this->kit($unit->kit, $kind, "/{$list}/{$n}/kit");
         }
     }
 
     /** A converter is fed by a bank of blocks, and by nothing else. */
-    private static function banks(Plan $plan): void
+    private function banks(): void
     {
-        foreach (array_values($plan->supplies) as $n => $unit) {
+        foreach (array_values($this->plan->supplies) as $n => $unit) {
             self::need(
-                $unit->bank === null || ($plan->converter($unit->id) !== null && $plan->block($unit->bank) !== null),
+                $unit->bank === null ||
+                    ($this->plan->converter($unit->id) !== null && $this->plan->block($unit->bank) !== null),
                 "/supplies/{$n}/bank",
                 "A converter takes its power from a bank of the job, not “{$unit->id}” from “{$unit->bank}”.",
             );
@@ -141,11 +154,11 @@ final readonly class Invariants
     }
 
     /** Ids that become node names are unique and differ from the netlist's own names. */
-    private static function names(Plan $plan): void
+    private function names(): void
     {
         $seen = [];
         foreach (['supplies', 'controllers', 'modules', 'splices', 'fixtures'] as $list) {
-            foreach (array_keys($plan->{$list}) as $n => $id) {
+            foreach (array_keys($this->plan->{$list}) as $n => $id) {
                 self::need(!isset($seen[$id]), "/{$list}/{$n}/id", "“{$id}” is the id of something else already.");
                 self::need(
                     preg_match('/^(x|r|gnd)(-|$)/', $id) !== 1,
@@ -157,32 +170,36 @@ final readonly class Invariants
         }
     }
 
-    private static function fixtures(Plan $plan): void
+    private function fixtures(): void
     {
-        foreach (array_values($plan->fixtures) as $n => $fitting) {
-            self::kit($plan, $fitting->kit, Fixture::class, "/fixtures/{$n}/kit");
-            self::need(isset($plan->places[$fitting->place]), "/fixtures/{$n}/place", "No place “{$fitting->place}”.");
+        foreach (array_values($this->plan->fixtures) as $n => $fitting) {
+            $this->kit($fitting->kit, Fixture::class, "/fixtures/{$n}/kit");
             self::need(
-                $fitting->module === null || isset($plan->modules[$fitting->module]),
+                isset($this->plan->places[$fitting->place]),
+                "/fixtures/{$n}/place",
+                "No place “{$fitting->place}”.",
+            );
+            self::need(
+                $fitting->module === null || isset($this->plan->modules[$fitting->module]),
                 "/fixtures/{$n}/module",
                 "No module “{$fitting->module}”.",
             );
         }
     }
 
-    private static function scenes(Plan $plan): void
+    private function scenes(): void
     {
-        foreach (array_values($plan->scenes) as $n => $scene) {
+        foreach (array_values($this->plan->scenes) as $n => $scene) {
             self::need(trim($scene->name) !== '', "/scenes/{$n}/name", 'A scene has a name.');
             foreach (array_keys($scene->levels) as $of) {
                 self::need(
-                    isset($plan->lightUnits()[$of]) || isset($plan->runs[$of]),
+                    isset($this->plan->lightUnits()[$of]) || isset($this->plan->runs[$of]),
                     "/scenes/{$n}/levels",
                     "No controller, module or run “{$of}”.",
                 );
             }
         }
-        foreach (array_values($plan->runs) as $n => $run) {
+        foreach (array_values($this->plan->runs) as $n => $run) {
             self::need(
                 array_diff($run->pins, Run::PINS) === [],
                 "/runs/{$n}/pins",
@@ -192,19 +209,19 @@ final readonly class Invariants
     }
 
     /** Shows and triggers refer to scenes and lights of the job. */
-    private static function played(Plan $plan): void
+    private function played(): void
     {
-        $lights = $plan->lightUnits() + $plan->runs;
-        foreach (array_values($plan->shows) as $n => $show) {
+        $lights = $this->plan->lightUnits() + $this->plan->runs;
+        foreach (array_values($this->plan->shows) as $n => $show) {
             self::need($show->name !== '', "/shows/{$n}/name", 'A show has a name.');
             self::need(
-                !isset($plan->scenes[$show->id]),
+                !isset($this->plan->scenes[$show->id]),
                 "/shows/{$n}/id",
                 "“{$show->id}” is the id of a scene already.",
             );
             foreach ($show->steps as $k => $step) {
                 self::need(
-                    isset($plan->scenes[$step->scene]),
+                    isset($this->plan->scenes[$step->scene]),
                     "/shows/{$n}/steps/{$k}/scene",
                     "No scene “{$step->scene}”.",
                 );
@@ -213,29 +230,29 @@ final readonly class Invariants
                 self::need(isset($lights[$light]), "/shows/{$n}/lights/{$k}", "No light “{$light}”.");
             }
         }
-        foreach (array_values($plan->triggers) as $n => $trigger) {
+        foreach (array_values($this->plan->triggers) as $n => $trigger) {
             self::need(
                 $trigger->plays === Trigger::NOTHING ||
-                    isset($plan->scenes[$trigger->plays]) ||
-                    isset($plan->shows[$trigger->plays]),
+                    isset($this->plan->scenes[$trigger->plays]) ||
+                    isset($this->plan->shows[$trigger->plays]),
                 "/triggers/{$n}/plays",
                 "No scene or show “{$trigger->plays}”.",
             );
         }
-        foreach (array_keys($plan->tunings) as $n => $id) {
+        foreach (array_keys($this->plan->tunings) as $n => $id) {
             self::need(isset($lights[$id]), "/tunings/{$n}/id", "No light “{$id}”.");
         }
     }
 
     /** Runs of one controller share its supply, and their strips are of one kind; zones are cut inside pixel runs only. */
-    private static function shared(Plan $plan): void
+    private function shared(): void
     {
         $first = [];
-        foreach (array_values($plan->runs) as $n => $run) {
-            $strip = $plan->strip($run->strip);
+        foreach (array_values($this->plan->runs) as $n => $run) {
+            $strip = $this->plan->strip($run->strip);
             foreach ($run->zones as $k => $pad) {
                 self::need(
-                    $strip !== null && !$strip->switched() && $pad < ($plan->cutMarks($run)?->lastPad() ?? 0),
+                    $strip !== null && !$strip->switched() && $pad < ($this->plan->cutMarks($run)?->lastPad() ?? 0),
                     "/runs/{$n}/zones/{$k}",
                     'The + is cut inside a pixel run only.',
                 );
@@ -249,7 +266,7 @@ final readonly class Invariants
                 "/runs/{$n}/supply",
                 "“{$run->controller}” drives another run from another supply.",
             );
-            $of = $plan->strip($other->strip);
+            $of = $this->plan->strip($other->strip);
             self::need(
                 $of === null || $strip === null || count($of->channels) === count($strip->channels),
                 "/runs/{$n}/strip",
@@ -259,19 +276,19 @@ final readonly class Invariants
     }
 
     /** A data line leads from a pixel board through runs of that board, each of them once; a branch mirrors a line of its board that is no branch. */
-    private static function lines(Plan $plan): void
+    private function lines(): void
     {
         $led = [];
-        foreach (array_values($plan->lines) as $n => $line) {
+        foreach (array_values($this->plan->lines) as $n => $line) {
             self::need(
-                $plan->controller($line->board)?->pixels !== null,
+                $this->plan->controller($line->board)?->pixels !== null,
                 "/lines/{$n}/board",
                 "No pixel board “{$line->board}”.",
             );
             self::need($line->runs !== [], "/lines/{$n}/runs", 'A data line leads to at least one run.');
             foreach ($line->runs as $k => $id) {
                 self::need(
-                    ($plan->runs[$id]->controller ?? null) === $line->board,
+                    ($this->plan->runs[$id]->controller ?? null) === $line->board,
                     "/lines/{$n}/runs/{$k}",
                     "“{$line->board}” has no run “{$id}”.",
                 );
@@ -285,7 +302,7 @@ final readonly class Invariants
                     "“{$id}” is not on this data line.",
                 );
             }
-            $first = $plan->lines[$line->mirrors ?? ''] ?? null;
+            $first = $this->plan->lines[$line->mirrors ?? ''] ?? null;
             self::need(
                 $line->mirrors === null ||
                     ($first !== null &&
@@ -299,10 +316,10 @@ final readonly class Invariants
     }
 
     /** @param  class-string  $kind */
-    private static function kit(Plan $plan, ?string $id, string $kind, string $pointer): void
+    private function kit(?string $id, string $kind, string $pointer): void
     {
         self::need(
-            $id === null || ($plan->kit[$id]->entry ?? null) instanceof $kind,
+            $id === null || ($this->plan->kit[$id]->entry ?? null) instanceof $kind,
             $pointer,
             "The job's kit has no " .
                 ($kind === Powers::class ? 'supply' : strtolower(substr((string) strrchr($kind, '\\'), 1))) .

@@ -26,13 +26,20 @@ use EmberDusk\Values\Refusal;
 /** Compares the current layout with the proposal: its price line by line, its broken limits, and the cheapest single change that repairs it. */
 final readonly class CurrentLayout
 {
+    private function __construct(private Plan $plan) {}
+
     /** Null where nothing of it is wired yet. */
     public static function for(Plan $plan, Proposal $proposal, Basis $basis, PlanJudge $judge): ?DrawnWay
+    {
+        return (new self($plan))->compared($proposal, $basis, $judge);
+    }
+
+    private function compared(Proposal $proposal, Basis $basis, PlanJudge $judge): ?DrawnWay
     {
         $runs = array_values(
             array_filter(
                 array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $proposal->parts)),
-                static fn(string $r): bool => self::wired($plan, $plan->run($r)),
+                fn(string $r): bool => $this->wired($this->plan->run($r)),
             ),
         );
         if ($runs === []) {
@@ -46,15 +53,15 @@ final readonly class CurrentLayout
         );
         $made = $proposal->built($parts);
         $of = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts));
-        $then = Costing::moving($made, $basis, Proposal::wired($made, $plan, ...$of));
-        $now = Costing::moving($plan, $basis, $runs);
-        $alone = PlanExcerpt::for($plan, $runs);
+        $then = Costing::moving($made, $basis, Proposal::wired($made, $this->plan, ...$of));
+        $now = Costing::moving($this->plan, $basis, $runs);
+        $alone = PlanExcerpt::for($this->plan, $runs);
         $judged = $judge->judge($alone, array_values($alone->runs), true);
 
         $repair = !$judged->holds() ? self::repair($alone, $now->cost(), $basis, $judge) : null;
 
         return new DrawnWay(
-            cost: MovingFigures::cost($plan, $now),
+            cost: MovingFigures::cost($this->plan, $now),
             dearer: Figure::print(($now->cost() - $then->cost()) / UnitCosts::COIN, 2),
             lines: self::lines($now, $then),
             keep: $judged->holds() && $now->cost() <= $then->cost(),
@@ -64,13 +71,13 @@ final readonly class CurrentLayout
         );
     }
 
-    private static function wired(Plan $plan, Run $run): bool
+    private function wired(Run $run): bool
     {
         return $run->supply !== null &&
-            $plan->ways()->origin($run) !== null &&
+            $this->plan->ways()->origin($run) !== null &&
             array_filter(
-                $plan->ways()->feedsOf($run),
-                static fn($f): bool => $plan->ways()->cableTo($f->id) !== null,
+                $this->plan->ways()->feedsOf($run),
+                fn($f): bool => $this->plan->ways()->cableTo($f->id) !== null,
             ) !== [];
     }
 

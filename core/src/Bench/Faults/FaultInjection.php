@@ -21,69 +21,64 @@ final readonly class FaultInjection
     /** Ohms of a nearly open contact: high enough that its ends have separate, readable volts. */
     private const OPEN = 1e5;
 
+    private function __construct(private Network $network) {}
+
     public static function into(Network $network, Fault $fault, Plan $plan, MeterCommand $command): void
+    {
+        (new self($network))->inject($fault, $plan, $command);
+    }
+
+    private function inject(Fault $fault, Plan $plan, MeterCommand $command): void
     {
         $run = explode(':', $fault->place)[0];
         match ($fault->kind) {
-            FaultKind::Joint => self::ohms($network, $fault, static fn(float $r): float => $r + $fault->size),
-            FaultKind::Feed, FaultKind::Switch => self::ohms($network, $fault, static fn(): float => self::OPEN),
-            FaultKind::Size, FaultKind::Length => self::ohms(
-                $network,
-                $fault,
-                static fn(float $r): float => $r * $fault->size,
-            ),
-            FaultKind::Low => self::source(
-                $network,
+            FaultKind::Joint => $this->ohms($fault, static fn(float $r): float => $r + $fault->size),
+            FaultKind::Feed, FaultKind::Switch => $this->ohms($fault, static fn(): float => self::OPEN),
+            FaultKind::Size, FaultKind::Length => $this->ohms($fault, static fn(float $r): float => $r * $fault->size),
+            FaultKind::Low => $this->source(
                 $fault->place,
                 static fn(SourceCurrent $s): SourceCurrent => self::like($s, $s->emf * $fault->size, $s->limit),
             ),
-            FaultKind::Overload => self::source(
-                $network,
+            FaultKind::Overload => $this->source(
                 $fault->place,
                 static fn(SourceCurrent $s): SourceCurrent => self::like($s, $s->emf, $fault->size),
             ),
-            FaultKind::Rail => self::strip(
-                $network,
-                $run,
-                static fn(Stretch $s): Stretch => self::railed($s, $fault->size),
-            ),
-            FaultKind::Strip => self::strip(
-                $network,
+            FaultKind::Rail => $this->strip($run, static fn(Stretch $s): Stretch => self::railed($s, $fault->size)),
+            FaultKind::Strip => $this->strip(
                 $run,
                 static fn(Stretch $s): Stretch => self::loaded(
                     $s,
                     array_map(static fn(Load $l): Load => new ScaledLoad($l, $fault->size), $s->loads),
                 ),
             ),
-            FaultKind::Reversed => self::cross($network, $run, (int) explode(':', $fault->place)[1], $plan),
+            FaultKind::Reversed => $this->cross($run, (int) explode(':', $fault->place)[1], $plan),
             FaultKind::Limit => $command->key === MeterCommand::DARK
                 ? null
-                : self::strip(
-                    $network,
+                : $this->strip(
                     $run,
                     static fn(Stretch $s): Stretch => self::loaded($s, self::pixels($plan, $run, $fault->size)),
                 ),
-            FaultKind::Kind, FaultKind::Count, FaultKind::Data => self::undriven($network, $run, $fault->size, $plan),
+            FaultKind::Kind, FaultKind::Count, FaultKind::Data => $this->undriven($run, $fault->size, $plan),
         };
     }
 
     /** @param  callable(float): float  $ohms */
-    private static function ohms(Network $network, Fault $fault, callable $ohms): void
+    private function ohms(Fault $fault, callable $ohms): void
     {
-        $network->resistors = array_map(
+        $this->network->resistors = array_map(
             static fn(Resistor $r): Resistor => in_array($r->name, $fault->resistors, true)
                 ? new Resistor($r->name, $r->part, $r->from, $r->to, $ohms($r->ohms))
                 : $r,
-            $network->resistors,
+            $this->network->resistors,
         );
     }
 
     /** @param  callable(SourceCurrent): SourceCurrent  $change */
-    private static function source(Network $network, string $id, callable $change): void
+    private function source(string $id, callable $change): void
     {
-        $network->sources = array_map(
+        $this->network->sources = array_map(
             static fn(SourceCurrent $s): SourceCurrent => $s->name === Wiring::name($id) ? $change($s) : $s,
-            $network->sources,
+            $this->network->sources,
         );
     }
 
@@ -100,11 +95,11 @@ final readonly class FaultInjection
     }
 
     /** @param  callable(Stretch): Stretch  $change */
-    private static function strip(Network $network, string $run, callable $change): void
+    private function strip(string $run, callable $change): void
     {
-        $network->stretches = array_map(
+        $this->network->stretches = array_map(
             static fn(Stretch $s): Stretch => $s->run === $run ? $change($s) : $s,
-            $network->stretches,
+            $this->network->stretches,
         );
     }
 
@@ -129,10 +124,10 @@ final readonly class FaultInjection
     }
 
     /** Pixels past a share of the run get no data: they idle. */
-    private static function undriven(Network $network, string $run, float $share, Plan $plan): void
+    private function undriven(string $run, float $share, Plan $plan): void
     {
         $all = 0;
-        foreach ($network->stretches as $s) {
+        foreach ($this->network->stretches as $s) {
             if ($s->run === $run) {
                 $all += $s->groups;
             }
@@ -140,7 +135,7 @@ final readonly class FaultInjection
         $last = (int) round($share * $all);
         $idle = self::pixels($plan, $run, 0.0);
         $stretches = [];
-        foreach ($network->stretches as $s) {
+        foreach ($this->network->stretches as $s) {
             $lit = $last - $s->first;
             if ($s->run !== $run || $lit >= $s->groups) {
                 $stretches[] = $s;
@@ -149,23 +144,22 @@ final readonly class FaultInjection
             } else {
                 $middle = [];
                 foreach ($s->start as $t => $node) {
-                    $middle[] = $network->node("{$s->prefix}_d{$last}_{$t}", $network->guesses[$node]);
+                    $middle[] = $this->network->node("{$s->prefix}_d{$last}_{$t}", $this->network->guesses[$node]);
                 }
                 $stretches[] = self::made($s, $s->loads, $s->first, $lit, $s->start, $middle);
                 $stretches[] = self::made($s, $idle, $s->first + $lit, $s->groups - $lit, $middle, $s->end);
             }
         }
-        $network->stretches = $stretches;
+        $this->network->stretches = $stretches;
     }
 
     /** A section laid the wrong way round: its first terminal meets the end of the section before it, and the reverse behind it. */
-    private static function cross(Network $network, string $run, int $section, Plan $plan): void
+    private function cross(string $run, int $section, Plan $plan): void
     {
         $groups = $plan->cutMarks($plan->run($run))->groups ?? [];
         $first = array_sum(array_slice($groups, 0, $section - 1));
         $next = $first + ($groups[$section - 1] ?? 0);
-        self::strip(
-            $network,
+        $this->strip(
             $run,
             static fn(Stretch $s): Stretch => $s->first >= $first && $s->first < $next
                 ? self::made($s, $s->loads, $s->first, $s->groups, array_reverse($s->start), array_reverse($s->end))

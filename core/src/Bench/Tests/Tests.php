@@ -12,23 +12,31 @@ use EmberDusk\Rates\BenchSettings;
 /** The tests of a job in their order, from plan and kit: settings before mounting, the loose test, the test after the joints. */
 final readonly class Tests
 {
+    private function __construct(private Plan $plan) {}
+
     /** @return list<BenchTest> */
     public static function for(Plan $plan): array
     {
+        return (new self($plan))->all();
+    }
+
+    /** @return list<BenchTest> */
+    private function all(): array
+    {
         $tests = $set = [];
-        foreach ($plan->runs as $run) {
-            if ($plan->cutMarks($run) === null || $plan->ways()->feedsOf($run) === []) {
+        foreach ($this->plan->runs as $run) {
+            if ($this->plan->cutMarks($run) === null || $this->plan->ways()->feedsOf($run) === []) {
                 continue;
             }
             $id = (string) $run->controller;
-            if ($plan->controller($id)?->setByHand() === true && !isset($set[$id])) {
+            if ($this->plan->controller($id)?->setByHand() === true && !isset($set[$id])) {
                 $set[$id] = true;
-                $tests[] = self::switch($plan, $run);
+                $tests[] = $this->switch($run);
             }
-            array_push($tests, ...self::pixelSettings($plan, $run), ...self::run($plan, $run));
+            array_push($tests, ...$this->pixelSettings($run), ...$this->run($run));
         }
-        foreach ($plan->fixtures as $fitting) {
-            array_push($tests, ...LampTests::for($plan, $fitting));
+        foreach ($this->plan->fixtures as $fitting) {
+            array_push($tests, ...LampTests::for($this->plan, $fitting));
         }
 
         return $tests;
@@ -37,18 +45,24 @@ final readonly class Tests
     /** @return list<BenchTest> of one run, and of its controller */
     public static function ofRun(Plan $plan, Run $run): array
     {
+        return (new self($plan))->tests($run);
+    }
+
+    /** @return list<BenchTest> of one run, and of its controller */
+    private function tests(Run $run): array
+    {
         return array_values(
             array_filter(
-                self::for($plan),
+                $this->all(),
                 static fn(BenchTest $t): bool => $t->of === $run->id || $t->of === $run->controller,
             ),
         );
     }
 
-    private static function switch(Plan $plan, Run $run): BenchTest
+    private function switch(Run $run): BenchTest
     {
-        $controller = $plan->controller($run->controller);
-        $kind = $plan->strip($run->strip)?->colours() ?? '';
+        $controller = $this->plan->controller($run->controller);
+        $kind = $this->plan->strip($run->strip)?->colours() ?? '';
         $says = strtoupper((string) $run->controller);
 
         return new BenchTest(
@@ -66,18 +80,18 @@ final readonly class Tests
     }
 
     /** @return list<BenchTest> */
-    private static function pixelSettings(Plan $plan, Run $run): array
+    private function pixelSettings(Run $run): array
     {
         $tests = [];
-        foreach (BenchSettings::ofRun($plan, $run) as $key) {
-            $test = TestCards::setting($plan, $run, $key);
+        foreach (BenchSettings::ofRun($this->plan, $run) as $key) {
+            $test = TestCards::setting($this->plan, $run, $key);
             $tests[] = new BenchTest(
                 id: "settings-{$run->id}/{$key}",
                 step: "settings-{$run->id}",
                 of: $run->id,
                 title: "{$run->name()}: {$test['title']}",
                 asks: $test['asks'],
-                by: Commander::for($plan, $run)->words(),
+                by: Commander::for($this->plan, $run)->words(),
                 do: $test['do'],
                 see: $test['see'],
                 otherwise: $test['otherwise'],
@@ -89,13 +103,13 @@ final readonly class Tests
     }
 
     /** @return list<BenchTest> */
-    private static function run(Plan $plan, Run $run): array
+    private function run(Run $run): array
     {
         $tests = [];
-        $by = Commander::for($plan, $run);
+        $by = Commander::for($this->plan, $run);
         foreach (['loose', 'second'] as $step) {
-            foreach (TestCards::keys($plan, $run, $step) as $key) {
-                $test = TestCards::for($plan, $run, $key);
+            foreach (TestCards::keys($this->plan, $run, $step) as $key) {
+                $test = TestCards::for($this->plan, $run, $key);
                 $commander = match (true) {
                     $test['by'] === '' => $by->words(),
                     default => $test['by'],

@@ -29,15 +29,23 @@ final readonly class Proofs
     /** Seconds that mains stay off. Common practice, no source. */
     private const OFF = 10.0;
 
+    private function __construct(private Roster $roster) {}
+
     /** @return list<Task> */
     public static function tasks(Roster $roster): array
     {
-        if ($roster->wants === [] || !$roster->school->proves) {
+        return (new self($roster))->allTasks();
+    }
+
+    /** @return list<Task> */
+    private function allTasks(): array
+    {
+        if ($this->roster->wants === [] || !$this->roster->school->proves) {
             return [];
         }
         $tasks = [];
         foreach ([Task::CLOSED, Task::MAINS, Task::OFFLINE, Task::HUBLESS] as $what) {
-            foreach (self::for($what, $roster) as $want) {
+            foreach ($this->for($what) as $want) {
                 $tasks[] = new Task('', $what, $want->control, $want->light, $want->zone);
             }
         }
@@ -46,19 +54,19 @@ final readonly class Proofs
     }
 
     /** @return list<ControlledLight> one for each thing that is looked at then; after mains every light, which is its own control */
-    private static function for(string $what, Roster $roster): array
+    private function for(string $what): array
     {
         $first = [];
-        foreach ($roster->wants as $want) {
-            $control = $roster->unit($want->control);
-            $light = $roster->unit($want->light);
+        foreach ($this->roster->wants as $want) {
+            $control = $this->roster->unit($want->control);
+            $light = $this->roster->unit($want->light);
             if ($what === Task::MAINS) {
                 $first[$want->light] ??= new ControlledLight($want->light, $want->light);
             } elseif (
                 match ($what) {
                     Task::OFFLINE => Families::say($control, FamilyFact::Internet) ||
                         Families::say($light, FamilyFact::Internet),
-                    Task::HUBLESS => $roster->inRole(Unit::HUB) !== [] && !self::isHub($control),
+                    Task::HUBLESS => $this->roster->inRole(Unit::HUB) !== [] && !self::isHub($control),
                     default => true,
                 }
             ) {
@@ -78,22 +86,28 @@ final readonly class Proofs
     /** @return list<JoinStep> */
     public static function steps(Task $task, Roster $roster): array
     {
-        $all = self::for($task->what, $roster);
+        return (new self($roster))->stepsOf($task);
+    }
+
+    /** @return list<JoinStep> */
+    private function stepsOf(Task $task): array
+    {
+        $all = $this->for($task->what);
         $key = (new ControlledLight($task->device, $task->other))->key();
-        $steps = [self::look($task, $roster)];
+        $steps = [$this->look($task)];
         if ($all[0]->key() === $key) {
-            array_unshift($steps, self::before($task, $roster));
+            array_unshift($steps, $this->before($task));
         }
         if ($all[count($all) - 1]->key() === $key) {
-            $steps = [...$steps, ...self::after($task, $roster)];
+            $steps = [...$steps, ...$this->after($task)];
         }
 
         return $steps;
     }
 
-    private static function before(Task $task, Roster $roster): JoinStep
+    private function before(Task $task): JoinStep
     {
-        $lights = array_keys(array_filter($roster->units, StepBuilder::switched(...)));
+        $lights = array_keys(array_filter($this->roster->units, StepBuilder::switched(...)));
 
         return match ($task->what) {
             Task::CLOSED => self::hand(
@@ -106,14 +120,14 @@ final readonly class Proofs
             Task::MAINS => self::hand(
                 $task,
                 'mains',
-                implode('; ', array_map(static fn(Source $s): string => $s->cycle(), self::sources($roster))),
+                implode('; ', array_map(static fn(Source $s): string => $s->cycle(), $this->sources())),
                 'The client will see the same after every power cut.',
                 [
                     ...array_map(static fn(string $u): Act => new Act(Act::OFF, $u), $lights),
                     ...array_map(static fn(string $u): Act => new Act(Act::ON, $u), $lights),
                 ],
                 self::OFF,
-                implode(' ', array_map(static fn(Source $s): string => $s->cycleCaution(), self::sources($roster))),
+                implode(' ', array_map(static fn(Source $s): string => $s->cycleCaution(), $this->sources())),
             ),
             Task::OFFLINE => self::hand(
                 $task,
@@ -125,18 +139,18 @@ final readonly class Proofs
             default => self::hand(
                 $task,
                 'hubless',
-                'Take the power of ' . implode(', ', self::labels($roster)) . ' away',
+                'Take the power of ' . implode(', ', $this->labels()) . ' away',
                 'What still works is printed on the client’s card.',
-                array_map(static fn(Unit $u): Act => new Act(Act::OFF, $u->id), self::hubs($roster)),
+                array_map(static fn(Unit $u): Act => new Act(Act::OFF, $u->id), $this->hubs()),
             ),
         };
     }
 
     /** @return list<Source> power sources of the lights, each once */
-    private static function sources(Roster $roster): array
+    private function sources(): array
     {
         $sources = [];
-        foreach ($roster->units as $unit) {
+        foreach ($this->roster->units as $unit) {
             if ($unit->lights()) {
                 $sources[$unit->source->value] = $unit->source;
             }
@@ -146,7 +160,7 @@ final readonly class Proofs
     }
 
     /** @return list<JoinStep> */
-    private static function after(Task $task, Roster $roster): array
+    private function after(Task $task): array
     {
         return match ($task->what) {
             Task::OFFLINE => [
@@ -158,9 +172,9 @@ final readonly class Proofs
                 self::hand(
                     $task,
                     'hub-back',
-                    'Give ' . implode(', ', self::labels($roster)) . ' its power back',
+                    'Give ' . implode(', ', $this->labels()) . ' its power back',
                     'It takes its minute until it answers.',
-                    array_map(static fn(Unit $u): Act => new Act(Act::ON, $u->id), self::hubs($roster)),
+                    array_map(static fn(Unit $u): Act => new Act(Act::ON, $u->id), $this->hubs()),
                 ),
             ],
             default => [],
@@ -168,15 +182,15 @@ final readonly class Proofs
     }
 
     /** @return list<Unit> */
-    private static function hubs(Roster $roster): array
+    private function hubs(): array
     {
-        return array_values($roster->inRole(Unit::HUB));
+        return array_values($this->roster->inRole(Unit::HUB));
     }
 
     /** @return list<string> */
-    private static function labels(Roster $roster): array
+    private function labels(): array
     {
-        return array_map(static fn(Unit $u): string => $u->label(), self::hubs($roster));
+        return array_map(static fn(Unit $u): string => $u->label(), $this->hubs());
     }
 
     /** @param  list<Act>  $acts */
@@ -203,9 +217,9 @@ final readonly class Proofs
         );
     }
 
-    private static function look(Task $task, Roster $roster): JoinStep
+    private function look(Task $task): JoinStep
     {
-        $light = $roster->unit($task->other);
+        $light = $this->roster->unit($task->other);
         if ($task->what === Task::MAINS) {
             $expects = $light->returns !== '' ? "it {$light->returns}" : 'it is lit at its stored level';
 
@@ -222,7 +236,7 @@ final readonly class Proofs
                 expects: $expects,
             );
         }
-        $control = $roster->unit($task->device);
+        $control = $this->roster->unit($task->device);
         $by = $control->called() . EventWords::zone($task->zone);
         $closed = $task->what === Task::CLOSED;
 

@@ -19,51 +19,67 @@ final readonly class Order
     /** Devices up to which all orders are looked through. */
     private const EXACT = 7;
 
+    private function __construct(private Roster $roster) {}
+
     /**
      * @param  list<OrderRule>  $dropped
      * @return list<Task>
      */
     public static function for(Roster $roster, array $dropped = []): array
     {
+        return (new self($roster))->planned($dropped);
+    }
+
+    /**
+     * @param  list<OrderRule>  $dropped
+     * @return list<Task>
+     */
+    private function planned(array $dropped = []): array
+    {
         $tasks = [];
         foreach (Families::all() as $family) {
-            $tasks = [...$tasks, ...$family->tasks($roster)];
+            $tasks = [...$tasks, ...$family->tasks($this->roster)];
         }
-        $rank = static fn(Task $t): float => match (true) {
+        $rank = fn(Task $t): float => match (true) {
             $t->what === Task::READ && in_array(OrderRule::NamesBeforeRead, $dropped, true) => 0.5,
             // A remote's own join follows its links if there is no hub.
             $t->what === Task::JOIN &&
-                !$roster->unit($t->device)->lights() &&
+                !$this->roster->unit($t->device)->lights() &&
                 in_array(OrderRule::HubBeforeLink, $dropped, true)
                 => 2.5,
             default => (float) self::PHASES[$t->what],
         };
         usort($tasks, static fn(Task $a, Task $b): int => $rank($a) <=> $rank($b));
         if ($dropped === []) {
-            $tasks = self::cheapest($tasks, $roster);
+            $tasks = $this->cheapest($tasks);
         }
-        foreach ($roster->wants as $want) {
+        foreach ($this->roster->wants as $want) {
             $tasks[] = new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone);
         }
 
-        return [...$tasks, ...Proofs::tasks($roster)];
+        return [...$tasks, ...Proofs::tasks($this->roster)];
     }
 
     /** Seconds of joins and links in their order, as one person needs them. */
     public static function seconds(Roster $roster): int
     {
-        return self::best(self::moving(self::for($roster)), $roster)[0];
+        return (new self($roster))->duration();
+    }
+
+    private function duration(): int
+    {
+        return $this->best(self::moving($this->planned()))[0];
     }
 
     /**
      * @param  list<Task>  $tasks  set-ups, joins, links, names that are read
      * @return list<Task>
      */
-    private static function cheapest(array $tasks, Roster $roster): array
+    private function cheapest(array $tasks): array
     {
         $moving = self::moving($tasks);
         $ordered = [];
-        foreach (self::best($moving, $roster)[1] as $n => $numbers) {
+        foreach ($this->best($moving)[1] as $n => $numbers) {
             foreach ($numbers as $number) {
                 $ordered[] = count($numbers) > 1 ? $moving[$number]->in('b' . ($n + 1)) : $moving[$number];
             }
@@ -93,11 +109,11 @@ final readonly class Order
      * @param  list<Task>  $moving
      * @return array{int, list<list<int>>} seconds and moves
      */
-    private static function best(array $moving, Roster $roster): array
+    private function best(array $moving): array
     {
-        $moves = JoinMoves::for($moving, $roster);
+        $moves = JoinMoves::for($moving, $this->roster);
 
-        $devices = count(array_filter($roster->units, static fn(Unit $u): bool => $u->role !== Unit::PHONE));
+        $devices = count(array_filter($this->roster->units, static fn(Unit $u): bool => $u->role !== Unit::PHONE));
 
         return ($devices <= self::EXACT ? Exact::for($moves) : null) ?? Nearest::for($moves);
     }

@@ -10,6 +10,8 @@ use EmberDusk\Joining\Observation;
 /** Presses a control and reads the loads: what counts as working is measured, never believed. */
 final readonly class Acceptance
 {
+    private function __construct(private SimulatedSite $site) {}
+
     /**
      * How one control works one light: on, off, 10 %, 80 %, and no other light with it.
      *
@@ -17,14 +19,20 @@ final readonly class Acceptance
      */
     public static function for(SimulatedSite $site, ControlledLight $want): Observation
     {
-        $meant = self::zone($site, $want);
+        return (new self($site))->shown($want);
+    }
+
+    /** @return Observation the first that is not as it should be */
+    private function shown(ControlledLight $want): Observation
+    {
+        $meant = $this->zone($want);
         foreach (LightCommand::LEVELS as $level) {
             $command = new LightCommand($level);
             $others = [];
             $heard = false;
-            foreach (self::lights($site) as $id => $light) {
+            foreach ($this->lights() as $id => $light) {
                 if (
-                    !$site->device($want->control)->reaches($light, $want->light, $want->zone) ||
+                    !$this->site->device($want->control)->reaches($light, $want->light, $want->zone) ||
                     !$light->obey($command)
                 ) {
                     continue;
@@ -37,7 +45,7 @@ final readonly class Acceptance
             if ($others !== []) {
                 return Observation::Elsewhere;
             }
-            $looks = $heard ? self::lights($site)[$want->light]->looks($command) : Observation::Nothing;
+            $looks = $heard ? $this->lights()[$want->light]->looks($command) : Observation::Nothing;
             if ($looks !== Observation::Expected) {
                 return $looks;
             }
@@ -49,9 +57,15 @@ final readonly class Acceptance
     /** @return array<string, Observation> by the want's key */
     public static function all(SimulatedSite $site): array
     {
+        return (new self($site))->shownAll();
+    }
+
+    /** @return array<string, Observation> by the want's key */
+    private function shownAll(): array
+    {
         $seen = [];
-        foreach ($site->roster->wants as $want) {
-            $seen[$want->key()] = self::for($site, $want);
+        foreach ($this->site->roster->wants as $want) {
+            $seen[$want->key()] = $this->shown($want);
         }
 
         return $seen;
@@ -60,12 +74,18 @@ final readonly class Acceptance
     /** @return array<string, bool> which light hears which control, by control and light */
     public static function heard(SimulatedSite $site): array
     {
-        $lights = self::lights($site);
+        return (new self($site))->spoken();
+    }
+
+    /** @return array<string, bool> which light hears which control, by control and light */
+    private function spoken(): array
+    {
+        $lights = $this->lights();
         $heard = [];
-        foreach ($site->roster->wants as $want) {
+        foreach ($this->site->roster->wants as $want) {
             $heard[$want->key()] =
                 isset($lights[$want->light]) &&
-                $site->device($want->control)->reaches($lights[$want->light], $want->light, $want->zone);
+                $this->site->device($want->control)->reaches($lights[$want->light], $want->light, $want->zone);
         }
 
         return $heard;
@@ -74,14 +94,19 @@ final readonly class Acceptance
     /** Whether every control works every light that it is to work. */
     public static function whole(SimulatedSite $site): bool
     {
-        return array_filter(self::all($site), static fn(Observation $s): bool => $s !== Observation::Expected) === [];
+        return (new self($site))->everything();
+    }
+
+    private function everything(): bool
+    {
+        return array_filter($this->shownAll(), static fn(Observation $s): bool => $s !== Observation::Expected) === [];
     }
 
     /** @return list<string> lights that are to answer together with the one that is meant */
-    private static function zone(SimulatedSite $site, ControlledLight $want): array
+    private function zone(ControlledLight $want): array
     {
         $lights = [];
-        foreach ($site->roster->wantsOf($want->control) as $other) {
+        foreach ($this->site->roster->wantsOf($want->control) as $other) {
             if ($other->light === $want->light || ($want->zone > 0 && $other->zone === $want->zone)) {
                 $lights[] = $other->light;
             }
@@ -91,8 +116,11 @@ final readonly class Acceptance
     }
 
     /** @return array<string, SimulatedLight> */
-    private static function lights(SimulatedSite $site): array
+    private function lights(): array
     {
-        return array_filter($site->devices(), static fn(SimulatedDevice $d): bool => $d instanceof SimulatedLight);
+        return array_filter(
+            $this->site->devices(),
+            static fn(SimulatedDevice $d): bool => $d instanceof SimulatedLight,
+        );
     }
 }

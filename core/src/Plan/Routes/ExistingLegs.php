@@ -28,12 +28,20 @@ final readonly class ExistingLegs
     /** Pads that are looked at for the one nearest to an end. */
     private const PADS = 200;
 
+    private function __construct(private Plan $plan, private Run $run) {}
+
     /** @return array<string, LegWay> by the leg's name */
     public static function for(Plan $plan, Run $run, ShelfSource $shelf): array
     {
-        $strip = $plan->strip($run->strip);
-        $sheet = TapeNotes::read($plan->places[$run->place]->notes ?? '');
-        $path = $sheet->runs[$run->word] ?? null;
+        return (new self($plan, $run))->legs($shelf);
+    }
+
+    /** @return array<string, LegWay> by the leg's name */
+    private function legs(ShelfSource $shelf): array
+    {
+        $strip = $this->plan->strip($this->run->strip);
+        $sheet = TapeNotes::read($this->plan->places[$this->run->place]->notes ?? '');
+        $path = $sheet->runs[$this->run->word] ?? null;
         if ($strip === null || $path === null || $sheet->site->legs === []) {
             return [];
         }
@@ -50,7 +58,7 @@ final readonly class ExistingLegs
                 $sound && $leg->cores > count($strip->channels)
                     ? self::cable($shelf, $leg->cores, $leg->conductor->system, $leg->conductor->size)
                     : null;
-            $way = $kit !== null ? self::way($plan, $run, $sheet, $path, $leg, $kit) : null;
+            $way = $kit !== null ? $this->way($sheet, $path, $leg, $kit) : null;
             if ($way !== null) {
                 $legs[$leg->name] = $way;
             }
@@ -59,16 +67,10 @@ final readonly class ExistingLegs
         return $legs;
     }
 
-    private static function way(
-        Plan $plan,
-        Run $run,
-        TapeSheet $sheet,
-        RunPath $path,
-        CableLeg $leg,
-        KitSnapshot $kit,
-    ): ?LegWay {
-        $from = self::end($plan, $run, $sheet, $path, $leg->from);
-        $to = self::end($plan, $run, $sheet, $path, $leg->to ?? '');
+    private function way(TapeSheet $sheet, RunPath $path, CableLeg $leg, KitSnapshot $kit): ?LegWay
+    {
+        $from = $this->end($sheet, $path, $leg->from);
+        $to = $this->end($sheet, $path, $leg->to ?? '');
         if ($from === null || $to === null || $from->pad === $to->pad) {
             return null;
         }
@@ -85,15 +87,15 @@ final readonly class ExistingLegs
     }
 
     /** Null where the notes do not say where it is. */
-    private static function end(Plan $plan, Run $run, TapeSheet $sheet, RunPath $path, string $name): ?LegEnd
+    private function end(TapeSheet $sheet, RunPath $path, string $name): ?LegEnd
     {
         $at = $sheet->named($name);
-        $marks = $plan->cutMarks($run);
+        $marks = $this->plan->cutMarks($this->run);
         if ($at === null || $marks === null) {
             return null;
         }
         $walls = new Walls($sheet);
-        $before = ($path->length() * ($run->part - 1)) / $run->parts;
+        $before = ($path->length() * ($this->run->part - 1)) / $this->run->parts;
         $where = static fn(int $pad): Point => $path->at($before + $marks->position($pad));
         $best = [INF, 0];
         $step = max(1, intdiv($marks->lastPad(), self::PADS));
@@ -101,7 +103,7 @@ final readonly class ExistingLegs
             $best = min($best, [round($walls->along($at, $where($pad)), 6), $pad]);
         }
         $up = $sheet->site->spot($name)?->up;
-        $rise = $up !== null && $run->height !== null ? abs($up - $run->height) : 0.0;
+        $rise = $up !== null && $this->run->height !== null ? abs($up - $this->run->height) : 0.0;
 
         return new LegEnd($name, $at, $up, $best[1], round($best[0] + $rise + CableWay::SLACK, 2));
     }

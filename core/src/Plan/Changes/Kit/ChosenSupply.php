@@ -22,6 +22,8 @@ final readonly class ChosenSupply
     /** Default metres from a bank to its converter until measured. */
     public const INPUT = 0.5;
 
+    private function __construct(private Plan $plan, private Run $run) {}
+
     /**
      * A bank for a run: its supply, or that of its converter.
      *
@@ -29,23 +31,35 @@ final readonly class ChosenSupply
      */
     public static function bank(Plan $plan, Run $run, BatteryBlock $block, array $kit): Plan
     {
-        $converter = $plan->converter($run->supply) !== null ? $plan->supplies[$run->supply ?? ''] : null;
+        return (new self($plan, $run))->withBank($block, $kit);
+    }
+
+    /** @param  array<string, KitSnapshot>  $kit */
+    private function withBank(BatteryBlock $block, array $kit): Plan
+    {
+        $converter =
+            $this->plan->converter($this->run->supply) !== null
+                ? $this->plan->supplies[$this->run->supply ?? '']
+                : null;
         if ($converter === null) {
             // Parts of a run, and runs of a place, share the bank that exists.
-            $id = $run->supply ?? (self::like($plan, $run, $block)->id ?? Plan::nextId('s', $plan->supplies));
+            $id = $this->run->supply ?? ($this->like($block)->id ?? Plan::nextId('s', $this->plan->supplies));
 
-            return $plan->with(
+            return $this->plan->with(
                 kit: $kit,
-                supplies: [$id => self::laid($plan, $run, $block, $plan->supplies[$id] ?? null, $id, false)] +
-                    $plan->supplies,
-                runs: [$run->id => $run->equipped(supply: $id)] + $plan->runs,
+                supplies: [$id => $this->laid($block, $this->plan->supplies[$id] ?? null, $id, false)] +
+                    $this->plan->supplies,
+                runs: [$this->run->id => $this->run->equipped(supply: $id)] + $this->plan->runs,
             );
         }
-        $id = $converter->bank ?? (self::like($plan, $run, $block)->id ?? Plan::nextId('s', $plan->supplies));
-        $bank = self::laid($plan, $run, $block, $plan->supplies[$id] ?? null, $id, true);
+        $id = $converter->bank ?? ($this->like($block)->id ?? Plan::nextId('s', $this->plan->supplies));
+        $bank = $this->laid($block, $this->plan->supplies[$id] ?? null, $id, true);
 
         return self::fed(
-            $plan->with(kit: $kit, supplies: [$converter->id => $converter->on($id), $id => $bank] + $plan->supplies),
+            $this->plan->with(
+                kit: $kit,
+                supplies: [$converter->id => $converter->on($id), $id => $bank] + $this->plan->supplies,
+            ),
             $converter->id,
         );
     }
@@ -57,38 +71,44 @@ final readonly class ChosenSupply
      */
     public static function converter(Plan $plan, Run $run, Converter $converter, array $kit): Plan
     {
-        $old = $plan->supplies[$run->supply ?? ''] ?? null;
-        if ($old === null || $plan->block($old->id) === null) {
-            $id = $old->id ?? Plan::nextId('s', $plan->supplies);
+        return (new self($plan, $run))->withConverter($converter, $kit);
+    }
+
+    /** @param  array<string, KitSnapshot>  $kit */
+    private function withConverter(Converter $converter, array $kit): Plan
+    {
+        $old = $this->plan->supplies[$this->run->supply ?? ''] ?? null;
+        if ($old === null || $this->plan->block($old->id) === null) {
+            $id = $old->id ?? Plan::nextId('s', $this->plan->supplies);
             $device = $old?->withKit($converter->id()) ?? new Device($id, $converter->id());
-            $bank = $device->bank ?? self::there($plan, $run);
+            $bank = $device->bank ?? $this->there();
 
             return self::fed(
-                $plan->with(
+                $this->plan->with(
                     kit: $kit,
-                    supplies: [$id => $device->on($bank)->already(false)] + $plan->supplies,
-                    runs: [$run->id => $run->equipped(supply: $id)] + $plan->runs,
+                    supplies: [$id => $device->on($bank)->already(false)] + $this->plan->supplies,
+                    runs: [$this->run->id => $this->run->equipped(supply: $id)] + $this->plan->runs,
                 ),
                 $id,
             );
         }
         // Loads of the bank move to the converter, and the converter to the bank.
-        $id = Plan::nextId('s', $plan->supplies);
+        $id = Plan::nextId('s', $this->plan->supplies);
         $together = array_filter(
-            $plan->runs,
-            static fn(Run $r): bool => $r->supply === $old->id &&
-                ($r->id === $run->id || ($r->controller !== null && $r->controller === $run->controller)),
+            $this->plan->runs,
+            fn(Run $r): bool => $r->supply === $old->id &&
+                ($r->id === $this->run->id || ($r->controller !== null && $r->controller === $this->run->controller)),
         );
         $ends = [];
         foreach ($together as $one) {
             $ends[$one->controller ?? ''] = true;
-            foreach ($plan->ways()->feedsOf($one) as $feed) {
+            foreach ($this->plan->ways()->feedsOf($one) as $feed) {
                 $ends[$feed->id] = true;
             }
         }
         $cables = [];
         $fuse = null;
-        foreach ($plan->cables as $cable) {
+        foreach ($this->plan->cables as $cable) {
             if ($cable->from === $old->id && isset($ends[$cable->to])) {
                 // The tap's fuse stays at the bank.
                 $fuse ??= $cable->fuse;
@@ -97,25 +117,25 @@ final readonly class ChosenSupply
         }
 
         return self::fed(
-            $plan->with(
+            $this->plan->with(
                 kit: $kit,
-                supplies: [$id => new Device($id, $converter->id(), bank: $old->id)] + $plan->supplies,
-                runs: array_map(static fn(Run $r): Run => $r->equipped(supply: $id), $together) + $plan->runs,
-                cables: $cables + $plan->cables,
+                supplies: [$id => new Device($id, $converter->id(), bank: $old->id)] + $this->plan->supplies,
+                runs: array_map(static fn(Run $r): Run => $r->equipped(supply: $id), $together) + $this->plan->runs,
+                cables: $cables + $this->plan->cables,
             ),
             $id,
             $fuse,
-            $plan->kit,
+            $this->plan->kit,
         );
     }
 
     /** The bank of a place that another run's supply is, or that feeds its converter. */
-    private static function there(Plan $plan, Run $run): ?string
+    private function there(): ?string
     {
-        foreach ($plan->runs as $other) {
-            if ($other->place === $run->place) {
-                foreach ($plan->ways()->unitsOf($other) as $unit) {
-                    if ($plan->block($unit) !== null) {
+        foreach ($this->plan->runs as $other) {
+            if ($other->place === $this->run->place) {
+                foreach ($this->plan->ways()->unitsOf($other) as $unit) {
+                    if ($this->plan->block($unit) !== null) {
                         return $unit;
                     }
                 }
@@ -125,10 +145,10 @@ final readonly class ChosenSupply
         return null;
     }
 
-    private static function like(Plan $plan, Run $run, BatteryBlock $block): ?Device
+    private function like(BatteryBlock $block): ?Device
     {
-        $id = self::there($plan, $run);
-        $bank = $plan->supplies[$id ?? ''] ?? null;
+        $id = $this->there();
+        $bank = $this->plan->supplies[$id ?? ''] ?? null;
 
         if ($bank?->kit === $block->id()) {
             return $bank;
@@ -138,22 +158,16 @@ final readonly class ChosenSupply
     }
 
     /** As many blocks as were surveyed, where they were: a full bank for a converter, else up to the tap. */
-    private static function laid(
-        Plan $plan,
-        Run $run,
-        BatteryBlock $block,
-        ?Device $old,
-        string $id,
-        bool $whole,
-    ): Device {
+    private function laid(BatteryBlock $block, ?Device $old, string $id, bool $whole): Device
+    {
         $device = $old?->kit === $block->id() ? $old : $old?->withKit($block->id()) ?? new Device($id, $block->id());
         $device = $device->on(null);
-        $surveyed = self::surveyed($plan, $run, $block);
+        $surveyed = $this->surveyed($block);
         if ($surveyed === null || $old?->kit === $block->id()) {
             return $device;
         }
         [$place, $battery] = $surveyed;
-        $wants = $plan->strip($run->strip)->volts ?? $battery->wants;
+        $wants = $this->plan->strip($this->run->strip)->volts ?? $battery->wants;
         $tap = !$whole && $wants !== null ? (new Bank($battery->wanting($wants)))->tap : null;
 
         return $device
@@ -163,9 +177,9 @@ final readonly class ChosenSupply
     }
 
     /** @return array{string, Battery}|null its place, and it */
-    private static function surveyed(Plan $plan, Run $run, BatteryBlock $block): ?array
+    private function surveyed(BatteryBlock $block): ?array
     {
-        foreach (SurveyedBanks::for($plan, $run) as [$place, $battery]) {
+        foreach (SurveyedBanks::for($this->plan, $this->run) as [$place, $battery]) {
             if (abs($battery->blockVolts - $block->volts) < 1e-9) {
                 return [$place, $battery];
             }

@@ -21,6 +21,8 @@ final readonly class LinkRequest
     /** Seconds that a link takes. Common practice, no source. */
     private const TAKES = [1.0, 3.0];
 
+    private function __construct(private SimulatedSite $site) {}
+
     /**
      * Which controller takes the link, after how many seconds, in which network; null when none does.
      *
@@ -29,23 +31,33 @@ final readonly class LinkRequest
      */
     public static function for(SimulatedSite $site, SimulatedRemote $remote, array $near, float $at): ?array
     {
+        return (new self($site))->one($remote, $near, $at);
+    }
+
+    /**
+     * @param  array{string, float}  $near partner of the remote, and the distance
+     * @return array{SimulatedController, float, string}|null
+     */
+    private function one(SimulatedRemote $remote, array $near, float $at): ?array
+    {
         [$held, $metres] = $near;
         $id = $remote->unit->id;
-        if ($site->has('too-far', $id)) {
+        if ($this->site->has('too-far', $id)) {
             $metres = $metres * self::TOO_FAR + 0.2;
         }
         // A mounted panel stays in place; its distance is that of its position.
-        if ($site->has('panel-fixed', $id) && $site->catches(Trap::Fixed)) {
-            $metres = max($metres, $site->roster->metres($id, $held), 1.0);
+        if ($this->site->has('panel-fixed', $id) && $this->site->catches(Trap::Fixed)) {
+            $metres = max($metres, $this->site->roster->metres($id, $held), 1.0);
         }
         $hear = [];
-        foreach ($site->devices() as $device) {
+        foreach ($this->site->devices() as $device) {
             if (!($device instanceof SimulatedController) || !$device->isPowered()) {
                 continue;
             }
-            $away = $device->unit->id === $held ? $metres : $metres + $site->roster->metres($held, $device->unit->id);
-            $reach = $site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? 0.1 : INF;
-            $second = $device->unit->id !== $held && $site->catches(Trap::SecondPowered);
+            $away =
+                $device->unit->id === $held ? $metres : $metres + $this->site->roster->metres($held, $device->unit->id);
+            $reach = $this->site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? 0.1 : INF;
+            $second = $device->unit->id !== $held && $this->site->catches(Trap::SecondPowered);
             // Another that has power is heard farther than the instructions say, whether its window is open or not.
             if (
                 $second
@@ -65,8 +77,8 @@ final readonly class LinkRequest
 
         return [
             $taken,
-            $site->dice->between(self::TAKES[0], self::TAKES[1], "link {$id} {$held}"),
-            self::network($site, $remote, $taken),
+            $this->site->dice->between(self::TAKES[0], self::TAKES[1], "link {$id} {$held}"),
+            $this->network($remote, $taken),
         ];
     }
 
@@ -74,20 +86,17 @@ final readonly class LinkRequest
      * The remote's, if it is in one. A new remote enters the network that another remote has formed with the controller, where its instructions allow
      * several; else it forms its own, which takes the controller out of a hub's.
      */
-    private static function network(
-        SimulatedSite $site,
-        SimulatedRemote $remote,
-        SimulatedController $controller,
-    ): string {
+    private function network(SimulatedRemote $remote, SimulatedController $controller): string
+    {
         $own = self::OWN . $remote->unit->id;
         if ($remote->network() !== null) {
             return $remote->network();
         }
-        if ($controller->admits() && !$site->has('took-over', $remote->unit->id)) {
+        if ($controller->admits() && !$this->site->has('took-over', $remote->unit->id)) {
             return $controller->network() ?? $own;
         }
 
-        if ($site->catches(Trap::OwnNetwork)) {
+        if ($this->site->catches(Trap::OwnNetwork)) {
             return $own;
         }
 
