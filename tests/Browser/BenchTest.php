@@ -90,6 +90,33 @@ final class BenchTest extends BrowserTestCase
         self::assertStringNotContainsString('outside', $this->text(), 'nothing of the practice is the job’s');
     }
 
+    /** Two looks and a third: where single pixels of a wall light, entered on the bench, end in the notes of the place. */
+    public function test_the_order_of_a_matrix_is_found_by_looking(): void
+    {
+        $this->hall();
+        $this->browser()->size(390, 844);
+        $this->change((int) explode('/', $this->path())[2], [
+            'kind' => 'NoteMatrix',
+            'run' => 'star',
+            'columns' => 12,
+            'rows' => 8,
+        ]);
+        $this->bench('star');
+        $this->see('Star: order of the matrix is not known yet');
+        $this->test('Order of the matrix');
+        $this->see('Light pixel 1 alone, seen from the front. Where is it?');
+        $this->assertAccessible('looks at a matrix');
+        $this->click(fn() => $this->button('Bottom right'));
+        $this->see('Light pixel 2 alone. Where is it?');
+        $this->click(fn() => $this->button('Above pixel 1'));
+        $this->see('Light pixel 9 alone. Where is it?');
+        $this->click(fn() => $this->button('Beside pixel 8: serpentine'));
+        $this->find(
+            '[aria-label^="Way of the data: 12 across, 8 down, first pixel bottom right, in columns, serpentine"]',
+        );
+        $this->dontSee('Star: order of the matrix is not known yet');
+    }
+
     public function test_readings_without_a_signal_arrive_once_and_are_logged(): void
     {
         $this->hall();

@@ -11,6 +11,11 @@ return [
         ['        if ($limit === null) {', '        if ($stated === null) {', 'Checks/RatingsTest.php'],
     ],
     [
+        'Checks/Bench/MatrixOrder.php',
+        ['$matrix->pixels() !== $pixels', '$matrix->pixels() > $pixels + 12'],
+        ['if ($matrix->known()) {', 'if ($matrix->first === null) {'],
+    ],
+    [
         'Checks/Controller/PixelBoards.php',
         ['count($lines) > $outputs->count', 'count($lines) >= $outputs->count'],
         ['$amps > $board->totalAmps', '$amps > 1.02 * $board->totalAmps'],

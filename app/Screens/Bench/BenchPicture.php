@@ -27,6 +27,7 @@ final readonly class BenchPicture implements View
         #[Field(of: BenchChoice::class)] public array $commanders,
         public ?BenchColours $colours,
         public ?BenchCount $count,
+        public ?BenchMatrix $matrix,
         #[Field(of: BenchReelStrip::class)] public array $strips,
         public ?BenchMeter $meter,
     ) {}

@@ -73,6 +73,7 @@ final readonly class BenchScreen
             ),
             colours: $colours,
             count: $count,
+            matrix: $run === null ? null : BenchMatrix::for($this->state->plan, $run),
             strips: $this->strips(),
             meter: $this->meter($facts, $run),
         );

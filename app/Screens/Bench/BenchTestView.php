@@ -19,7 +19,7 @@ final readonly class BenchTestView implements View
         public string $step,
         public string $stepTitle,
         public string $title,
-        #[Field(oneOf: ['tick', 'colours', 'order', 'count', 'read'])] public string $asks,
+        #[Field(oneOf: ['tick', 'colours', 'order', 'count', 'matrix', 'read'])] public string $asks,
         public string $by,
         public string $do,
         public string $see,

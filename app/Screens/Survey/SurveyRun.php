@@ -14,7 +14,12 @@ final readonly class SurveyRun implements View
 {
     use WrittenRecord;
 
-    /** @param  list<string>  $mounting */
+    /**
+     * @param  list<string>  $mounting
+     * @param  int  $pixels  0 where it is not of pixels
+     * @param  int  $columns  of its matrix; 0 without one
+     * @param  string  $matrix  its order in words; empty without one
+     */
     public function __construct(
         public string $id,
         public string $name,
@@ -23,5 +28,9 @@ final readonly class SurveyRun implements View
         #[Field(of: Field::TEXTS)] public array $mounting,
         public string $light,
         public string $height,
+        public int $pixels,
+        public int $columns,
+        public int $rows,
+        public string $matrix,
     ) {}
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Checks;
 
+use EmberDusk\Checks\Bench\MatrixOrder;
 use EmberDusk\Checks\Bench\ReadingFindings;
 use EmberDusk\Checks\Bench\SeenFindings;
 use EmberDusk\Checks\Cable\CalculatedLengths;
@@ -131,6 +132,7 @@ final readonly class Registry
             new SceneFindings(),
             new TrialBoards(),
             new ReadingFindings(),
+            new MatrixOrder(),
             new SeenFindings(),
             new NotJoined(),
             new Unjoinable(),

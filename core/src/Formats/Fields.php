@@ -130,6 +130,11 @@ final readonly class Fields
         return (int) $number;
     }
 
+    public function flagOrNull(string $key): ?bool
+    {
+        return $this->has($key) ? $this->flag($key) : null;
+    }
+
     public function flag(string $key): bool
     {
         $value = $this->values[$key] ?? null;

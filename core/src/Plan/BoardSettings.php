@@ -58,6 +58,14 @@ final readonly class BoardSettings
         if ($settings === []) {
             return [];
         }
+        foreach ($this->plan->runs as $run) {
+            $matrix = $run->controller === $this->board ? $this->plan->matrix($run) : null;
+            if ($matrix !== null && $this->plan->pixels($run) > 0) {
+                $settings[] = new BoardSetting("Matrix of {$run->name()}", $matrix->words(), 'seen from the front', [
+                    $run->id,
+                ]);
+            }
+        }
         $limit = $this->limit();
 
         return $limit === null ? $settings : [...$settings, $limit];

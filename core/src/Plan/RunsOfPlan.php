@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Survey\Site\PixelMatrix;
 use EmberDusk\Survey\TapeNotes;
 
 /** What a plan says of its runs. */
@@ -43,6 +44,14 @@ trait RunsOfPlan
     public function pixels(Run $run): int
     {
         return ($this->cutMarks($run)?->groupCount() ?? 0) * ($this->strip($run->strip)->pixels->pixels ?? 0);
+    }
+
+    /** The matrix that the notes say a run of pixels is; none of a run in parts. */
+    public function matrix(Run $run): ?PixelMatrix
+    {
+        return $run->parts > 1
+            ? null
+            : TapeNotes::read($this->places[$run->place]->notes ?? '')->site->runs[$run->word]->matrix ?? null;
     }
 
     /** The ready-made set that a run is made of. */

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
+use EmberDusk\Survey\Site\PixelMatrix;
 use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\Site\Span;
 
@@ -63,12 +64,32 @@ final readonly class TapeText
      */
     public static function run(string $text, string $run, array $mounting, string $light): string
     {
+        return self::noted($text, $run, $mounting, $light, TapeNotes::read($text)->site->runs[$run]->matrix ?? null);
+    }
+
+    /** The text with a run's line saying this matrix; null: none. */
+    public static function matrix(string $text, string $run, ?PixelMatrix $matrix): string
+    {
+        $note = TapeNotes::read($text)->site->runs[$run] ?? null;
+
+        return self::noted($text, $run, $note->mounting ?? [], $note->light ?? '', $matrix);
+    }
+
+    /** @param  list<string>  $mounting */
+    private static function noted(
+        string $text,
+        string $run,
+        array $mounting,
+        string $light,
+        ?PixelMatrix $matrix,
+    ): string {
         $sheet = TapeNotes::read($text);
         $note = $sheet->site->runs[$run] ?? null;
         $said = RunNote::write(
             $mounting,
             $light,
             $note?->height === null ? null : Length::write($note->height, $sheet->system),
+            $matrix,
         );
         if ($note === null) {
             if ($said === '') {

@@ -32,7 +32,7 @@ final readonly class TestCards
         if ($step === 'loose') {
             $alone = !$switched || $run->controller !== null ? ['alone'] : [];
             $shows = match (true) {
-                !$switched => ['pixels', 'white', 'mix'],
+                !$switched => ['pixels', ...$plan->matrix($run) === null ? [] : ['matrix'], 'white', 'mix'],
                 $colours => ['colours', 'white', 'mix'],
                 default => ['white'],
             };
@@ -115,6 +115,14 @@ final readonly class TestCards
                 see: 'It passes over every piece, in the order of the arrows, and ends at the last pixel.',
                 otherwise: 'It stops at the first pixel of a piece: data joint, arrow or leg. It stops inside a piece: a dead pixel, or the count.',
                 caution: self::OFF,
+            ),
+            'matrix' => self::card(
+                title: 'order of the matrix',
+                do: 'Light single pixels and enter where they are, seen from the front; the next one is shown.',
+                see: 'Three looks at most tell where the data starts and how its lines go.',
+                otherwise: 'A pixel lights elsewhere: the size of the matrix is not that of the wall, or two rows are joined in another order.',
+                caution: self::OFF,
+                asks: 'matrix',
             ),
             'white' => self::card(
                 title: $strip !== null && count($strip->channels) === 1 && $strip->switched()

@@ -37,6 +37,7 @@ use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Changes\Places\SetLeg;
 use EmberDusk\Plan\Changes\Runs\DropRun;
 use EmberDusk\Plan\Changes\Runs\NameLight;
+use EmberDusk\Plan\Changes\Runs\NoteMatrix;
 use EmberDusk\Plan\Changes\Runs\NoteRun;
 use EmberDusk\Plan\Changes\Runs\PinRun;
 use EmberDusk\Plan\Changes\Runs\SetCap;
@@ -91,6 +92,7 @@ final readonly class Catalogue
             'RemovePlace' => RemovePlace::read($f),
             'SetLeg' => SetLeg::read($f),
             'NoteRun' => NoteRun::read($f),
+            'NoteMatrix' => NoteMatrix::read($f),
             'RecordTrace' => RecordTrace::read($f),
             'SetLimits' => SetLimits::read($f),
             'ReviseNotes' => ReviseNotes::read($f),

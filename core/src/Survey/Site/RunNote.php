@@ -24,6 +24,7 @@ final readonly class RunNote
      * @param  string  $light  one of LIGHTS, or empty
      * @param  float|null  $height  metres above the floor
      * @param  Span|null  $attributes  from the first comma on
+     * @param  PixelMatrix|null  $matrix  of pixels
      */
     public function __construct(
         public Word $word,
@@ -33,10 +34,12 @@ final readonly class RunNote
         public ?float $height,
         public Span $span,
         public ?Span $attributes,
+        public ?PixelMatrix $matrix = null,
     ) {}
 
     /**
-     * Reads `cove {, profile | bare | outdoors | moving | removable | main [light] | accent [light] | up LENGTH}`.
+     * Reads `cove {, profile | bare | outdoors | moving | removable | main [light] | accent [light] | up LENGTH | matrix WxH | CORNER |
+     * rows | columns | serpentine | straight}`.
      *
      * @throws SlipFound
      */
@@ -46,6 +49,7 @@ final readonly class RunNote
         $mounting = [];
         $light = '';
         $height = null;
+        $matrix = null;
         $first = $clause->peek();
         while (($attribute = $clause->attribute()) !== null) {
             $text = mb_strtolower($attribute->text);
@@ -56,10 +60,17 @@ final readonly class RunNote
                 if ($clause->peek()?->is('light')) {
                     $clause->take();
                 }
+            } elseif (in_array($text, PixelMatrix::ATTRIBUTES, true)) {
+                $matrix = PixelMatrix::read($clause, $attribute, $matrix);
             } elseif ($text === 'up') {
                 $height = $lengths->take($clause, 'the height above the floor', nought: true)->metres;
             } else {
-                throw $clause->unknown($attribute, 'a run', [...self::MOUNTINGS, ...array_values(self::CALLED), 'up']);
+                throw $clause->unknown($attribute, 'a run', [
+                    ...self::MOUNTINGS,
+                    ...array_values(self::CALLED),
+                    'up',
+                    'matrix',
+                ]);
             }
         }
         if (isset($mounting['profile'], $mounting['bare'])) {
@@ -76,6 +87,7 @@ final readonly class RunNote
             height: $height,
             span: Span::over($clause->first(), $clause->last()),
             attributes: $attributes,
+            matrix: $matrix,
         );
     }
 
@@ -84,12 +96,13 @@ final readonly class RunNote
      *
      * @param  list<string>  $mounting
      */
-    public static function write(array $mounting, string $light, ?string $height): string
+    public static function write(array $mounting, string $light, ?string $height, ?PixelMatrix $matrix): string
     {
         $words = [
             ...$mounting,
             ...$light === '' ? [] : [self::CALLED[$light] . ' light'],
             ...$height === null ? [] : ["up {$height}"],
+            ...$matrix === null ? [] : [$matrix->note()],
         ];
 
         return implode('', array_map(static fn(string $w): string => ", {$w}", $words));

@@ -10,6 +10,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Kit\NoShelf;
 use EmberDusk\Tests\Bench\BenchJob;
 use EmberDusk\Tests\Bench\LogTest;
+use EmberDusk\Tests\Bench\MatrixTest;
 
 /** Readings, colours and counts: for each code a log that fires it and its neighbour that does not. */
 final readonly class BenchCases
@@ -58,6 +59,28 @@ final readonly class BenchCases
                 static fn(): array => [self::job($fires), self::job($not)],
             ];
         }
+        $wall = static fn(
+            int $columns,
+            int $rows,
+            ?string $first = null,
+        ): callable => static fn(): JobState => new JobState(
+            plan: MatrixTest::noted(
+                BenchJob::plan(),
+                $columns,
+                $rows,
+                $first,
+                $first === null ? null : 'rows',
+                $first === null ? null : true,
+            ),
+            results: [],
+            shelf: new NoShelf(),
+        );
+        // 52 pixels and 44 behind the gap: 96, not one row more.
+        yield 'bench: matrix-size' => ['matrix-size', static fn(): array => [$wall(12, 9)(), $wall(12, 8)()]];
+        yield 'bench: matrix-order' => [
+            'matrix-order',
+            static fn(): array => [$wall(12, 8)(), $wall(12, 8, 'top left')()],
+        ];
     }
 
     /** @param  list<LogEntry>  $entries */

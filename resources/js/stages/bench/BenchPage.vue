@@ -8,6 +8,7 @@ import type { Answer, BenchAnswer } from '@/types/generated/responses';
 import { useBench } from './bench';
 import ColourTest from './ColourTest.vue';
 import CountTest from './CountTest.vue';
+import MatrixTest from './MatrixTest.vue';
 import MeterPanel from './MeterPanel.vue';
 import PracticeBox from './PracticeBox.vue';
 import ReelBox from './ReelBox.vue';
@@ -256,6 +257,12 @@ const things = computed(() =>
                         @ask="askColour"
                         @mended="mended(bench.colours!.mends, bench.colours!.verdict)"
                         @anew="mended('anew', 'asked anew')"
+                    />
+                    <MatrixTest
+                        v-if="test.asks === 'matrix' && bench.matrix"
+                        class="mt-3"
+                        :matrix="bench.matrix"
+                        :practice="practice !== null"
                     />
                     <CountTest
                         v-if="test.asks === 'count' && bench.count"

@@ -47,6 +47,10 @@ const WORDS: [string, string][] = [
         'run cove, profile, main light, up 2.55',
         'profile or bare, outdoors, moving, removable; main or accent light; height',
     ],
+    [
+        'run wall, matrix 14x9, top left, rows, serpentine',
+        'pixels across and down; corner of the first pixel, rows or columns, serpentine or straight, as far as known',
+    ],
     ['# remark', 'kept, not read; a semicolon parts clauses on one line'],
 ];
 </script>
