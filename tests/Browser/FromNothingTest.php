@@ -42,6 +42,30 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('S2 to S1');
     }
 
+    /** Three answers instead of a table of parts: the options that suit, with the remote that was asked for. */
+    public function test_three_answers_lead_to_the_options_that_suit(): void
+    {
+        $this->signIn();
+        $this->press('n');
+        $this->find('[role=dialog] input')->sendKeys('Hall shelf');
+        $this->click(fn() => $this->radio('measure the walls later'));
+        $this->find('[placeholder=cove]')->sendKeys('shelf');
+        $this->find('[placeholder="5.20"]')->sendKeys('3');
+        $this->click(fn() => $this->button('Choose the kit'));
+        $this->see('Three answers show the options that suit');
+        $this->click(fn() => $this->button('warm to cool white'));
+        $this->click(fn() => $this->button('a remote'));
+        $this->click(fn() => $this->button('accent light'));
+        $this->see('Zigbee remote, four zones');
+        $this->dontSee('Three answers show');
+        $this->find('[data-options]');
+        $this->assertAccessible('options for three answers');
+        $this->click(fn() => $this->button('Choose A'));
+        $this->dontSee('Shelf lacks');
+        // In the job: it is bought, joined and handed over.
+        $this->see('Other items 1');
+    }
+
     private function radio(string $label): \Facebook\WebDriver\Remote\RemoteWebElement
     {
         return $this->browser()->driver->findElement(

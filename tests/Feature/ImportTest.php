@@ -41,7 +41,7 @@ final class ImportTest extends TestCase
     {
         yield 'not JSON' => ['hello', 'not JSON'];
         yield 'too large' => [str_repeat('x', 2_100_000), 'at most 2 MB'];
-        yield 'newer' => ['{"format": "ember-dusk-job", "version": 11}', 'reads up to 10'];
+        yield 'newer' => ['{"format": "ember-dusk-job", "version": 12}', 'reads up to 11'];
     }
 
     #[DataProvider('faults')]

@@ -11,6 +11,11 @@ return [
         ['        if ($limit === null) {', '        if ($stated === null) {', 'Checks/RatingsTest.php'],
     ],
     [
+        'Checks/Kit/NoControl.php',
+        ['isset($worked[$unit->id])', 'isset($worked[$unit->item . \'x\'])'],
+        ['!$unit->lights() ||', '$unit->lights() ||'],
+    ],
+    [
         'Checks/Bench/MatrixOrder.php',
         ['$matrix->pixels() !== $pixels', '$matrix->pixels() > $pixels + 12'],
         ['if ($matrix->known()) {', 'if ($matrix->first === null) {'],

@@ -13,6 +13,7 @@ use App\Screens\Kit\ItemFinds;
 use App\Screens\Kit\OptionsView;
 use App\Screens\Wire\SplitsView;
 use EmberDusk\Kit\Kinds;
+use EmberDusk\Options\Needs;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
 use EmberDusk\Options\Splits;
@@ -29,13 +30,16 @@ final readonly class OptionController
     {
         $plan = $job->newest()->plan();
         $of = $plan->run($run);
+        $basis = Bases::for($job);
 
         return new JsonResponse(
             new OptionsView(
                 run: $of->id,
                 name: ucfirst($of->word),
                 asked: Questions::all(),
-                options: Options::for($plan, $of, Bases::for($job)),
+                needs: Needs::questions(),
+                sets: (new Needs($plan, $of, $basis->shelf))->sets(),
+                options: Options::for($plan, $of, $basis),
             ),
         );
     }

@@ -7,6 +7,7 @@ namespace App\Screens\Kit;
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Options\NeedSet;
 use EmberDusk\Options\OptionColumn;
 use EmberDusk\Options\OptionQuestion;
 
@@ -18,11 +19,15 @@ final readonly class OptionsView implements View
     /**
      * @param  list<OptionColumn>  $options
      * @param  list<OptionQuestion>  $asked
+     * @param  list<OptionQuestion>  $needs  asked first
+     * @param  list<NeedSet>  $sets  options for each combination of their answers
      */
     public function __construct(
         public string $run,
         public string $name,
         #[Field(of: OptionColumn::class)] public array $options,
         #[Field(of: OptionQuestion::class)] public array $asked,
+        #[Field(of: OptionQuestion::class)] public array $needs,
+        #[Field(of: NeedSet::class)] public array $sets,
     ) {}
 }

@@ -29,6 +29,7 @@ use EmberDusk\Checks\Kit\Complete;
 use EmberDusk\Checks\Kit\Cooling;
 use EmberDusk\Checks\Kit\HubAsked;
 use EmberDusk\Checks\Kit\Items;
+use EmberDusk\Checks\Kit\NoControl;
 use EmberDusk\Checks\Kit\OpenInDamp;
 use EmberDusk\Checks\Kit\Sealing;
 use EmberDusk\Checks\Kit\TrialBoards;
@@ -128,6 +129,7 @@ final readonly class Registry
             new BankFindings(),
             new PresentFindings(),
             new HubAsked(),
+            new NoControl(),
             ...self::circuit(),
             new SceneFindings(),
             new TrialBoards(),

@@ -101,6 +101,19 @@ final class Moving
         return $new;
     }
 
+    /** With a remote, panel or assistant that is bought for it. */
+    public function withControl(KitSnapshot $control): self
+    {
+        $new = clone $this;
+        $new->add(
+            $control->entry->id(),
+            new MovingLine($control->entry->name(), 1.0, '', $this->costs->piece($control)),
+        );
+        $new->works(Work::Item, 1.0);
+
+        return $new;
+    }
+
     /** @return array<string, MovingLine> by shelf id or kind of work; things first */
     public function lines(): array
     {

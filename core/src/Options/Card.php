@@ -112,6 +112,9 @@ final readonly class Card
         if ($kit->hub !== null) {
             $moving = $moving->withHub($kit->hub);
         }
+        if ($kit->control !== null) {
+            $moving = $moving->withControl($kit->control);
+        }
         $metres = array_sum(array_map(static fn(RunResult $r): float => count($r->light) * $r->pitch, $trial->results));
         $watts = $strip instanceof Strip ? $strip->wattsPerMetre() : 0.0;
         $several = $requirement->controllers > 1 ? "{$requirement->controllers} x " : '';
@@ -120,7 +123,7 @@ final readonly class Card
             requirement: $requirement,
             kit: array_values(
                 array_filter([
-                    $kit->strip->entry->name(),
+                    self::strip($kit),
                     $kit->power->bank?->entry->name(),
                     ($kit->power->supply->entry instanceof BatteryBlock ? '' : $several) .
                     $kit->power->supply->entry->name(),
@@ -129,6 +132,7 @@ final readonly class Card
                         : $several . $kit->controller->entry->name() . self::carries($kit),
                     $kit->cable->entry->name(),
                     $kit->hub?->entry->name(),
+                    $kit->control?->entry->name(),
                 ]),
             ),
             figures: [
@@ -197,6 +201,15 @@ final readonly class Card
                     in_array($f->code, self::TO_SET, true),
             ),
         );
+    }
+
+    /** Its name with the colours of its light: “Single colour 24 V, 9.6 W/m: warm white”. */
+    private static function strip(Fulfilment $kit): string
+    {
+        $strip = $kit->strip->entry;
+        $colours = $strip instanceof Strip && $strip->switched() ? array_column($strip->channels, 'name') : [];
+
+        return $strip->name() . ($colours === [] ? '' : ': ' . implode(', ', $colours));
     }
 
     /** Metres of its strip that a controller carries: half the volts, half the metres. */

@@ -22,6 +22,9 @@ final readonly class ControlReach
 
     public const NOT = 'not';
 
+    /** The extents, the least first. */
+    public const RANK = [self::NOT => 0, self::DIMS => 1, self::ALL => 2];
+
     /**
      * The best of each kind for a way of control and a kind of light; the hub is the job's own.
      *
@@ -92,8 +95,7 @@ final readonly class ControlReach
 
     private static function better(string $a, string $b): string
     {
-        $rank = [self::NOT => 0, self::DIMS => 1, self::ALL => 2];
-        if ($rank[$b] > $rank[$a]) {
+        if (self::RANK[$b] > self::RANK[$a]) {
             return $b;
         }
 

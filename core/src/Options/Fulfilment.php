@@ -7,10 +7,12 @@ namespace EmberDusk\Options;
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Controller\InputRange;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Control;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\Kinds;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\NoShelf;
 use EmberDusk\Kit\ShelfSource;
@@ -18,6 +20,7 @@ use EmberDusk\Kit\Strip;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
+use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
@@ -43,6 +46,7 @@ final readonly class Fulfilment
     /**
      * @param  KitSnapshot|null  $controller  none for pixels, which a board drives
      * @param  KitSnapshot|null  $fuse  at a battery, and where no cable carries the overload current of the supply
+     * @param  KitSnapshot|null  $control  remote, panel or assistant that works it, where that was asked and none is there yet
      * @param  KitSnapshot|null  $hub  what phones reach the controllers through, where one is needed and none is there yet
      */
     private function __construct(
@@ -54,6 +58,7 @@ final readonly class Fulfilment
         public ?KitSnapshot $hub,
         public ?KitSnapshot $board,
         public Requirement $requirement,
+        public ?KitSnapshot $control = null,
     ) {}
 
     /**
@@ -152,6 +157,7 @@ final readonly class Fulfilment
             fuse: $fuse,
             board: $board,
             hub: self::hub($plan, $requirement, $shelf, $choice),
+            control: self::control($plan, $requirement, $shelf, $choice),
             requirement: $requirement,
         );
     }
@@ -193,6 +199,9 @@ final readonly class Fulfilment
         }
         if ($this->hub !== null) {
             $changes[] = ChooseKit::payload(run: null, kit: $this->hub->entry->id());
+        }
+        if ($this->control !== null) {
+            $changes[] = SetItem::payload(kit: $this->control->entry->id(), place: $run->place, count: 1);
         }
 
         return $changes;
@@ -305,6 +314,8 @@ final readonly class Fulfilment
         $there = $plan->hub(array_key_first($plan->hubs));
         if (
             $requirement->control !== 'zigbee' ||
+            // A remote or a panel works a Zigbee light without one.
+            in_array($requirement->by, ['remote', 'panel'], true) ||
             $requirement->colour === 'pixels' ||
             ($there !== null && in_array('zigbee', $there->speaks, true))
         ) {
@@ -316,6 +327,36 @@ final readonly class Fulfilment
             Hub::class,
             static fn(Hub $h): bool => in_array('zigbee', $h->speaks, true) &&
                 in_array($requirement->colour, $h->sets, true),
+        );
+    }
+
+    /** The remote, panel or assistant that works it, unless the job has one; the least dear that sets the colour, else one that dims it. */
+    private static function control(
+        Plan $plan,
+        Requirement $requirement,
+        ShelfSource $shelf,
+        Choice $choice,
+    ): ?KitSnapshot {
+        if (!isset(Kinds::beside()[$requirement->by]) || $requirement->by === 'phone') {
+            return null;
+        }
+        $works = static fn(Control $c): bool => (in_array($requirement->control, $c->speaks, true) || $c->readsHub) &&
+            array_intersect([$requirement->colour, 'single'], $c->sets) !== [];
+        foreach ($plan->items as $item) {
+            $kit = $plan->kit[$item->kit];
+            if ($kit->kind() === $requirement->by && $kit->entry instanceof Control && $works($kit->entry)) {
+                return null;
+            }
+        }
+
+        return $choice->least(
+            $shelf->ofKind($requirement->by),
+            Control::class,
+            $works,
+            static fn(Control $c): array => [
+                (int) !in_array($requirement->control, $c->speaks, true),
+                (int) !in_array($requirement->colour, $c->sets, true),
+            ],
         );
     }
 }

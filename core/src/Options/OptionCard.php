@@ -83,6 +83,7 @@ final readonly class OptionCard
                 control: $wish->control,
                 source: $wish->source,
                 cap: $wish->cap,
+                by: $wish->by,
             ),
             kit: $this->kit,
             load: $this->figures['load'] ?? null,

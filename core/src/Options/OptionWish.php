@@ -20,5 +20,6 @@ final readonly class OptionWish implements JsonWritable
         public string $control,
         public string $source,
         public float $cap,
+        public string $by,
     ) {}
 }

@@ -20,11 +20,15 @@ final readonly class Requirement implements JsonReadable
     /** From the shelf at its price, the client's kit first, or a ready-made set. */
     public const SOURCES = ['shelf', 'owned', 'set'];
 
+    /** What works the light, if that was asked. */
+    public const WORKED = ['remote', 'panel', 'phone', 'assistant'];
+
     public const CONTROLS = ['zigbee', 'bluetooth', 'mesh', 'wifi', 'rf'];
 
     /**
      * @param  int  $controllers  0 for as many as are needed
      * @param  float  $cap  share of full load that the supply is sized for; below 1 a limit must be set in the controller
+     * @param  string  $by  what works the light; empty where it was not asked
      */
     public function __construct(
         #[Field(longest: 40)] public string $id,
@@ -36,6 +40,7 @@ final readonly class Requirement implements JsonReadable
         #[Field(oneOf: self::CONTROLS)] public string $control,
         #[Field(oneOf: self::SOURCES)] public string $source,
         #[Field(0.2, 1)] public float $cap = 1.0,
+        #[Field(oneOf: self::WORKED, orEmpty: true, optional: true)] public string $by = '',
     ) {}
 
     public function with(int $controllers): self

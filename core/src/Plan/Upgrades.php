@@ -26,6 +26,7 @@ final readonly class Upgrades
                 7 => self::legs(...),
                 8 => self::boards(...),
                 9 => self::data(...),
+                10 => self::worked(...),
             ]
             as $version => $upgrade
         ) {
@@ -287,6 +288,17 @@ final readonly class Upgrades
             'terms' => $terms + ['validDays' => 0, 'deposit' => 0.0, 'conditions' => ''],
             'lines' => [],
         ] + $document;
+    }
+
+    /**
+     * 10 to 11: what works the light of an option, which no option said.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function worked(array $document): array
+    {
+        return ['version' => 11, 'options' => self::each($document['options'] ?? null, ['by' => ''])] + $document;
     }
 
     /** @return array<string, mixed> default terms, as far as versions 1 and 2 had them */

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Protection\Guard;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Solver\Newton;
+use EmberDusk\Options\Needs;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
 use EmberDusk\Plan\LaidCable;
@@ -40,7 +41,14 @@ final class OptionsTest extends TestCase
         }
         $cards = self::written(Options::for($plan, $plan->run('cove'), Demo::basis()));
         Responses::check(
-            ['run' => 'cove', 'name' => 'Cove', 'asked' => self::written(Questions::all()), 'options' => $cards],
+            [
+                'run' => 'cove',
+                'name' => 'Cove',
+                'asked' => self::written(Questions::all()),
+                'options' => $cards,
+                'needs' => self::written(Needs::questions()),
+                'sets' => self::written((new Needs($plan, $plan->run('cove'), Demo::shelf()))->sets()),
+            ],
             'options',
         );
 

@@ -39,7 +39,7 @@ final class JobFileTest extends TestCase
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
         );
-        self::assertStringContainsString('"version": 10', JobFile::write($plan));
+        self::assertStringContainsString('"version": 11', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
@@ -263,10 +263,27 @@ final class JobFileTest extends TestCase
         self::assertEquals($nine->with(runs: $ten->runs, lines: $ten->lines), $ten);
     }
 
-    /** Written by version 10, something in every list; never changed. As long as 10 is the newest it is written the same again. */
+    /** Written by version 10; never changed: options did not say what works their light. */
     public function test_version_ten_is_read(): void
     {
         $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v10.json');
+        $ten = JobFile::read($text);
+        $eleven = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v11.json'));
+        self::assertEquals($ten, JobFile::own($text), 'a revision that was kept then opens as well');
+        self::assertSame(
+            [[''], ['remote']],
+            [
+                array_values(array_map(static fn($o): string => $o->by, $ten->options)),
+                array_values(array_map(static fn($o): string => $o->by, $eleven->options)),
+            ],
+        );
+        self::assertEquals($ten->with(options: $eleven->options), $eleven);
+    }
+
+    /** Written by version 11, something in every list; never changed. As long as 11 is the newest it is written the same again. */
+    public function test_version_eleven_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v11.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::lists() as $list) {
@@ -305,7 +322,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 11), '/version', 'reads up to 10'];
+        yield 'newer version' => [$set('version', 12), '/version', 'reads up to 11'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

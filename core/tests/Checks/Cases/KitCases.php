@@ -107,6 +107,22 @@ final readonly class KitCases
             ->run('r1', 2.0, [], null, controller: 'c1')
             ->state();
         yield 'no-hub' => ['no-hub', static fn(): array => [$hub('zigbee'), $hub('rf')]];
+        yield 'no-control' => [
+            'no-control',
+            static fn(): array => [
+                $hub('rf'),
+                Circuits::in()
+                    ->controller('c1', ['family' => 'rf'])
+                    ->run('r1', 1.0, [], null, controller: 'c1')
+                    ->item(
+                        'i1',
+                        'remote',
+                        ['speaks' => ['rf'], 'sets' => ['single'], 'readsHub' => false, 'zones' => 4],
+                        null,
+                    )
+                    ->state(),
+            ],
+        ];
         yield from self::repeaters();
     }
 

@@ -4,8 +4,9 @@ import { computed, ref, watch } from 'vue';
 import { ask } from '@/lib/http';
 import { onlyNewest } from '@/lib/newest';
 import { useScreen, type Payload } from '@/lib/screen';
-import type { Figure, OptionColumn, OptionQuestion, Options, OptionWish } from '@/types/generated/responses';
+import type { Figure, NeedSet, OptionColumn, OptionQuestion, Options, OptionWish } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
+import NeedsBox from './NeedsBox.vue';
 import ReachMark from './ReachMark.vue';
 import SeverityMark from '@/ui/SeverityMark.vue';
 
@@ -17,6 +18,8 @@ const name = ref('');
 /** The run that the cards are of. */
 const of = ref('');
 const asked = ref<OptionQuestion[]>([]);
+const needs = ref<OptionQuestion[]>([]);
+const sets = ref<NeedSet[]>([]);
 const busy = ref(false);
 const message = ref('');
 const hear = onlyNewest<Options>(
@@ -25,6 +28,8 @@ const hear = onlyNewest<Options>(
         name.value = found.name;
         of.value = found.run;
         asked.value = found.asked;
+        needs.value = found.needs;
+        sets.value = found.sets;
         message.value = '';
         busy.value = false;
     },
@@ -96,6 +101,7 @@ const take = (card: OptionColumn) => card.take && change(card.take as Payload);
             <span v-if="busy" class="text-ink2" role="status">Solving …</span>
             <button v-if="cards.length < 8" type="button" class="act ml-auto" @click="add()">Add an option</button>
         </div>
+        <NeedsBox :key="run" :needs="needs" :sets="sets" :wishes="cards.map((c) => c.wish)" class="mt-2" />
         <p v-if="message" role="alert" class="mt-2 text-stop">{{ message }}</p>
         <div class="mt-2 overflow-x-auto" tabindex="0" aria-label="Options">
             <table v-if="cards.length" class="options" :class="{ stale: busy }" :data-options="busy ? undefined : of">

@@ -8,6 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
+use EmberDusk\Values\ChangePayload;
 
 /** The options that are held side by side for a run. */
 final readonly class SetOptions extends Change
@@ -24,6 +25,19 @@ final readonly class SetOptions extends Change
             count($requirements) > 8
                 ? throw $f->invalid('options', 'At most eight options can be compared.')
                 : $requirements,
+        );
+    }
+
+    /** @param  list<Requirement>  $options */
+    public static function payload(string $run, array $options): ChangePayload
+    {
+        return ChangePayload::named(
+            'SetOptions',
+            run: $run,
+            options: array_map(
+                static fn(Requirement $r): array => array_diff_key($r->write(), ['id' => true, 'run' => true]),
+                $options,
+            ),
         );
     }
 

@@ -1,0 +1,196 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Options;
+
+use EmberDusk\Kit\Hub;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\Changes\Kit\SetOptions;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Requirement;
+use EmberDusk\Plan\Run;
+use EmberDusk\Values\ChangePayload;
+
+/** What a person knows before any kit: the light, what works it, and what it is for. The options that suit follow from the shelf. */
+final readonly class Needs
+{
+    private const COLOURS = [
+        'single' => 'white',
+        'tunable' => 'warm to cool white',
+        'rgbw' => 'colours and white',
+        'pixels' => 'moving colours',
+    ];
+
+    private const LIGHTS = ['room' => 'main light', 'mood' => 'accent light'];
+
+    /** Control of {@see ControlReach} that each answer stands for, and its words. */
+    private const WORKED = [
+        'remote' => ['Remote'],
+        'panel' => ['Wall panel'],
+        'phone' => ['Hub’s app', 'Phone alone'],
+        'assistant' => ['Assistant'],
+    ];
+
+    private const WORDS = [
+        'remote' => 'a remote',
+        'panel' => 'a wall panel',
+        'phone' => 'a phone',
+        'assistant' => 'voice',
+    ];
+
+    /** Volts of strip, in the order in which they are offered. */
+    private const VOLTS = [24.0, 12.0, 5.0];
+
+    /** Options for one set of answers. */
+    private const MOST = 4;
+
+    private const WAYS = 2;
+
+    public function __construct(private Plan $plan, private Run $run, private ShelfSource $shelf) {}
+
+    /** @return list<OptionQuestion> */
+    public static function questions(): array
+    {
+        return [
+            self::question('colour', 'Light', self::COLOURS),
+            self::question('by', 'Worked by', self::WORDS),
+            self::question('light', 'Used as', self::LIGHTS),
+        ];
+    }
+
+    /** @return list<NeedSet> one for each combination of answers */
+    public function sets(): array
+    {
+        $sets = [];
+        foreach (array_keys(self::COLOURS) as $colour) {
+            foreach (array_keys(self::WORKED) as $by) {
+                $ways = $this->ways($colour, $by);
+                foreach (array_keys(self::LIGHTS) as $light) {
+                    $sets[] = $this->set($colour, $by, $light, $ways);
+                }
+            }
+        }
+
+        return $sets;
+    }
+
+    /** @param  list<string>  $ways */
+    private function set(string $colour, string $by, string $light, array $ways): NeedSet
+    {
+        $volts = $this->volts($colour);
+        $none = match (true) {
+            $volts === [] => 'The shelf has no strip for ' . self::COLOURS[$colour] . '.',
+            $ways === [] => 'Nothing on the shelf works ' .
+                self::COLOURS[$colour] .
+                ' by ' .
+                self::WORDS[$by] .
+                '. Add a control on the shelf, or choose another.',
+            default => '',
+        };
+
+        return new NeedSet(
+            colour: $colour,
+            by: $by,
+            light: $light,
+            set: $none === '' ? $this->change($colour, $by, $light, $ways, $volts) : null,
+            none: $none,
+        );
+    }
+
+    /**
+     * @param  list<string>  $ways
+     * @param  list<float>  $volts
+     */
+    private function change(string $colour, string $by, string $light, array $ways, array $volts): ChangePayload
+    {
+        $options = [];
+        foreach (array_slice($ways, 0, self::WAYS) as $way) {
+            foreach ($volts as $of) {
+                $options[] = new Requirement(
+                    id: '',
+                    run: $this->run->id,
+                    volts: $of,
+                    light: $light,
+                    colour: $colour,
+                    controllers: 0,
+                    control: $way,
+                    source: $this->plan->owned === [] ? 'shelf' : 'owned',
+                    by: $by,
+                );
+            }
+        }
+
+        return SetOptions::payload($this->run->id, array_slice($options, 0, self::MOST));
+    }
+
+    /** @return list<float> of strips of that colour on the shelf */
+    private function volts(string $colour): array
+    {
+        $there = [];
+        foreach ([...$this->shelf->ofKind('strip'), ...$this->shelf->ofKind('pixels')] as $kit) {
+            if ($kit->entry instanceof Strip && $kit->entry->colours() === $colour) {
+                $there[sprintf('%g', $kit->entry->volts)] = true;
+            }
+        }
+
+        return array_values(array_filter(self::VOLTS, static fn(float $v): bool => isset($there[sprintf('%g', $v)])));
+    }
+
+    /** @return list<string> ways of control by which it sets the colour; those by which it only dims it stand behind */
+    private function ways(string $colour, string $by): array
+    {
+        $ways = [];
+        foreach (Requirement::CONTROLS as $way) {
+            $best = 0;
+            foreach ($this->reach($way, $colour) as $reach) {
+                if (in_array($reach->label, self::WORKED[$by], true)) {
+                    $best = max($best, ControlReach::RANK[$reach->reach]);
+                }
+            }
+            if ($best > 0) {
+                $ways[$way] = $best;
+            }
+        }
+        // Ways alike stay in their order.
+        arsort($ways);
+
+        return array_map(strval(...), array_keys($ways));
+    }
+
+    /** @return list<OptionReach> with a hub of the shelf where the job has none that speaks it */
+    private function reach(string $way, string $colour): array
+    {
+        $hubs = array_filter(
+            $this->shelf->ofKind('hub'),
+            static fn(KitSnapshot $h): bool => $h->entry instanceof Hub &&
+                in_array($way, $h->entry->speaks, true) &&
+                in_array($colour, $h->entry->sets, true),
+        );
+        $there = $this->plan->hub(array_key_first($this->plan->hubs));
+
+        return ControlReach::for(
+            plan: $this->plan,
+            taken: $there !== null && in_array($way, $there->speaks, true) ? null : array_values($hubs)[0] ?? null,
+            control: $way,
+            colour: $colour,
+            shelf: $this->shelf,
+        );
+    }
+
+    /** @param  array<string, string>  $words */
+    private static function question(string $key, string $label, array $words): OptionQuestion
+    {
+        return new OptionQuestion(
+            $key,
+            $label,
+            array_map(
+                static fn(string $v, string $w): OptionChoice => new OptionChoice($v, $w),
+                array_keys($words),
+                array_values($words),
+            ),
+        );
+    }
+}
