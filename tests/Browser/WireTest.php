@@ -30,6 +30,21 @@ final class WireTest extends BrowserTestCase
         $this->dontSee('Reason: Seen from below only');
     }
 
+    /** Its price before it is pressed, and afterwards what became better, with Undo beside it. */
+    public function test_a_fix_says_what_it_costs_and_what_it_changed(): void
+    {
+        $this->see('Cove: visibly dull');
+        $this->js(
+            '[...document.querySelectorAll("button.act")].find((b) => b.innerText.includes("2 equal points")).focus()',
+        );
+        $this->see(' EUR');
+        $this->click(fn() => $this->button('Feed at 2 equal points'));
+        $this->see('Cove even 0.66 to 0.95');
+        $this->see('quote +');
+        $this->click(fn() => $this->button('Undo'));
+        $this->see('Cove: visibly dull');
+    }
+
     public function test_a_scene_is_made_looked_at_and_taken_out(): void
     {
         $this->click(fn() => $this->button('New scene'));

@@ -4,6 +4,7 @@ import { computed } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { Finding, Fix, SlateLine } from '@/types/generated/responses';
 import AcceptPoint from './AcceptPoint.vue';
+import FixButton from './FixButton.vue';
 import SeverityMark from './SeverityMark.vue';
 
 /** One line of the open points: one point with its fixes, or several of one cause, each with a link to its place. */
@@ -35,9 +36,7 @@ const mend = (fix: Fix) => emit('mend', fix);
                 </component>
                 <p class="text-[13px] leading-[18px] text-ink2">{{ only.detail }}</p>
                 <div class="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1">
-                    <button v-for="fix in fixesOf(only)" :key="fix.label" type="button" class="act" @click="mend(fix)">
-                        {{ fix.label }}
-                    </button>
+                    <FixButton v-for="fix in fixesOf(only)" :key="fix.label" :fix="fix" @mend="mend" />
                     <span v-if="fixesOf(only) === null" class="text-[13px] text-ink2">Looking for a fix …</span>
                     <Link v-else-if="!fixesOf(only)?.length && !here" :href="at(only)" class="act">{{
                         line.stage === 'join' ? 'Join it' : 'Go there'
@@ -60,22 +59,14 @@ const mend = (fix: Fix) => emit('mend', fix);
                         </component>
                         <p class="leading-[17px] text-ink2">{{ finding.detail }}</p>
                         <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
-                            <button
-                                v-for="fix in fixesOf(finding)"
-                                :key="fix.label"
-                                type="button"
-                                class="act"
-                                @click="mend(fix)"
-                            >
-                                {{ fix.label }}
-                            </button>
+                            <FixButton v-for="fix in fixesOf(finding)" :key="fix.label" :fix="fix" @mend="mend" />
                             <AcceptPoint v-if="finding.acceptable" :finding="finding" />
                         </div>
                     </li>
                 </ul>
             </details>
             <p v-if="line.fix" class="mt-1">
-                <button type="button" class="act" @click="mend(line.fix)">{{ line.fix.label }}</button>
+                <FixButton :fix="line.fix" @mend="mend" />
             </p>
         </div>
     </li>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue';
 import { v4 as uuid } from 'uuid';
+import { fixCost, UNCHANGED } from '@/lib/fixCost';
 import { ask, inWords } from '@/lib/http';
 import { useScreen, type Payload } from '@/lib/screen';
 import type { Fix, SlateLine } from '@/types/generated/responses';
@@ -16,6 +17,8 @@ const elsewhere = computed(() =>
         .map((stage) => ({ stage, lines: desk.value.slate.filter((line) => line.stage === stage.id) }))
         .filter(({ stage, lines }) => stage.id !== desk.value.stage && lines.length > 0),
 );
+/** Milliseconds. */
+const PATIENCE = 400;
 const SEVERITIES = ['stop', 'watch', 'open'] as const;
 const points = (lines: SlateLine[]) => lines.reduce((sum, line) => sum + line.at.length, 0);
 const counts = (lines: SlateLine[]) =>
@@ -25,12 +28,28 @@ const counts = (lines: SlateLine[]) =>
     })).filter(({ count }) => count > 0);
 /** Figures of the ledger before and after the last fix; until the plan changes again. */
 const mended = ref<{ words: string; moved: string[]; revision: number } | null>(null);
+const evenness = () => new Map(desk.value.wire?.runs.map((r) => [r.name, r.evenness?.text ?? 'unsolved']));
 async function mend(fix: Fix): Promise<void> {
     const before = new Map(desk.value.ledger.map((f) => [f.label, f.text]));
+    const even = evenness();
+    // Mostly known from the look at it; a price that is long in coming is not waited for.
+    const cost = await Promise.race([
+        fixCost(answer.value.job, answer.value.revision, fix),
+        new Promise<string>((late) => setTimeout(() => late(''), PATIENCE)),
+    ]);
     if (await change(fix.change as Payload)) {
         const moved = desk.value.ledger
             .filter((f) => before.has(f.label) && before.get(f.label) !== f.text)
             .map((f) => `${f.label} ${before.get(f.label)} to ${f.text} ${f.unit}`.trim());
+        // The ledger names the worst run, which is another one once this one is better.
+        for (const [name, text] of evenness()) {
+            if (even.has(name) && even.get(name) !== text) {
+                moved.unshift(`${name} even ${even.get(name)} to ${text}`);
+            }
+        }
+        if (cost && cost !== UNCHANGED) {
+            moved.push(`quote ${cost}`);
+        }
         mended.value = { words: fix.label, moved, revision: answer.value.revision };
     }
 }
