@@ -11,6 +11,11 @@ return [
         ['        if ($limit === null) {', '        if ($stated === null) {', 'Checks/RatingsTest.php'],
     ],
     [
+        'Checks/Site/UnitPositions.php',
+        ['if ($supply->stands === null &&', 'if ($supply->stands !== null &&'],
+        ['if ($controller->stands === null && $supply?->stands', 'if ($controller->stands !== null && $supply?->stands'],
+    ],
+    [
         'Checks/Kit/NoControl.php',
         ['isset($worked[$unit->id])', 'isset($worked[$unit->item . \'x\'])'],
         ['!$unit->lights() ||', '$unit->lights() ||'],

@@ -118,6 +118,7 @@ final readonly class GroupedFindings
         'part-late' => '%d parts are overdue',
         'currency' => '%d prices are in another currency',
         'no-price' => '%d entries have no price',
+        'unit-nowhere' => 'Positions of %d units are not known',
         'stands-lost' => '%d units stand at places that were deleted',
         'mains-reach' => '%d supplies have no mains',
         'box-full' => '%d boxes are too full',

@@ -56,6 +56,7 @@ use EmberDusk\Checks\Site\PresentFindings;
 use EmberDusk\Checks\Site\SiteFindings;
 use EmberDusk\Checks\Site\StandingFindings;
 use EmberDusk\Checks\Site\SurveyFindings;
+use EmberDusk\Checks\Site\UnitPositions;
 use EmberDusk\Checks\Solver\SolutionExists;
 use EmberDusk\Checks\Supply\BankLoads;
 use EmberDusk\Checks\Supply\Banks;
@@ -125,6 +126,7 @@ final readonly class Registry
         return [
             new SurveyFindings(),
             new SiteFindings(),
+            new UnitPositions(),
             new PowerFindings(),
             new BankFindings(),
             new PresentFindings(),

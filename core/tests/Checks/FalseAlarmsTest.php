@@ -20,7 +20,7 @@ final class FalseAlarmsTest extends TestCase
     private const WALL = "start\n4 r1\ndry\nrun r1, profile\noutlet P1 at 0.2\n";
 
     /** Work still to do in an unbuilt job: not a fault. */
-    private const WORK = ['not-joined', 'no-hub', 'no-control', 'unjoinable'];
+    private const WORK = ['not-joined', 'no-hub', 'no-control', 'unjoinable', 'unit-nowhere'];
 
     /** @return iterable<string, array{callable(): Circuits}> */
     public static function correct(): iterable

@@ -5,7 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Checks\Cases;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Kit\NoShelf;
 use EmberDusk\Tests\Circuits;
+use EmberDusk\Tests\Demo;
 
 /** Kit of a circuit: for each code a job that fires it and a neighbour that does not. */
 final readonly class KitCases
@@ -107,6 +109,12 @@ final readonly class KitCases
             ->run('r1', 2.0, [], null, controller: 'c1')
             ->state();
         yield 'no-hub' => ['no-hub', static fn(): array => [$hub('zigbee'), $hub('rf')]];
+        $placed = static fn(?string $supply, ?string $controller): JobState => self::placed($supply, $controller);
+        yield 'unit-nowhere' => ['unit-nowhere', static fn(): array => [$placed(null, null), $placed('P1', 'P1')]];
+        yield 'unit-nowhere of a controller' => [
+            'unit-nowhere',
+            static fn(): array => [$placed('P1', null), $placed('P1', 'B1')],
+        ];
         yield 'no-control' => [
             'no-control',
             static fn(): array => [
@@ -124,6 +132,28 @@ final readonly class KitCases
             ],
         ];
         yield from self::repeaters();
+    }
+
+    /** A supply and a controller at these spots of a room with an outlet and a box. */
+    private static function placed(?string $supply, ?string $controller): JobState
+    {
+        $plan = Circuits::in("start\n4 r1\ndry\noutlet P1 at 0.2\nbox B1 at 0.6, 40x30x12")
+            ->supply('s1')
+            ->controller('c1')
+            ->run('r1', 4.0, [], 's1', controller: 'c1')
+            ->feed('f1', 'r1', 0)
+            ->cable('k1', '2x2.5', 's1', 'c1', metres: 0.5)
+            ->cable('k2', '2x2.5', 'c1', 'f1', metres: 0.5)
+            ->plan();
+        foreach (array_filter(['s1' => $supply, 'c1' => $controller]) as $id => $spot) {
+            $plan = Demo::with($plan, [
+                'kind' => 'PlaceDevice',
+                'device' => $id,
+                'stands' => ['place' => 'room', 'spot' => $spot],
+            ]);
+        }
+
+        return new JobState($plan, [], new NoShelf());
     }
 
     /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */

@@ -1,0 +1,115 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Checks\Site;
+
+use EmberDusk\Checks\Check;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Rule;
+use EmberDusk\Plan\Changes\Job\ChangeGroup;
+use EmberDusk\Plan\Changes\Wires\PlaceDevice;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Standing;
+use EmberDusk\Survey\Site\Box;
+use EmberDusk\Survey\Site\Outlet;
+use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\FindingPlace;
+use EmberDusk\Values\Fix;
+use EmberDusk\Values\JobStage;
+
+/** Where supplies and controllers stand: cable lengths, air and mains follow from it. A place without power asks for that first. */
+final readonly class UnitPositions extends Check
+{
+    /** Positions that are offered for one unit. */
+    private const MOST = 4;
+
+    public function rules(): array
+    {
+        return [new Rule('unit-nowhere', 'supply', 'every supply and controller has a position', Rule::OWN)];
+    }
+
+    public function check(JudgedJob $job): array
+    {
+        $findings = [];
+        foreach ($job->plan->supplies as $id => $supply) {
+            // A bank stands at its battery; what is there already is found, not placed.
+            if ($supply->stands === null && !$supply->there && $job->plan->block((string) $id) === null) {
+                $findings[] = $this->supply($job->plan, $supply);
+            }
+        }
+        foreach ($job->plan->controllers as $id => $controller) {
+            $supply = $job->plan->supplies[self::feeding($job->plan, (string) $id)] ?? null;
+            if ($controller->stands === null && $supply?->stands !== null) {
+                $findings[] = $this->rule('unit-nowhere')->open(
+                    place: new FindingPlace(JobStage::Survey, $controller->id),
+                    title: strtoupper($controller->id) . ': position not known',
+                    detail: 'Its cables are calculated as if it stood beside its supply.',
+                    fixes: [
+                        new Fix(
+                            'Beside ' . strtoupper($supply->id),
+                            PlaceDevice::payload($controller->id, $supply->stands),
+                        ),
+                    ],
+                );
+            }
+        }
+
+        return array_values(array_filter($findings));
+    }
+
+    /** Null where its place has no power yet. */
+    private function supply(Plan $plan, Device $supply): ?Finding
+    {
+        $fixes = [];
+        $powered = false;
+        foreach ($plan->runs as $run) {
+            if (!in_array($supply->id, $plan->ways()->suppliesOf($run), true)) {
+                continue;
+            }
+            $site = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site;
+            $powered = $powered || $site->outlets !== [];
+            foreach ([...$site->outlets, ...$site->boxes] as $spot) {
+                $fixes["{$run->place} {$spot->spot->name}"] ??= self::at($plan, $supply, $run->place, $spot);
+            }
+        }
+        if (!$powered) {
+            return null;
+        }
+
+        return $this->rule('unit-nowhere')->open(
+            place: new FindingPlace(JobStage::Survey, $supply->id),
+            title: strtoupper($supply->id) . ': where does it stand?',
+            detail: 'Cable lengths, air around it and its mains follow from its position. Its controllers are placed beside it.',
+            fixes: array_slice(array_values($fixes), 0, self::MOST),
+        );
+    }
+
+    /** Places a supply and the controllers on it that have no position. */
+    private static function at(Plan $plan, Device $supply, string $place, Outlet|Box $spot): Fix
+    {
+        $stands = new Standing($place, $spot->spot->name);
+        $changes = [PlaceDevice::payload($supply->id, $stands)];
+        foreach ($plan->controllers as $id => $controller) {
+            if ($controller->stands === null && self::feeding($plan, (string) $id) === $supply->id) {
+                $changes[] = PlaceDevice::payload($controller->id, $stands);
+            }
+        }
+        $where = ($spot instanceof Box ? 'In ' : 'At ') . $spot->spot->name;
+
+        return new Fix(
+            $where,
+            count($changes) === 1
+                ? $changes[0]
+                : ChangeGroup::payload(strtoupper($supply->id) . ' and its controllers: ' . lcfirst($where), $changes),
+        );
+    }
+
+    /** Id of the supply that feeds a controller; empty while it has no cable. */
+    private static function feeding(Plan $plan, string $controller): string
+    {
+        return $plan->ways()->root($plan->ways()->cableTo($controller)->from ?? '') ?? '';
+    }
+}
