@@ -16,10 +16,9 @@ final class FromNothingTest extends BrowserTestCase
         $this->press('n');
         $this->find('[role=dialog] input')->sendKeys('Kiln cart');
         $this->click(fn() => $this->radio('measure the walls later'));
-        $this->find('[placeholder=cove]')->sendKeys('rail');
         $this->find('[placeholder="5.20"]')->sendKeys('3,4');
-        $this->click(fn() => $this->radio('battery'));
-        $this->find('[placeholder="3 of 8 V"]')->sendKeys('3 of 8 V');
+        $this->click(fn() => $this->button('a vehicle'));
+        $this->find('[aria-label="Battery blocks"]')->sendKeys('3 of 8 V');
         $this->assertAccessible('a job without measured walls');
         $this->click(fn() => $this->button('Choose the kit'));
         $this->see('Converter 18-32 V to 12 V');
@@ -49,7 +48,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->press('n');
         $this->find('[role=dialog] input')->sendKeys('Hall shelf');
         $this->click(fn() => $this->radio('measure the walls later'));
-        $this->find('[placeholder=cove]')->sendKeys('shelf');
+        $this->click(fn() => $this->button('a shelf'));
         $this->find('[placeholder="5.20"]')->sendKeys('3');
         $this->click(fn() => $this->button('Choose the kit'));
         $this->see('Three answers show the options that suit');

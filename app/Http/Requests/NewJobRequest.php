@@ -4,9 +4,13 @@ declare(strict_types=1);
 
 namespace App\Http\Requests;
 
+use EmberDusk\Survey\Site\PixelMatrix;
+use EmberDusk\Survey\StatedKind;
 use EmberDusk\Survey\StatedNotes;
+use EmberDusk\Survey\StatedPower;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
+use Illuminate\Validation\Rule;
 
 final class NewJobRequest extends FormRequest
 {
@@ -26,12 +30,22 @@ final class NewJobRequest extends FormRequest
     public function notes(): string
     {
         if ($this->filled('length')) {
-            return StatedNotes::from(
-                trim($this->string('run')->toString()),
-                $this->float('length'),
-                $this->boolean('meets'),
-                trim($this->string('battery')->toString()),
-            );
+            $kind = StatedKind::tryFrom($this->string('kind')->toString()) ?? StatedKind::Shelf;
+            $battery = trim($this->string('battery')->toString());
+
+            return (new StatedNotes(
+                run: trim($this->string('run')->toString()),
+                metres: $this->float('length'),
+                kind: $kind,
+                // Pages of earlier versions named a battery only.
+                power: StatedPower::tryFrom($this->string('power')->toString()) ??
+                    ($battery === '' ? StatedPower::Outlet : StatedPower::Battery),
+                meets: $this->boolean('meets'),
+                battery: $battery,
+                matrix: $this->filled(['across', 'down'])
+                    ? new PixelMatrix($this->integer('across'), $this->integer('down'))
+                    : null,
+            ))->text();
         }
 
         return '';
@@ -47,7 +61,11 @@ final class NewJobRequest extends FormRequest
             'run' => ['required_with:length', 'nullable', 'string', 'max:24'],
             'length' => ['nullable', 'numeric', 'min:0.05', 'max:500'],
             'meets' => ['nullable', 'boolean'],
-            'battery' => ['nullable', 'string', 'max:60'],
+            'battery' => ['required_if:power,battery', 'nullable', 'string', 'max:60'],
+            'kind' => ['nullable', Rule::enum(StatedKind::class)],
+            'power' => ['nullable', Rule::enum(StatedPower::class)],
+            'across' => ['required_if:kind,matrix', 'nullable', 'integer', 'min:1', 'max:' . PixelMatrix::MOST],
+            'down' => ['required_if:kind,matrix', 'nullable', 'integer', 'min:1', 'max:' . PixelMatrix::MOST],
         ];
     }
 
@@ -62,6 +80,9 @@ final class NewJobRequest extends FormRequest
             'length.numeric' => 'The length is a number of metres, such as 5.20.',
             'length.min' => 'A run is at least 0.05 m long.',
             'length.max' => 'A run is at most 500 m long.',
+            'battery.required_if' => 'Describe the blocks, such as “1 of 12 V”.',
+            'across.*' => 'The pixels across are a whole number from 1 to ' . PixelMatrix::MOST . '.',
+            'down.*' => 'The pixels down are a whole number from 1 to ' . PixelMatrix::MOST . '.',
             'battery.max' => 'Describe the blocks, such as “3 of 8 V”.',
             'name.max' => 'A job’s name has at most 80 letters.',
             'client.max' => 'A client’s name has at most 80 letters.',

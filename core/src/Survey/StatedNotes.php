@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
+use EmberDusk\Survey\Site\PixelMatrix;
 use EmberDusk\Values\InvalidInput;
 
 /** Notes of an unmeasured place: a run with its stated length, and the available power. */
@@ -14,31 +15,54 @@ final readonly class StatedNotes
 
     /**
      * @param  string  $run  its word
-     * @param  string  $battery  its blocks, such as "6 of 8 V"; empty where there is mains
-     *
-     * @throws InvalidInput at /run, /length or /battery
+     * @param  bool  $meets  whether its ends meet
+     * @param  string  $battery  its blocks, such as "6 of 8 V"
+     * @param  PixelMatrix|null  $matrix  of a light wall
      */
-    public static function from(string $run, float $metres, bool $meets, string $battery): string
+    public function __construct(
+        private string $run,
+        private float $metres,
+        private StatedKind $kind = StatedKind::Shelf,
+        private StatedPower $power = StatedPower::Outlet,
+        private bool $meets = false,
+        private string $battery = '',
+        private ?PixelMatrix $matrix = null,
+    ) {}
+
+    /** @throws InvalidInput at /run, /length or /battery */
+    public function text(): string
     {
-        $lines = ['said', 'start'];
-        if ($meets) {
-            $wall = sprintf('%.3f', $metres / self::WALLS);
-            $lines[] = "{$wall} {$run}";
-            for ($n = 1; $n < self::WALLS; $n++) {
-                $lines[] = "right {$wall} {$run}";
-            }
-            $lines[] = 'close';
-        } else {
-            $lines[] = sprintf('%.3f', $metres) . " {$run}";
-        }
+        $lines = ['said', 'start', ...$this->walls()];
         foreach (TapeNotes::read(implode("\n", $lines))->slips as $slip) {
             throw InvalidInput::at($slip->column > 5 ? '/run' : '/length', $slip->message);
         }
-        $lines[] = $battery === '' ? 'outlet P1' : "battery E1, {$battery}";
+        $lines[] = match ($this->power) {
+            StatedPower::Outlet => 'outlet P1',
+            StatedPower::Mains => 'spur P1',
+            StatedPower::Battery => "battery E1, {$this->battery}",
+        };
         foreach (TapeNotes::read(implode("\n", $lines))->slips as $slip) {
             throw InvalidInput::at('/battery', $slip->message);
         }
+        $said = array_filter([
+            $this->kind === StatedKind::Vehicle ? 'moving' : null,
+            $this->kind === StatedKind::Matrix ? $this->matrix?->note() : null,
+        ]);
+        if ($said !== []) {
+            $lines[] = "run {$this->run}, " . implode(', ', $said);
+        }
 
         return implode("\n", $lines) . "\n";
+    }
+
+    /** @return list<string> */
+    private function walls(): array
+    {
+        if (!$this->meets) {
+            return [sprintf('%.3f', $this->metres) . " {$this->run}"];
+        }
+        $wall = sprintf('%.3f', $this->metres / self::WALLS);
+
+        return ["{$wall} {$this->run}", ...array_fill(0, self::WALLS - 1, "right {$wall} {$this->run}"), 'close'];
     }
 }

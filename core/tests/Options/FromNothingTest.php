@@ -14,7 +14,10 @@ use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Survey\Site\PixelMatrix;
+use EmberDusk\Survey\StatedKind;
 use EmberDusk\Survey\StatedNotes;
+use EmberDusk\Survey\StatedPower;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Tests\Circuit\Ngspice;
 use EmberDusk\Tests\Demo;
@@ -86,21 +89,57 @@ final class FromNothingTest extends TestCase
             as [$run, $metres, $battery, $pointer]
         ) {
             try {
-                StatedNotes::from($run, $metres, false, $battery);
+                self::notes($run, $metres, false, $battery);
                 self::fail($pointer);
             } catch (InvalidInput $t) {
                 self::assertSame($pointer, $t->pointer);
             }
         }
-        $loop = TapeNotes::read(StatedNotes::from('cove', 18.0, true, ''));
+        $loop = TapeNotes::read(self::notes('cove', 18.0, true, ''));
         self::assertTrue($loop->closed);
         self::assertEqualsWithDelta(18.0, array_sum($loop->runs['cove']->lengths), 1e-9);
         self::assertEqualsWithDelta(0.0, $loop->runs['cove']->endsApart(), 1e-9);
     }
 
+    /** What is said of it stands in the notes: a vehicle moves, a light wall is a matrix, mains without an outlet is a spur. */
+    public function test_a_kind_of_job_is_said_in_the_notes(): void
+    {
+        $cart = TapeNotes::read(
+            (new StatedNotes('rail', 3.4, StatedKind::Vehicle, StatedPower::Battery, battery: '1 of 12 V'))->text(),
+        );
+        self::assertSame([], $cart->slips);
+        self::assertSame(['moving'], $cart->site->runs['rail']->mounting);
+        self::assertCount(1, $cart->site->batteries);
+        $wall = TapeNotes::read(
+            (new StatedNotes(
+                'wall',
+                2.1,
+                StatedKind::Matrix,
+                StatedPower::Mains,
+                matrix: new PixelMatrix(14, 9),
+            ))->text(),
+        );
+        self::assertSame([], $wall->slips);
+        self::assertSame(126, $wall->site->runs['wall']->matrix?->pixels());
+        self::assertTrue($wall->site->outlets[0]->spur);
+        $shelf = TapeNotes::read((new StatedNotes('shelf', 3.0))->text());
+        self::assertSame([[], [], false], [$shelf->slips, $shelf->site->runs, $shelf->site->outlets[0]->spur]);
+    }
+
+    private static function notes(string $run, float $metres, bool $meets, string $battery): string
+    {
+        return (new StatedNotes(
+            run: $run,
+            metres: $metres,
+            power: $battery === '' ? StatedPower::Outlet : StatedPower::Battery,
+            meets: $meets,
+            battery: $battery,
+        ))->text();
+    }
+
     private static function begun(string $run, float $metres, bool $meets, string $battery): Plan
     {
-        return ReviseNotes::for('room', StatedNotes::from($run, $metres, $meets, $battery))->apply(
+        return ReviseNotes::for('room', self::notes($run, $metres, $meets, $battery))->apply(
             new Plan('Begun', '', places: ['room' => new Place('room', 'First place', '')]),
         );
     }

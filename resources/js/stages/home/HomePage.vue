@@ -43,15 +43,47 @@ const moved = () => router.reload({ onSuccess: () => heading.value?.focus() });
 const user = computed(person);
 const mayPlan = computed(() => user.value?.plans ?? false);
 const opened = ref(false);
-const form = useForm({ name: '', client: '', place: '', run: '', length: '', meets: false, battery: '' });
+const form = useForm({
+    name: '',
+    client: '',
+    place: '',
+    kind: 'room',
+    run: '',
+    length: '',
+    meets: false,
+    power: 'outlet',
+    battery: '',
+    across: '',
+    down: '',
+});
+/** What a job may be about, with the usual name of its run. */
+const KINDS = [
+    { key: 'shelf', words: 'a shelf', run: 'shelf' },
+    { key: 'room', words: 'a room', run: 'cove' },
+    { key: 'vehicle', words: 'a vehicle', run: 'rail' },
+    { key: 'matrix', words: 'a light wall', run: 'wall' },
+] as const;
+const POWERS = [
+    { key: 'outlet', words: 'an outlet' },
+    { key: 'mains', words: 'the mains' },
+    { key: 'battery', words: 'a battery' },
+] as const;
+const kind = computed(() => KINDS.find((k) => k.key === form.kind)!);
+function chooseKind(key: string): void {
+    form.kind = key;
+    // What is usual there, until something else is chosen.
+    form.power = key === 'vehicle' ? 'battery' : form.power;
+    form.meets = key === 'room' && form.meets;
+}
 /** With measured walls, or with a stated length. */
 const taped = ref(true);
-const power = ref<'mains' | 'battery'>('mains');
 function beginJob(): void {
     form.transform((data) => ({
         ...data,
-        ...(taped.value ? { run: '', length: '' } : {}),
-        battery: !taped.value && power.value === 'battery' ? data.battery || '1 of 12 V' : '',
+        ...(taped.value ? { run: '', length: '', power: '', kind: '' } : {}),
+        run: taped.value ? '' : data.run || kind.value.run,
+        battery: !taped.value && data.power === 'battery' ? data.battery || '1 of 12 V' : '',
+        ...(data.kind === 'matrix' ? {} : { across: '', down: '' }),
     })).post('/jobs');
 }
 const picker = ref<HTMLInputElement>();
@@ -242,36 +274,61 @@ useKeys(() => [
                 >
             </fieldset>
             <template v-if="!taped">
+                <fieldset class="flex flex-wrap items-center gap-1">
+                    <legend class="mb-1">What is it?</legend>
+                    <button
+                        v-for="one in KINDS"
+                        :key="one.key"
+                        type="button"
+                        class="chip"
+                        :aria-pressed="form.kind === one.key"
+                        @click="chooseKind(one.key)"
+                    >
+                        {{ one.words }}
+                    </button>
+                </fieldset>
                 <div class="grid grid-cols-2 gap-3">
                     <label class="block"
                         >Name of the run (one word)
-                        <input v-model="form.run" class="field" required maxlength="24" placeholder="cove"
+                        <input v-model="form.run" class="field" maxlength="24" :placeholder="kind.run"
                     /></label>
                     <label class="block"
-                        >Length, about (m)
+                        >{{ form.kind === 'matrix' ? 'Strip in all rows, about (m)' : 'Length, about (m)' }}
                         <input v-model="form.length" class="fig field" required inputmode="decimal" placeholder="5.20"
                     /></label>
                 </div>
                 <p v-if="form.errors.run" role="alert" class="text-stop">{{ form.errors.run }}</p>
                 <p v-if="form.errors.length" role="alert" class="text-stop">{{ form.errors.length }}</p>
-                <label class="flex items-center gap-2"
+                <div v-if="form.kind === 'matrix'" class="grid grid-cols-2 gap-3">
+                    <label class="block"
+                        >Pixels across
+                        <input v-model="form.across" class="fig field" required inputmode="numeric" placeholder="14"
+                    /></label>
+                    <label class="block"
+                        >Pixels down
+                        <input v-model="form.down" class="fig field" required inputmode="numeric" placeholder="9"
+                    /></label>
+                </div>
+                <p v-if="form.errors.across ?? form.errors.down" role="alert" class="text-stop">
+                    {{ form.errors.across ?? form.errors.down }}
+                </p>
+                <label v-if="form.kind === 'room'" class="flex items-center gap-2"
                     ><input v-model="form.meets" type="checkbox" class="accent-ember" />closed loop</label
                 >
                 <fieldset class="flex flex-wrap items-center gap-x-5 gap-y-1">
-                    <legend class="sr-only">Power</legend>
-                    <label class="flex items-center gap-2"
-                        ><input v-model="power" type="radio" value="mains" class="accent-ember" />mains</label
-                    >
-                    <label class="flex items-center gap-2"
-                        ><input v-model="power" type="radio" value="battery" class="accent-ember" />battery</label
+                    <legend class="mb-1">Power from</legend>
+                    <label v-for="one in POWERS" :key="one.key" class="flex items-center gap-2"
+                        ><input v-model="form.power" type="radio" :value="one.key" class="accent-ember" />{{
+                            one.words
+                        }}</label
                     >
                     <input
-                        v-if="power === 'battery'"
+                        v-if="form.power === 'battery'"
                         v-model="form.battery"
                         maxlength="60"
                         class="fig field !w-40"
                         aria-label="Battery blocks"
-                        placeholder="3 of 8 V"
+                        placeholder="1 of 12 V"
                     />
                 </fieldset>
                 <p v-if="form.errors.battery" role="alert" class="text-stop">{{ form.errors.battery }}</p>
