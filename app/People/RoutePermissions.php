@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\People;
 
+use App\Screens\Stages;
 use EmberDusk\Values\JobStage;
 
 /** The one table of who may what, by the route's name. A route that is not in it is closed to everybody. */
@@ -150,9 +151,6 @@ final readonly class RoutePermissions
         'people.reopen',
     ];
 
-    /** Stages that are about kit and what it costs. */
-    private const PRICED = [JobStage::Kit, JobStage::Parts];
-
     /**
      * Null for a route that is not in the table.
      *
@@ -161,7 +159,7 @@ final readonly class RoutePermissions
     public static function for(string $route, ?JobStage $stage = null): ?Permission
     {
         return match (true) {
-            in_array($stage, self::PRICED, true) => Permission::Prices,
+            in_array($stage, Stages::PRICED, true) => Permission::Prices,
             in_array($route, self::READ, true) => Permission::Read,
             in_array($route, self::RECORD, true) => Permission::Record,
             in_array($route, self::PLAN, true) => Permission::Plan,

@@ -23,6 +23,9 @@ use EmberDusk\Values\Refusal;
 /** The stages of a job in their order, and how far each is: unlit, glowing (open points), lit (done). */
 final readonly class Stages
 {
+    /** Stages that are about kit and what it costs. */
+    public const PRICED = [JobStage::Kit, JobStage::Parts];
+
     /** @return list<Stage> the last is lit by those before it */
     public static function all(): array
     {
@@ -92,6 +95,7 @@ final readonly class Stages
                 name: $stage->name(),
                 state: $lamp,
                 open: $open,
+                priced: in_array($key, self::PRICED, true),
             );
         }
 

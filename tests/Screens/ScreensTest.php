@@ -50,7 +50,7 @@ final class ScreensTest extends TestCase
     private static function good(): Plan
     {
         return Demo::with(
-            Demo::plan(),
+            self::placed(Demo::plan()),
             ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends'],
             ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle'],
             ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 3.2],
@@ -60,6 +60,17 @@ final class ScreensTest extends TestCase
                 static fn(string $id): array => ['kind' => 'RefreshKit', 'kit' => $id],
                 array_keys(Demo::plan()->kit),
             ),
+        );
+    }
+
+    private static function placed(Plan $plan): Plan
+    {
+        $stands = ['place' => 'lecture', 'spot' => 'P1'];
+
+        return Demo::with(
+            $plan,
+            ['kind' => 'PlaceDevice', 'device' => 's1', 'stands' => $stands],
+            ['kind' => 'PlaceDevice', 'device' => 'c1', 'stands' => $stands],
         );
     }
 
@@ -98,7 +109,7 @@ final class ScreensTest extends TestCase
                 'scenes' => 'unlit',
                 'handover' => 'unlit',
             ],
-            self::lamps(self::work(Demo::plan())),
+            self::lamps(self::work(self::placed(Demo::plan()))),
         );
         self::assertSame(
             [

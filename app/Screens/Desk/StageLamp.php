@@ -14,11 +14,13 @@ final readonly class StageLamp implements JsonReadable, View
 {
     use Record;
 
+    /** @param  bool  $priced  whether it is about kit and what it costs: not for every role */
     public function __construct(
         public string $id,
         public int $number,
         public string $name,
         #[Field(oneOf: ['unlit', 'glowing', 'lit'])] public string $state,
         public int $open,
+        public bool $priced,
     ) {}
 }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue';
 import { fixCost } from '@/lib/fixCost';
+import { person } from '@/lib/person';
 import { useScreen } from '@/lib/screen';
 import type { Fix } from '@/types/generated/responses';
 
@@ -24,7 +25,7 @@ watch(
 </script>
 
 <template>
-    <span class="inline-flex flex-wrap items-baseline gap-x-2">
+    <span v-if="person()?.plans !== false" class="inline-flex flex-wrap items-baseline gap-x-2">
         <button type="button" class="act" @click="emit('mend', fix)" @pointerenter="look" @focus="look">
             {{ fix.label }}
         </button>

@@ -34,8 +34,11 @@ function explain(term: string): void {
 }
 const user = computed(person);
 const time = computed(() => said(answer.value.keptAt, { hour: '2-digit', minute: '2-digit' }));
+/** Whether the role includes changes of plans, and stages with prices. */
+const plans = person()?.plans !== false;
+const stages = computed(() => desk.value.stages.filter((stage) => plans || !stage.priced));
 /** The next change for Undo. */
-const undoes = computed(() => takeBack.value?.words ?? answer.value.undo);
+const undoes = computed(() => takeBack.value?.words ?? (plans ? answer.value.undo : null));
 const kept = computed(
     () =>
         ({
@@ -46,7 +49,7 @@ const kept = computed(
 );
 
 const frameKeys = computed<Shortcut[]>(() => [
-    ...desk.value.stages.map((s) => ({
+    ...stages.value.map((s) => ({
         key: String(s.number),
         what: s.name,
         act: () => router.visit(`/jobs/${answer.value.job}/${s.id}`),
@@ -89,23 +92,25 @@ const doable = computed<Doable[]>(() => [
     ...props.things,
     ...desk.value.slate.flatMap((line) => {
         const { fix } = line;
-        return fix ? [{ what: fix.label, where: line.title, act: () => void change(fix.change as Payload) }] : [];
+        return fix && plans
+            ? [{ what: fix.label, where: line.title, act: () => void change(fix.change as Payload) }]
+            : [];
     }),
-    ...desk.value.findings.flatMap((f) =>
+    ...(plans ? desk.value.findings : []).flatMap((f) =>
         (fixesOf(f) ?? []).map((fix) => ({
             what: fix.label,
             where: f.title,
             act: () => void change(fix.change as Payload),
         })),
     ),
-    ...desk.value.stages.map((s) => ({
+    ...stages.value.map((s) => ({
         what: s.name,
         where: 'stage',
         also: ALSO[s.id],
         act: () => router.visit(`/jobs/${answer.value.job}/${s.id}`),
     })),
     ...(undoes.value ? [{ what: 'Undo', where: undoes.value, act: () => void undo() }] : []),
-    ...(answer.value.redo ? [{ what: 'Redo', where: answer.value.redo, act: () => void redo() }] : []),
+    ...(plans && answer.value.redo ? [{ what: 'Redo', where: answer.value.redo, act: () => void redo() }] : []),
     { what: 'History', where: 'job', act: () => (shown.value = 'history') },
     {
         what: 'Export the job file',
@@ -183,6 +188,7 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
                     Undo <kbd class="hidden sm:inline" data-ctrl>Ctrl Z</kbd>
                 </button>
                 <button
+                    v-if="plans"
                     type="button"
                     :disabled="!answer.redo"
                     :title="answer.redo ?? 'Nothing to redo'"
@@ -199,6 +205,9 @@ watch(status, (now) => (spoken.value = SPOKEN[now] ?? ''));
         </header>
         <StageStrip class="no-print" :stages="desk.stages" :job="answer.job" :here="desk.stage" />
         <ConnectionNote :job="answer.job" />
+        <p v-if="!plans" class="no-print border-l-4 border-dusk bg-sheet px-3 py-1 text-[13px]">
+            You read, rehearse, tick and log. Changes of the plan are for the other roles.
+        </p>
         <p class="sr-only" role="status">{{ spoken }}</p>
         <p v-if="message" role="alert" class="message no-print">
             {{ message }}

@@ -1,16 +1,20 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
 import type { StageLamp as Stage } from '@/types/generated/responses';
+import { computed } from 'vue';
+import { person } from '@/lib/person';
 import StageLamp from './StageLamp.vue';
 
-defineProps<{ stages: Stage[]; job: number; here?: string; small?: boolean }>();
+const props = defineProps<{ stages: Stage[]; job: number; here?: string; small?: boolean }>();
+/** Stages with prices are not for every role. */
+const shown = computed(() => props.stages.filter((stage) => !stage.priced || person()?.plans !== false));
 const said = { unlit: 'not begun', glowing: 'open points', lit: 'done' };
 </script>
 
 <template>
     <nav aria-label="Stages" class="strip" :class="{ small }">
         <Link
-            v-for="stage in stages"
+            v-for="stage in shown"
             :key="stage.id"
             :href="`/jobs/${job}/${stage.id}`"
             class="seg"
