@@ -45,8 +45,13 @@ final class PeopleTest extends BrowserTestCase
         $this->open('/jobs/1/build');
         $this->find('[data-step]');
         $this->dontSee('EUR');
-        $this->click(fn() => $this->find('nav a[href$="/parts"]'));
-        $this->see('Your role in the crew does not include this page.');
+        // Stages with prices are not among the others, and closed to an address that is typed.
+        self::assertSame([], $this->browser()->driver->findElements(WebDriverBy::cssSelector('nav a[href$="/parts"]')));
+        $this->find('nav a[href$="/bench"]');
+        $this->see('You read, rehearse, tick and log.');
+        $this->assertAccessible('a job as an apprentice sees it');
+        $this->open('/jobs/1/parts');
+        $this->see('Your role in the crew does not include this.');
         $this->browser()->driver->manage()->deleteAllCookies();
 
         $this->signIn();
