@@ -104,6 +104,27 @@ final class EditTest extends TestCase
         });
     }
 
+    /** All revisions by pages of a hundred, without a gap and none twice. */
+    public function test_the_history_has_all_revisions_by_pages(): void
+    {
+        $first = $this->job->newest();
+        for ($n = 2; $n <= 205; $n++) {
+            $first->replicate()->forceFill(['number' => $n, 'created_at' => $first->created_at])->save();
+        }
+        $numbers = [];
+        $sizes = [];
+        $before = '';
+        do {
+            $page = $this->answer($this->getJson("/jobs/{$this->job->id}/history{$before}"), 'history');
+            $sizes[] = count($page['history']);
+            $numbers = [...$numbers, ...array_column($page['history'], 'number')];
+            $before = '?before=' . $numbers[count($numbers) - 1];
+        } while ($page['earlier']);
+        self::assertSame([100, 100, 5], $sizes);
+        self::assertSame(range(205, 1), $numbers);
+        $this->getJson("/jobs/{$this->job->id}/history?before=none")->assertUnprocessable();
+    }
+
     public function test_lists_history_newest_first(): void
     {
         $this->change(self::ENDS, 1)->assertOk();

@@ -6,6 +6,7 @@ namespace App\Http\Controllers;
 
 use App\History\Revisions;
 use App\Http\Requests\ChangeRequest;
+use App\Http\Requests\HistoryRequest;
 use App\Http\Requests\PreviewRequest;
 use App\Http\Requests\RestoreRequest;
 use App\Http\Requests\ScreenRequest;
@@ -28,6 +29,9 @@ use Illuminate\Http\JsonResponse;
 /** Edits are JSON: a change, undo and redo answer with the new state of the open stage; a preview writes nothing. */
 final readonly class EditController
 {
+    /** Revisions of a page of the history. */
+    private const PAGE = 100;
+
     public function __construct(private JobLoader $loader, private Revisions $revisions) {}
 
     public function show(ScreenRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse
@@ -101,17 +105,24 @@ final readonly class EditController
         return $this->restored('redo', $request, $job, $user);
     }
 
-    public function history(Job $job): JsonResponse
+    /** Revisions, the newest first; the page asks for those before the last that it has. */
+    public function history(HistoryRequest $request, Job $job): JsonResponse
     {
+        $revisions = $job
+            ->revisions()
+            // Without the documents.
+            ->select(['number', 'words', 'user_id', 'created_at'])
+            ->with('user')
+            ->where('number', '<', $request->before())
+            ->orderByDesc('number')
+            ->limit(self::PAGE + 1)
+            ->get();
+
         return new JsonResponse(
             new History(
                 history: array_values(
-                    $job
-                        ->revisions()
-                        ->with('user')
-                        ->orderByDesc('number')
-                        ->limit(500)
-                        ->get()
+                    $revisions
+                        ->take(self::PAGE)
                         ->map(
                             static fn(Revision $r): HistoryLine => new HistoryLine(
                                 number: $r->number,
@@ -122,6 +133,7 @@ final readonly class EditController
                         )
                         ->all(),
                 ),
+                earlier: $revisions->count() > self::PAGE,
             ),
         );
     }

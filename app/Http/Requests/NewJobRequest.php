@@ -11,6 +11,7 @@ use EmberDusk\Survey\StatedPower;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
+use Illuminate\Validation\Rules\Enum;
 
 final class NewJobRequest extends FormRequest
 {
@@ -51,7 +52,7 @@ final class NewJobRequest extends FormRequest
         return '';
     }
 
-    /** @return array<string, list<string>> */
+    /** @return array<string, list<Enum|string>> */
     public function rules(): array
     {
         return [
