@@ -14,7 +14,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\PixelMatrix;
 use EmberDusk\Values\ChangePayload;
 
-/** The matrix of a run: what is known of its order, and the next look. */
+/** The matrix of a run, with its order as far as it is known, and the next question. */
 final readonly class BenchMatrix implements View
 {
     use WrittenRecord;

@@ -14,7 +14,7 @@ use EmberDusk\Values\Copies;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Finding;
 
-/** What every stage shows: the stage strip, the open points, the ledger, and the picture of the stage. */
+/** Data of every stage: the stage strip, the open points, the ledger, and the picture of the stage. */
 final readonly class Desk implements View
 {
     use Copies;

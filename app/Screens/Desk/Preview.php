@@ -7,7 +7,7 @@ namespace App\Screens\Desk;
 use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** What a change would make of the stage. */
+/** The stage as it would be after a change. */
 final readonly class Preview implements View
 {
     use WrittenRecord;

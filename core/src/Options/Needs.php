@@ -14,7 +14,7 @@ use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\ChangePayload;
 
-/** What a person knows before any kit: the light, what works it, and what it is for. The options that suit follow from the shelf. */
+/** Three questions before any kit is chosen: colour of the light, control, use. Suitable options are taken from the shelf. */
 final readonly class Needs
 {
     private const COLOURS = [
@@ -26,7 +26,7 @@ final readonly class Needs
 
     private const LIGHTS = ['room' => 'main light', 'mood' => 'accent light'];
 
-    /** Control of {@see ControlReach} that each answer stands for, and its words. */
+    /** Rows of {@see ControlReach} for each answer. */
     private const WORKED = [
         'remote' => ['Remote'],
         'panel' => ['Wall panel'],
@@ -139,7 +139,7 @@ final readonly class Needs
         return array_values(array_filter(self::VOLTS, static fn(float $v): bool => isset($there[sprintf('%g', $v)])));
     }
 
-    /** @return list<string> ways of control by which it sets the colour; those by which it only dims it stand behind */
+    /** @return list<string> ways of control that set the colour, then those that only dim it */
     private function ways(string $colour, string $by): array
     {
         $ways = [];

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-/** What a job is about, if that is all that is known of it. */
+/** Kind of a job that is not measured yet. */
 enum StatedKind: string
 {
     case Shelf = 'shelf';

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-/** Where the power of a stated job comes from. */
+/** Power source of a job that is not measured yet. */
 enum StatedPower: string
 {
     case Outlet = 'outlet';

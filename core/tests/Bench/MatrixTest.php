@@ -137,8 +137,8 @@ final class MatrixTest extends TestCase
         yield 'no such corner' => ['run wall, matrix 3x2, top middle', 'middle', 'left or right'];
     }
 
-    /** What is noted at Bench stands in the notes, beside everything else that the line says. */
-    public function test_what_is_seen_is_written_into_the_notes(): void
+    /** Answers at Bench are added to the run's line in the notes, and the rest of the line is kept. */
+    public function test_answers_are_written_into_the_notes(): void
     {
         $plan = BenchJob::plan();
         $plan = Demo::with($plan, ['kind' => 'NoteRun', 'run' => 'star', 'word' => 'bare', 'on' => true]);
@@ -172,7 +172,7 @@ final class MatrixTest extends TestCase
         self::assertStringContainsString("\nrun star, bare, accent light", $plan->places['hall']->notes);
     }
 
-    /** The board is told what was found, with its other numbers. */
+    /** The order is listed with the other settings of the board. */
     public function test_the_order_is_a_setting_of_the_board(): void
     {
         $plan = Demo::with(BenchJob::plan(), ['kind' => 'ChooseKit', 'run' => 'star', 'kit' => 'board-screw']);

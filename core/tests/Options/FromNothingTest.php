@@ -101,7 +101,7 @@ final class FromNothingTest extends TestCase
         self::assertEqualsWithDelta(0.0, $loop->runs['cove']->endsApart(), 1e-9);
     }
 
-    /** What is said of it stands in the notes: a vehicle moves, a light wall is a matrix, mains without an outlet is a spur. */
+    /** The notes contain the kind of job: a vehicle moves, a light wall is a matrix, mains without an outlet is a spur. */
     public function test_a_kind_of_job_is_said_in_the_notes(): void
     {
         $cart = TapeNotes::read(

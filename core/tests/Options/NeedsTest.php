@@ -17,7 +17,7 @@ use EmberDusk\Plan\Requirement;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;
 
-/** Three questions before any kit: the light, what works it, what it is for; and the options that follow. */
+/** Three questions before any kit is chosen, and the options for each set of answers. */
 final class NeedsTest extends TestCase
 {
     private static function hall(): Plan
@@ -108,7 +108,7 @@ final class NeedsTest extends TestCase
         );
     }
 
-    /** What works a light fully is compared before what only dims it. */
+    /** Controls that set the colour come before those that only dim. */
     public function test_ways_that_set_the_colour_come_first(): void
     {
         $plan = self::hall();

@@ -263,7 +263,7 @@ final class JobFileTest extends TestCase
         self::assertEquals($nine->with(runs: $ten->runs, lines: $ten->lines), $ten);
     }
 
-    /** Written by version 10; never changed: options did not say what works their light. */
+    /** Written by version 10; never changed: options without the control of their light. */
     public function test_version_ten_is_read(): void
     {
         $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v10.json');

@@ -18,7 +18,7 @@ test('an amount is asked for once for each revision', async () => {
     expect(ask).toHaveBeenCalledTimes(2);
 });
 
-test('a fix that costs nothing says so', async () => {
+test('a fix without a price difference leaves the quote unchanged', async () => {
     vi.spyOn(http, 'ask').mockResolvedValue(move(0, '0.00'));
     expect(await fixCost(1, 4, fix)).toBe('quote unchanged');
 });

@@ -1,7 +1,7 @@
 import { ask, Refusal } from './http';
 import type { Fix, QuoteMove } from '@/types/generated/responses';
 
-/** What each fix changes in the quote, by the revision that it was asked for. */
+/** Change of the quote for each fix, by revision. */
 const known = new Map<string, Promise<string>>();
 let priced = true;
 
@@ -13,7 +13,7 @@ export function forgetCosts(): void {
     priced = true;
 }
 
-/** Its amount in words; empty where it cannot be said, or not to this person. */
+/** The amount in words; empty if it is not known, or not visible to this person. */
 export function fixCost(job: number, revision: number, fix: Fix): Promise<string> {
     const key = `${job} ${revision} ${JSON.stringify(fix.change)}`;
     const there = known.get(key);

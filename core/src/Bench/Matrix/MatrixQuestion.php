@@ -61,7 +61,7 @@ final readonly class MatrixQuestion implements JsonWritable
         );
     }
 
-    /** @return array<string, PixelMatrix> what each thing that may be seen says of the order, in words */
+    /** @return array<string, PixelMatrix> the matrix as known after each answer, by the words of the answer */
     private static function looks(PixelMatrix $matrix): array
     {
         $looks = [];
@@ -101,7 +101,7 @@ final readonly class MatrixQuestion implements JsonWritable
         };
     }
 
-    /** As a picture: what is not known yet does not change where the lit pixel is. */
+    /** Fills in unknown properties: they do not affect the position of the lit pixel. */
     private static function complete(PixelMatrix $matrix): PixelMatrix
     {
         $matrix = $matrix->lines === null ? $matrix->along(MatrixLines::Rows) : $matrix;

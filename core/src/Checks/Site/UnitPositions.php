@@ -20,7 +20,7 @@ use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\JobStage;
 
-/** Where supplies and controllers stand: cable lengths, air and mains follow from it. A place without power asks for that first. */
+/** Positions of supplies and controllers. Not reported while a place has no power: one open point for one cause. */
 final readonly class UnitPositions extends Check
 {
     /** Positions that are offered for one unit. */
@@ -35,7 +35,7 @@ final readonly class UnitPositions extends Check
     {
         $findings = [];
         foreach ($job->plan->supplies as $id => $supply) {
-            // A bank stands at its battery; what is there already is found, not placed.
+            // Banks and existing supplies need no position.
             if ($supply->stands === null && !$supply->there && $job->plan->block((string) $id) === null) {
                 $findings[] = $this->supply($job->plan, $supply);
             }
@@ -46,7 +46,7 @@ final readonly class UnitPositions extends Check
                 $findings[] = $this->rule('unit-nowhere')->open(
                     place: new FindingPlace(JobStage::Survey, $controller->id),
                     title: strtoupper($controller->id) . ': position not known',
-                    detail: 'Its cables are calculated as if it stood beside its supply.',
+                    detail: 'Its cables are calculated with it beside its supply.',
                     fixes: [
                         new Fix(
                             'Beside ' . strtoupper($supply->id),

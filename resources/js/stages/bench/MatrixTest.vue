@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import { useScreen, type Payload } from '@/lib/screen';
 import type { BenchMatrix, MatrixAnswer, MatrixCell } from '@/types/generated/responses';
 
-/** Where single pixels of a matrix light, and the order of the data that follows. */
+/** Position of single lit pixels of a matrix, and the resulting order of the data. */
 const props = defineProps<{ matrix: BenchMatrix; practice: boolean }>();
 const { change } = useScreen();
 

@@ -3,19 +3,19 @@ import { computed, ref } from 'vue';
 import { useScreen, type Payload } from '@/lib/screen';
 import type { NeedSet, OptionQuestion, OptionWish } from '@/types/generated/responses';
 
-/** What is asked before any kit; with three answers the options that suit are compared. */
+/** Three questions before any kit is chosen; three answers compare the suitable options. */
 const props = defineProps<{ needs: OptionQuestion[]; sets: NeedSet[]; wishes: OptionWish[] }>();
 const { change } = useScreen();
 type Key = 'colour' | 'by' | 'light';
 const pressed = ref<Partial<Record<Key, string>>>({});
 
-/** What all options compared now have in common. */
+/** Answers that all compared options share. */
 const common = computed(() => {
     const of = (key: Key) => {
         const values = new Set(props.wishes.map((w) => w[key]));
         return values.size === 1 ? [...values][0] : undefined;
     };
-    // Options that were not asked for have no answer in common that somebody gave.
+    // The default options are no answer of the user.
     return of('by') ? { colour: of('colour'), by: of('by'), light: of('light') } : {};
 });
 const answers = computed<Partial<Record<Key, string>>>(() => ({ ...common.value, ...pressed.value }));
