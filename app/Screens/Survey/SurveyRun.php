@@ -18,6 +18,7 @@ final readonly class SurveyRun implements View
      * @param  list<string>  $mounting
      * @param  int  $pixels  0 where it is not of pixels
      * @param  int  $columns  of its matrix; 0 without one
+     * @param  bool  $fixed  whether the end at which data comes in must not change
      * @param  string  $matrix  its order in words; empty without one
      */
     public function __construct(
@@ -32,5 +33,6 @@ final readonly class SurveyRun implements View
         public int $columns,
         public int $rows,
         public string $matrix,
+        public bool $fixed,
     ) {}
 }

@@ -174,6 +174,7 @@ final readonly class SurveyScreen
                     columns: $plan->matrix($r)->columns ?? 0,
                     rows: $plan->matrix($r)->rows ?? 0,
                     matrix: $plan->matrix($r)?->words() ?? '',
+                    fixed: $plan->directed($r),
                 ),
                 $runs,
             ),

@@ -54,6 +54,13 @@ trait RunsOfPlan
             : TapeNotes::read($this->places[$run->place]->notes ?? '')->site->runs[$run->word]->matrix ?? null;
     }
 
+    /** Whether the end at which a run takes its data in must not change. */
+    public function directed(Run $run): bool
+    {
+        return (TapeNotes::read($this->places[$run->place]->notes ?? '')->site->runs[$run->word] ?? null)?->fixed ===
+            true;
+    }
+
     /** The ready-made set that a run is made of. */
     public function setOn(Run $run): ?Item
     {

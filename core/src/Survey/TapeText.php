@@ -64,7 +64,9 @@ final readonly class TapeText
      */
     public static function run(string $text, string $run, array $mounting, string $light): string
     {
-        return self::noted($text, $run, $mounting, $light, TapeNotes::read($text)->site->runs[$run]->matrix ?? null);
+        $note = TapeNotes::read($text)->site->runs[$run] ?? null;
+
+        return self::noted($text, $run, $mounting, $light, $note?->matrix, $note?->fixed === true);
     }
 
     /** The text with a run's line saying this matrix; null: none. */
@@ -72,7 +74,15 @@ final readonly class TapeText
     {
         $note = TapeNotes::read($text)->site->runs[$run] ?? null;
 
-        return self::noted($text, $run, $note->mounting ?? [], $note->light ?? '', $matrix);
+        return self::noted($text, $run, $note->mounting ?? [], $note->light ?? '', $matrix, $note?->fixed === true);
+    }
+
+    /** The text with a run's line saying whether the end at which data comes in must not change. */
+    public static function fixed(string $text, string $run, bool $fixed): string
+    {
+        $note = TapeNotes::read($text)->site->runs[$run] ?? null;
+
+        return self::noted($text, $run, $note->mounting ?? [], $note->light ?? '', $note?->matrix, $fixed);
     }
 
     /** @param  list<string>  $mounting */
@@ -82,6 +92,7 @@ final readonly class TapeText
         array $mounting,
         string $light,
         ?PixelMatrix $matrix,
+        bool $fixed,
     ): string {
         $sheet = TapeNotes::read($text);
         $note = $sheet->site->runs[$run] ?? null;
@@ -90,6 +101,7 @@ final readonly class TapeText
             $light,
             $note?->height === null ? null : Length::write($note->height, $sheet->system),
             $matrix,
+            $fixed,
         );
         if ($note === null) {
             if ($said === '') {

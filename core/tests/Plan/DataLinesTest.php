@@ -48,6 +48,56 @@ final class DataLinesTest extends TestCase
         }
     }
 
+    /** Against every order in which some runs keep their direction, on 200 seeded sets of ends, and on long rows beyond the exact search. */
+    public function test_runs_that_must_not_turn_keep_their_direction(): void
+    {
+        mt_srand(72);
+        for ($case = 0; $case < 200; $case++) {
+            [$first, $between] = self::leads(self::ends(2 + ($case % 4)));
+            $kept = [];
+            for ($run = 0; $run < count($first) / 2; $run++) {
+                if (mt_rand(0, 1) === 1) {
+                    $kept[] = 2 * $run + mt_rand(0, 1);
+                }
+            }
+            $least = INF;
+            foreach (self::orders(range(0, intdiv(count($first), 2) - 1)) as $order) {
+                if (array_intersect($order, $kept) === []) {
+                    $least = min($least, self::metres($first, $between, $order));
+                }
+            }
+            $found = DataRoute::order(...DataRoute::without($kept, $first, $between));
+            self::assertSame([], array_intersect($found, $kept), "case {$case}");
+            self::assertEqualsWithDelta($least, self::metres($first, $between, $found), 1e-9, "case {$case}");
+        }
+        [$first, $between] = self::leads(self::ends(14));
+        $kept = range(1, 27, 2);
+        self::assertSame([], array_intersect(DataRoute::order(...DataRoute::without($kept, $first, $between)), $kept));
+    }
+
+    /** A strip that is stuck: no choice turns it, nor a change that is sent. */
+    public function test_a_fixed_direction_is_not_changed(): void
+    {
+        $plan = self::arranged([['runs' => ['east', 'south'], 'reversed' => ['south']]]);
+        $fixed = Demo::with($plan, ['kind' => 'NoteRun', 'run' => 'south', 'word' => 'fixed', 'on' => true]);
+        self::assertTrue($fixed->directed($fixed->run('south')));
+        self::assertStringEndsWith('run south, fixed', rtrim($fixed->places[$fixed->run('south')->place]->notes));
+        self::assertContains('Data comes in at the start', self::labels(DataChoices::for($plan, $plan->run('south'))));
+        self::assertNotContains(
+            'Data comes in at the start',
+            self::labels(DataChoices::for($fixed, $fixed->run('south'))),
+        );
+        $free = Demo::with($fixed, ['kind' => 'NoteRun', 'run' => 'south', 'word' => 'fixed', 'on' => false]);
+        self::assertEquals($plan->lines, $free->lines);
+        $this->expectException(Refusal::class);
+        $this->expectExceptionMessage('South must not turn: its direction is fixed. Allow it at Survey first.');
+        Demo::with($fixed, [
+            'kind' => 'ArrangeData',
+            'board' => $plan->lines['d1']->board,
+            'lines' => [['runs' => ['east', 'south']]],
+        ]);
+    }
+
     /** Twelve and thirty runs of 1 m, 0.2 m apart on one line from the board: the shortest way is one along the line, whatever their order in the plan. */
     public function test_many_runs_in_a_row_are_taken_one_after_the_other(): void
     {

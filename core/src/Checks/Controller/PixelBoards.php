@@ -192,7 +192,9 @@ final readonly class PixelBoards extends Check
                     ($outputs->protected ? '' : ' A level shifter carries further.'),
                 number: $metres,
                 limit: $most,
-                fixes: $turned !== null && $turned <= $most ? [DataChoices::for($case->plan, $case->run)[0]] : [],
+                fixes: $turned !== null && $turned <= $most && !$case->plan->directed($case->run)
+                    ? [DataChoices::for($case->plan, $case->run)[0]]
+                    : [],
             ),
         ];
     }

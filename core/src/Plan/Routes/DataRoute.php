@@ -42,7 +42,9 @@ final readonly class DataRoute
         }
         $first = $from(CableWay::where($plan, $line->board));
         // A board that stands nowhere, or elsewhere, has no say in it.
-        $states = self::order(in_array(INF, $first, true) ? array_fill(0, count($in), 0.0) : $first, $between);
+        $first = in_array(INF, $first, true) ? array_fill(0, count($in), 0.0) : $first;
+        [$first, $between] = self::without(self::forbidden($plan, $line), $first, $between);
+        $states = self::order($first, $between);
         $runs = $reversed = [];
         foreach ($states as $state) {
             $runs[] = $line->runs[intdiv($state, 2)];
@@ -52,6 +54,39 @@ final readonly class DataRoute
         }
 
         return new DataLine($line->id, $line->board, $runs, $reversed, $line->mirrors);
+    }
+
+    /** @return list<int> states of the runs that must not turn: the other way than now */
+    private static function forbidden(Plan $plan, DataLine $line): array
+    {
+        $states = [];
+        foreach ($line->runs as $n => $id) {
+            if ($plan->directed($plan->run($id))) {
+                $states[] = 2 * $n + (in_array($id, $line->reversed, true) ? 0 : 1);
+            }
+        }
+
+        return $states;
+    }
+
+    /**
+     * Leads without some states.
+     *
+     * @param  list<int>  $states
+     * @param  list<float>  $first
+     * @param  list<list<float>>  $between
+     * @return array{list<float>, list<list<float>>}
+     */
+    public static function without(array $states, array $first, array $between): array
+    {
+        foreach ($states as $state) {
+            $first[$state] = INF;
+            foreach (array_keys($between) as $from) {
+                $between[$from][$state] = INF;
+            }
+        }
+
+        return [array_values($first), $between];
     }
 
     /**

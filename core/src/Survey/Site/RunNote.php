@@ -16,6 +16,9 @@ final readonly class RunNote
 
     public const LIGHTS = ['room', 'mood'];
 
+    /** Word for a strip whose arrow is settled: data keeps its end. */
+    public const FIXED = 'fixed';
+
     /** Label of each light type in the notes; labels of earlier versions are still read. */
     public const CALLED = ['room' => 'main', 'mood' => 'accent'];
 
@@ -25,6 +28,7 @@ final readonly class RunNote
      * @param  float|null  $height  metres above the floor
      * @param  Span|null  $attributes  from the first comma on
      * @param  PixelMatrix|null  $matrix  of pixels
+     * @param  bool  $fixed  whether the end at which data comes in must not change
      */
     public function __construct(
         public Word $word,
@@ -35,11 +39,12 @@ final readonly class RunNote
         public Span $span,
         public ?Span $attributes,
         public ?PixelMatrix $matrix = null,
+        public bool $fixed = false,
     ) {}
 
     /**
      * Reads `cove {, profile | bare | outdoors | moving | removable | main [light] | accent [light] | up LENGTH | matrix WxH | CORNER |
-     * rows | columns | serpentine | straight}`.
+     * rows | columns | serpentine | straight | fixed}`.
      *
      * @throws SlipFound
      */
@@ -50,6 +55,7 @@ final readonly class RunNote
         $light = '';
         $height = null;
         $matrix = null;
+        $fixed = false;
         $first = $clause->peek();
         while (($attribute = $clause->attribute()) !== null) {
             $text = mb_strtolower($attribute->text);
@@ -62,6 +68,8 @@ final readonly class RunNote
                 }
             } elseif (in_array($text, PixelMatrix::ATTRIBUTES, true)) {
                 $matrix = PixelMatrix::read($clause, $attribute, $matrix);
+            } elseif ($text === self::FIXED) {
+                $fixed = true;
             } elseif ($text === 'up') {
                 $height = $lengths->take($clause, 'the height above the floor', nought: true)->metres;
             } else {
@@ -70,6 +78,7 @@ final readonly class RunNote
                     ...array_values(self::CALLED),
                     'up',
                     'matrix',
+                    self::FIXED,
                 ]);
             }
         }
@@ -88,6 +97,7 @@ final readonly class RunNote
             span: Span::over($clause->first(), $clause->last()),
             attributes: $attributes,
             matrix: $matrix,
+            fixed: $fixed,
         );
     }
 
@@ -96,13 +106,19 @@ final readonly class RunNote
      *
      * @param  list<string>  $mounting
      */
-    public static function write(array $mounting, string $light, ?string $height, ?PixelMatrix $matrix): string
-    {
+    public static function write(
+        array $mounting,
+        string $light,
+        ?string $height,
+        ?PixelMatrix $matrix,
+        bool $fixed,
+    ): string {
         $words = [
             ...$mounting,
             ...$light === '' ? [] : [self::CALLED[$light] . ' light'],
             ...$height === null ? [] : ["up {$height}"],
             ...$matrix === null ? [] : [$matrix->note()],
+            ...$fixed ? [self::FIXED] : [],
         ];
 
         return implode('', array_map(static fn(string $w): string => ", {$w}", $words));

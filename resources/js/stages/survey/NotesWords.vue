@@ -49,7 +49,7 @@ const WORDS: [string, string][] = [
     ],
     [
         'run wall, matrix 14x9, top left, rows, serpentine',
-        'pixels across and down; corner of the first pixel, rows or columns, serpentine or straight, as far as known',
+        'pixels across and down; corner of the first pixel, rows or columns, serpentine or straight, as far as known; fixed: data keeps its end',
     ],
     ['# remark', 'kept, not read; a semicolon parts clauses on one line'],
 ];

@@ -62,7 +62,10 @@ const say = (word: string, on: boolean) => void change({ kind: 'NoteRun', run: p
                 {{ kind.words }}
             </button>
         </p>
-        <div v-if="run.pixels || run.matrix" class="mt-1 flex flex-wrap items-center gap-2 text-[13px]">
+        <div v-if="run.pixels || run.matrix || run.fixed" class="mt-1 flex flex-wrap items-center gap-2 text-[13px]">
+            <button type="button" class="chip" :aria-pressed="run.fixed" @click="say('fixed', !run.fixed)">
+                direction fixed
+            </button>
             <span v-if="run.matrix" class="text-ink2">Matrix: {{ run.matrix }}</span>
             <button
                 v-if="!sizing"

@@ -24,7 +24,7 @@ final readonly class NoteRun extends Change
     {
         return new self(
             $f->string('run'),
-            $f->oneOf('word', [...RunNote::MOUNTINGS, ...RunNote::LIGHTS]),
+            $f->oneOf('word', [...RunNote::MOUNTINGS, ...RunNote::LIGHTS, RunNote::FIXED]),
             $f->flag('on'),
         );
     }
@@ -38,6 +38,9 @@ final readonly class NoteRun extends Change
     {
         $run = $plan->run($this->run);
         $place = $plan->place($run->place);
+        if ($this->word === RunNote::FIXED) {
+            return ReviseNotes::for($place->id, TapeText::fixed($place->notes, $run->word, $this->on))->changed($plan);
+        }
         $light = $run->light;
         $mounting = $run->mounting;
         if (in_array($this->word, RunNote::LIGHTS, true)) {
@@ -64,6 +67,10 @@ final readonly class NoteRun extends Change
     {
         return $plan->run($this->run)->name() .
             ($this->on ? ': ' : ': not ') .
-            (isset(RunNote::CALLED[$this->word]) ? RunNote::CALLED[$this->word] . ' light' : $this->word);
+            match (true) {
+                isset(RunNote::CALLED[$this->word]) => RunNote::CALLED[$this->word] . ' light',
+                $this->word === RunNote::FIXED => 'direction of the data fixed',
+                default => $this->word,
+            };
     }
 }

@@ -44,11 +44,13 @@ final readonly class DataChoices
     {
         $line = $this->lines[$n];
         $back = in_array($run->id, $line->reversed, true);
-        $choices = [
-            $this->fix($back ? 'Data comes in at the start' : 'Data comes in at the end', [
-                $n => $line->turned($run->id),
-            ]),
-        ];
+        $choices = $this->plan->directed($run)
+            ? []
+            : [
+                $this->fix($back ? 'Data comes in at the start' : 'Data comes in at the end', [
+                    $n => $line->turned($run->id),
+                ]),
+            ];
         if (count($line->runs) > 1) {
             $choices[] = $this->fix('Data on an output of its own', [
                 $n => $line->without($run->id),
