@@ -79,14 +79,24 @@ final readonly class DataRoute
      */
     public static function without(array $states, array $first, array $between): array
     {
-        foreach ($states as $state) {
-            $first[$state] = INF;
-            foreach (array_keys($between) as $from) {
-                $between[$from][$state] = INF;
-            }
-        }
+        return [
+            self::closed($states, $first),
+            array_map(static fn(array $metres): array => self::closed($states, $metres), $between),
+        ];
+    }
 
-        return [array_values($first), $between];
+    /**
+     * @param  list<int>  $states
+     * @param  list<float>  $metres  to each state
+     * @return list<float>
+     */
+    private static function closed(array $states, array $metres): array
+    {
+        return array_map(
+            static fn(int $state, float $m): float => in_array($state, $states, true) ? INF : $m,
+            array_keys($metres),
+            $metres,
+        );
     }
 
     /**
