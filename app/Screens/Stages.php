@@ -23,7 +23,7 @@ use EmberDusk\Values\Refusal;
 /** The stages of a job in their order, and how far each is: unlit, glowing (open points), lit (done). */
 final readonly class Stages
 {
-    /** Stages that are about kit and what it costs. */
+    /** Stages about kit and its costs. */
     public const PRICED = [JobStage::Kit, JobStage::Parts];
 
     /** @return list<Stage> the last is lit by those before it */

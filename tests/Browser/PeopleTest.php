@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverSelect;
 
-/** The owner invites an apprentice, who comes in and sees what the role includes. */
+/** The owner invites an apprentice, who comes in and sees the stages of the role. */
 final class PeopleTest extends BrowserTestCase
 {
     public function test_an_apprentice_is_invited_comes_in_and_is_let_go(): void

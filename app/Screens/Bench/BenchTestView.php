@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** A test of a run: what to do, what to expect, what to do otherwise, and what was entered. */
+/** A test of a run: what to do and expect, the steps otherwise, and the entries. */
 final readonly class BenchTestView implements View
 {
     use WrittenRecord;

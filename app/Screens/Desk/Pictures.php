@@ -16,7 +16,7 @@ final readonly class Pictures implements RecordsByKey
 {
     public function __construct(private JobStage $stage, private ?View $picture) {}
 
-    /** The class of each follows from what the stage declares. */
+    /** Classes by stage, from their return types. */
     public static function classes(): array
     {
         $classes = [];

@@ -14,7 +14,7 @@ final readonly class StageLamp implements JsonReadable, View
 {
     use Record;
 
-    /** @param  bool  $priced  whether it is about kit and what it costs: not for every role */
+    /** @param  bool  $priced  whether it is about kit and costs: not for every role */
     public function __construct(
         public string $id,
         public int $number,

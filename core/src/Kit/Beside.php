@@ -8,7 +8,7 @@ use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
 
-/** A kind of kit beside the chains of the runs: what it belongs to, its part in joining, and its work. */
+/** A kind of kit beside the chains of the runs: its owner, its part in joining, and its work. */
 final readonly class Beside implements JsonReadable
 {
     use Record;
@@ -48,7 +48,7 @@ final readonly class Beside implements JsonReadable
         return $this->role !== '';
     }
 
-    /** Whether an entry runs from a cell of its own. */
+    /** Whether an entry runs from a cell. */
     public function onCell(bool $mains): bool
     {
         return $this->power === 'cell' || ($this->power === 'choice' && !$mains);

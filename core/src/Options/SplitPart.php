@@ -14,7 +14,7 @@ final readonly class SplitPart implements JsonWritable
     use WrittenRecord;
 
     /**
-     * @param  float  $share  of the whole length
+     * @param  float  $share  of the run's length
      * @param  list<float>  $feeds  their places, as shares of the part
      * @param  string  $unit  that feeds it
      */

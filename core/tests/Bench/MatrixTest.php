@@ -80,7 +80,7 @@ final class MatrixTest extends TestCase
         }
     }
 
-    /** @return array{PixelMatrix, int} what the person finds, and after how many looks */
+    /** @return array{PixelMatrix, int} the order found, and the number of looks */
     private static function look(PixelMatrix $known, PixelMatrix $true): array
     {
         for ($looks = 0; ($question = MatrixQuestion::next('wall', $known)) !== null; $looks++) {

@@ -245,7 +245,7 @@ final class KindsTest extends TestCase
         }
     }
 
-    /** Labels of joined devices are told apart by their letters: B is a board's, H the hub's. */
+    /** Labels of joined devices differ by their letters: B is a board's, H the hub's. */
     public function test_kit_beside_the_runs_has_a_letter_and_a_role_of_its_own(): void
     {
         $letters = array_filter(array_map(static fn(Beside $b): string => $b->letter, Kinds::beside()));

@@ -89,7 +89,7 @@ final class NeedsTest extends TestCase
         }
     }
 
-    /** The remote is bought once, and its price is in what the option costs. */
+    /** The remote is bought once, and its price is part of the option's cost. */
     public function test_a_remote_that_is_there_is_not_bought_again(): void
     {
         $plan = self::hall();
@@ -130,7 +130,7 @@ final class NeedsTest extends TestCase
         self::assertSame('The shelf has no strip for colours and white.', $set->none);
     }
 
-    /** The white of a strip is said with its name. */
+    /** A strip is named with its colours. */
     public function test_a_strip_says_its_colours(): void
     {
         self::assertSame(

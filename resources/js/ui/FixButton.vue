@@ -5,7 +5,7 @@ import { person } from '@/lib/person';
 import { useScreen } from '@/lib/screen';
 import type { Fix } from '@/types/generated/responses';
 
-/** A fix of an open point; under the pointer or in focus it says what it changes in the quote. */
+/** A fix of an open point; under the pointer or in focus it shows the change of the quote. */
 const props = defineProps<{ fix: Fix }>();
 const emit = defineEmits<{ mend: [fix: Fix] }>();
 const { answer } = useScreen();

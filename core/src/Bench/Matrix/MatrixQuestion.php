@@ -67,7 +67,7 @@ final readonly class MatrixQuestion implements JsonWritable
         $looks = [];
         if ($matrix->first === null) {
             foreach (MatrixCorner::cases() as $corner) {
-                // A single row has no bottom of its own, a single column no right.
+                // In a single row top and bottom are the same, in a single column left and right.
                 if (($matrix->rows > 1 || $corner->top()) && ($matrix->columns > 1 || $corner->left())) {
                     $looks[ucfirst($corner->value)] = self::single($matrix->from($corner));
                 }

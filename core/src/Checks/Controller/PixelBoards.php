@@ -99,7 +99,7 @@ final readonly class PixelBoards extends Check
         return [...$this->rate($case, $pixels), ...$this->cores($case, $pixels), ...$this->lead($case, $outputs)];
     }
 
-    /** @return list<Finding> about the pixels of all runs of a board: each run begins at an output of its own */
+    /** @return list<Finding> about the pixels of all runs of a board: each run begins at a separate output */
     private function outputs(JudgedRun $case, PixelOutputs $outputs): array
     {
         $place = new FindingPlace(JobStage::Kit, $case->run->id);

@@ -152,7 +152,7 @@ final class RecordSchema
         if (!class_exists($class)) {
             throw new LogicException("“{$class}” is no record.");
         }
-        // A view that shares its word with a class of the core is told apart by its name in PHP only.
+        // A view that shares its word with a class of the core differs by its name in PHP only.
         $name = lcfirst(preg_replace('/View$/', '', (new ReflectionClass($class))->getShortName()) ?? '');
         $this->classes[$name] ??= $class;
         if ($this->classes[$name] !== $class) {

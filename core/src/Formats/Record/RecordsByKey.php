@@ -6,7 +6,7 @@ namespace EmberDusk\Formats\Record;
 
 use EmberDusk\Values\JsonWritable;
 
-/** Records under keys that other code knows, each of its own class and perhaps null; for a field that is inline. */
+/** Records by keys from other code, with a class for each key and null where there is none. For an inline field. */
 interface RecordsByKey extends JsonWritable
 {
     /** @return array<string, string> classes by key */

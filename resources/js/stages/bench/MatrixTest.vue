@@ -35,7 +35,7 @@ const noted = (answer: MatrixAnswer) => void change(answer.note as Payload);
         <template v-if="matrix.question">
             <p class="mt-2 text-lg" role="status">{{ matrix.question.asks }}</p>
             <p v-if="practice" class="mt-1 text-watch">
-                The simulated bench has no matrix: enter what the real one shows.
+                The simulated bench has no matrix: enter the result of the real one.
             </p>
             <div class="mt-2 flex flex-wrap gap-3" role="group" :aria-label="matrix.question.asks">
                 <button

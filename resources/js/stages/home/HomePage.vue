@@ -56,7 +56,7 @@ const form = useForm({
     across: '',
     down: '',
 });
-/** What a job may be about, with the usual name of its run. */
+/** Kinds of job, with the usual name of the run. */
 const KINDS = [
     { key: 'shelf', words: 'a shelf', run: 'shelf' },
     { key: 'room', words: 'a room', run: 'cove' },
@@ -71,7 +71,7 @@ const POWERS = [
 const kind = computed(() => KINDS.find((k) => k.key === form.kind)!);
 function chooseKind(key: string): void {
     form.kind = key;
-    // What is usual there, until something else is chosen.
+    // Usual values, until another is chosen.
     form.power = key === 'vehicle' ? 'battery' : form.power;
     form.meets = key === 'room' && form.meets;
 }
