@@ -65,14 +65,13 @@ final readonly class UnitPositions extends Check
     {
         $fixes = [];
         $powered = false;
-        foreach ($plan->runs as $run) {
-            if (!in_array($supply->id, $plan->ways()->suppliesOf($run), true)) {
-                continue;
-            }
-            $site = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site;
+        $places = self::places($plan, $supply->id);
+        foreach ($places as $place) {
+            $site = TapeNotes::read($plan->places[$place]->notes ?? '')->site;
             $powered = $powered || $site->outlets !== [];
             foreach ([...$site->outlets, ...$site->boxes] as $spot) {
-                $fixes["{$run->place} {$spot->spot->name}"] ??= self::at($plan, $supply, $run->place, $spot);
+                $in = count($places) > 1 ? ', ' . ($plan->places[$place]->name ?? '') : '';
+                $fixes[] = self::at($plan, $supply, $place, $spot, $in);
             }
         }
         if (!$powered) {
@@ -83,12 +82,30 @@ final readonly class UnitPositions extends Check
             place: new FindingPlace(JobStage::Survey, $supply->id),
             title: strtoupper($supply->id) . ': where does it stand?',
             detail: 'Cable lengths, air around it and its mains follow from its position. Its controllers are placed beside it.',
-            fixes: array_slice(array_values($fixes), 0, self::MOST),
+            fixes: array_slice($fixes, 0, self::MOST),
         );
     }
 
+    /** @return list<string> ids of the places with runs or fixtures on a supply */
+    private static function places(Plan $plan, string $supply): array
+    {
+        $places = [];
+        foreach ($plan->runs as $run) {
+            if (in_array($supply, $plan->ways()->suppliesOf($run), true)) {
+                $places[$run->place] = $run->place;
+            }
+        }
+        foreach ($plan->fixtures as $id => $fixture) {
+            if (self::feeding($plan, (string) $id) === $supply) {
+                $places[$fixture->place] = $fixture->place;
+            }
+        }
+
+        return array_values($places);
+    }
+
     /** Places a supply and the controllers on it that have no position. */
-    private static function at(Plan $plan, Device $supply, string $place, Outlet|Box $spot): Fix
+    private static function at(Plan $plan, Device $supply, string $place, Outlet|Box $spot, string $in): Fix
     {
         $stands = new Standing($place, $spot->spot->name);
         $changes = [PlaceDevice::payload($supply->id, $stands)];
@@ -97,7 +114,7 @@ final readonly class UnitPositions extends Check
                 $changes[] = PlaceDevice::payload($controller->id, $stands);
             }
         }
-        $where = ($spot instanceof Box ? 'In ' : 'At ') . $spot->spot->name;
+        $where = ($spot instanceof Box ? 'In ' : 'At ') . $spot->spot->name . $in;
 
         return new Fix(
             $where,
@@ -107,9 +124,9 @@ final readonly class UnitPositions extends Check
         );
     }
 
-    /** Id of the supply that feeds a controller; empty while it has no cable. */
-    private static function feeding(Plan $plan, string $controller): string
+    /** Id of the supply that feeds a controller or a fixture; empty while it has no cable. */
+    private static function feeding(Plan $plan, string $unit): string
     {
-        return $plan->ways()->root($plan->ways()->cableTo($controller)->from ?? '') ?? '';
+        return $plan->ways()->root($plan->ways()->cableTo($unit)->from ?? '') ?? '';
     }
 }

@@ -115,6 +115,14 @@ final readonly class KitCases
             'unit-nowhere',
             static fn(): array => [$placed('P1', null), $placed('P1', 'B1')],
         ];
+        $lamps = Circuits::in("start\n4\ndry\noutlet P1 at 0.2")
+            ->supply('s1', ['volts' => 12.0, 'ratedAmps' => 5.0])
+            ->fixture('x1', 4)
+            ->cable('k1', '2x1.5', 's1', 'x1', metres: 2.0);
+        yield 'unit-nowhere of lamps' => [
+            'unit-nowhere',
+            static fn(): array => [$lamps->state(), $lamps->standing('s1', 'P1')->state()],
+        ];
         yield 'no-control' => [
             'no-control',
             static fn(): array => [
