@@ -28,6 +28,7 @@ use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
+use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
@@ -93,8 +94,7 @@ final readonly class Fulfilment
                 [...$shelf->ofKind('strip'), ...$shelf->ofKind('pixels')],
                 Strip::class,
                 static fn(Strip $s): bool => $s->volts === $requirement->volts &&
-                    $s->colours() === $requirement->colour &&
-                    $s->wattsPerMetre() >= self::ROOM * self::whole($s) === ($requirement->light === 'room'),
+                    self::suits($s, $requirement->colour, $requirement->light),
                 static fn(Strip $s, KitSnapshot $f): array => [
                     (int) (!$sheltered && ($f->written['sealed'] ?? 'none') === 'none'),
                     abs($s->wattsPerMetre() - self::DENSITY[$requirement->light] * self::whole($s)),
@@ -102,10 +102,10 @@ final readonly class Fulfilment
             ) ??
             throw new NoSolution(
                 sprintf(
-                    'The shelf has no %g V %s strip for %s light.',
+                    'The shelf has no strip of %g V, %s, for %s light.',
                     $requirement->volts,
-                    $requirement->colour,
-                    $requirement->light,
+                    Facts::way($requirement->colour),
+                    RunNote::CALLED[$requirement->light],
                 ),
                 '',
                 [
@@ -160,6 +160,15 @@ final readonly class Fulfilment
             control: self::control($plan, $requirement, $shelf, $choice),
             requirement: $requirement,
         );
+    }
+
+    /** Whether a strip gives light of a colour, bright enough as main light. Colours and pixels are dimmed for accents, white is chosen for them. */
+    public static function suits(Strip $strip, string $colour, string $light): bool
+    {
+        $bright = $strip->wattsPerMetre() >= self::ROOM * self::whole($strip);
+        $dimmed = $strip->pixels !== null || count($strip->channels) >= 3;
+
+        return $strip->colours() === $colour && ($light === 'room' ? $bright : !$bright || $dimmed);
     }
 
     /**

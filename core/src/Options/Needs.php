@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
+use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
@@ -80,9 +81,13 @@ final readonly class Needs
     /** @param  list<string>  $ways */
     private function set(string $colour, string $by, string $light, array $ways): NeedSet
     {
-        $volts = $this->volts($colour);
+        $volts = $this->volts($colour, $light);
         $none = match (true) {
-            $volts === [] => 'The shelf has no strip for ' . self::COLOURS[$colour] . '.',
+            $volts === [] => 'The shelf has no strip for ' .
+                self::COLOURS[$colour] .
+                ' as ' .
+                self::LIGHTS[$light] .
+                '.',
             $ways === [] => 'Nothing on the shelf works ' .
                 self::COLOURS[$colour] .
                 ' by ' .
@@ -126,12 +131,12 @@ final readonly class Needs
         return SetOptions::payload($this->run->id, array_slice($options, 0, self::MOST));
     }
 
-    /** @return list<float> of strips of that colour on the shelf */
-    private function volts(string $colour): array
+    /** @return list<float> of suitable strips on the shelf */
+    private function volts(string $colour, string $light): array
     {
         $there = [];
         foreach ([...$this->shelf->ofKind('strip'), ...$this->shelf->ofKind('pixels')] as $kit) {
-            if ($kit->entry instanceof Strip && $kit->entry->colours() === $colour) {
+            if ($kit->entry instanceof Strip && Fulfilment::suits($kit->entry, $colour, $light)) {
                 $there[sprintf('%g', $kit->entry->volts)] = true;
             }
         }
@@ -143,7 +148,7 @@ final readonly class Needs
     private function ways(string $colour, string $by): array
     {
         $ways = [];
-        foreach (Requirement::CONTROLS as $way) {
+        foreach ($colour === 'pixels' ? $this->boards() : Requirement::CONTROLS as $way) {
             $best = 0;
             foreach ($this->reach($way, $colour) as $reach) {
                 if (in_array($reach->label, self::WORKED[$by], true)) {
@@ -158,6 +163,19 @@ final readonly class Needs
         arsort($ways);
 
         return array_map(strval(...), array_keys($ways));
+    }
+
+    /** @return list<string> ways of control of the pixel boards on the shelf */
+    private function boards(): array
+    {
+        $families = [];
+        foreach ($this->shelf->ofKind('board') as $kit) {
+            if ($kit->entry instanceof Controller && $kit->entry->pixels?->trial === false) {
+                $families[] = $kit->entry->family;
+            }
+        }
+
+        return array_values(array_intersect(Requirement::CONTROLS, $families));
     }
 
     /** @return list<OptionReach> with a hub of the shelf where the job has none that speaks it */

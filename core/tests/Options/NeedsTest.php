@@ -123,11 +123,29 @@ final class NeedsTest extends TestCase
         self::assertTrue($reach($first));
     }
 
+    /** No set of answers leads to options of which the shelf has none: the first can be taken, or its refusal is about the site. */
+    public function test_options_that_are_offered_are_on_the_shelf(): void
+    {
+        $plan = self::hall();
+        foreach ((new Needs($plan, $plan->run('cove'), Demo::shelf()))->sets() as $set) {
+            if ($set->set !== null) {
+                $with = Demo::with($plan, $set->set->write());
+                foreach (Options::for($with, $with->run('cove'), Demo::basis()) as $column) {
+                    self::assertStringNotContainsString(
+                        'The shelf has no strip',
+                        (string) $column->refused,
+                        "{$set->colour} {$set->by} {$set->light}",
+                    );
+                }
+            }
+        }
+    }
+
     public function test_an_empty_shelf_says_what_it_lacks(): void
     {
         $set = self::set('rgbw', 'phone', 'room', new NoShelf());
         self::assertNull($set->set);
-        self::assertSame('The shelf has no strip for colours and white.', $set->none);
+        self::assertSame('The shelf has no strip for colours and white as main light.', $set->none);
     }
 
     /** A strip is named with its colours. */
