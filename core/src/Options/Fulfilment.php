@@ -157,7 +157,7 @@ final readonly class Fulfilment
             fuse: $fuse,
             board: $board,
             hub: self::hub($plan, $requirement, $shelf, $choice),
-            control: self::control($plan, $requirement, $shelf, $choice),
+            control: self::control($plan, $run, $requirement, $shelf, $choice),
             requirement: $requirement,
         );
     }
@@ -342,6 +342,7 @@ final readonly class Fulfilment
     /** The remote, panel or assistant that works it, unless the job has one; the least dear that sets the colour, else one that dims it. */
     private static function control(
         Plan $plan,
+        Run $run,
         Requirement $requirement,
         ShelfSource $shelf,
         Choice $choice,
@@ -363,6 +364,7 @@ final readonly class Fulfilment
             Control::class,
             $works,
             static fn(Control $c): array => [
+                (int) ($c->mains && $plan->power()->withoutMains($run)),
                 (int) !in_array($requirement->control, $c->speaks, true),
                 (int) !in_array($requirement->colour, $c->sets, true),
             ],

@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Options;
 
+use EmberDusk\Kit\Control;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Entry;
 use EmberDusk\Kit\Hub;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
@@ -155,7 +157,7 @@ final readonly class Needs
                     $best = max($best, ControlReach::RANK[$reach->reach]);
                 }
             }
-            if ($best > 0) {
+            if ($best > 0 && $this->powered($way, $by)) {
                 $ways[$way] = $best;
             }
         }
@@ -163,6 +165,18 @@ final readonly class Needs
         arsort($ways);
 
         return array_map(strval(...), array_keys($ways));
+    }
+
+    /** Whether a control of that kind has power here: a panel for the mains has none on a boat. */
+    private function powered(string $way, string $by): bool
+    {
+        $controls = array_filter(
+            array_column($this->shelf->ofKind($by), 'entry'),
+            static fn(Entry $e): bool => $e instanceof Control && in_array($way, $e->speaks, true),
+        );
+        $needs = array_filter($controls, static fn(Control $c): bool => $c->mains);
+
+        return $controls === [] || count($needs) < count($controls) || !$this->plan->power()->withoutMains($this->run);
     }
 
     /** @return list<string> ways of control of the pixel boards on the shelf */

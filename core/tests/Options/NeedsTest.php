@@ -29,9 +29,14 @@ final class NeedsTest extends TestCase
         ]);
     }
 
-    private static function set(string $colour, string $by, string $light, ?ShelfSource $shelf = null): NeedSet
-    {
-        $plan = self::hall();
+    private static function set(
+        string $colour,
+        string $by,
+        string $light,
+        ?ShelfSource $shelf = null,
+        ?Plan $plan = null,
+    ): NeedSet {
+        $plan ??= self::hall();
         foreach ((new Needs($plan, $plan->run('cove'), $shelf ?? Demo::shelf()))->sets() as $set) {
             if ([$set->colour, $set->by, $set->light] === [$colour, $by, $light]) {
                 return $set;
@@ -43,7 +48,10 @@ final class NeedsTest extends TestCase
     /** @return list<OptionColumn> */
     private static function columns(Plan $plan, string $colour, string $by, string $light): array
     {
-        $plan = Demo::with($plan, self::set($colour, $by, $light)->set?->write() ?? self::fail('no options'));
+        $plan = Demo::with(
+            $plan,
+            self::set($colour, $by, $light, plan: $plan)->set?->write() ?? self::fail('no options'),
+        );
 
         return Options::for($plan, $plan->run('cove'), Demo::basis());
     }
@@ -138,6 +146,23 @@ final class NeedsTest extends TestCase
                     );
                 }
             }
+        }
+    }
+
+    /** A wall panel for a boat runs from its own cell. */
+    public function test_no_mains_panel_where_there_is_no_mains(): void
+    {
+        $boat = Demo::with(new Plan('Boat', '', places: ['hall' => new Place('hall', 'Cabin', '')]), [
+            'kind' => 'ReviseNotes',
+            'place' => 'hall',
+            'text' => "start\n3.00 cove\nbattery E1, 1 of 12 V",
+        ]);
+        foreach (['single', 'tunable'] as $colour) {
+            $column = self::columns($boat, $colour, 'panel', 'mood')[0];
+            $taken = Demo::with($boat, $column->take?->write() ?? self::fail('cannot be taken'));
+            $panel = $taken->kit[array_values($taken->items)[0]->kit]->entry;
+            self::assertInstanceOf(Control::class, $panel);
+            self::assertFalse($panel->mains, $colour);
         }
     }
 
