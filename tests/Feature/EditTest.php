@@ -109,7 +109,10 @@ final class EditTest extends TestCase
     {
         $first = $this->job->newest();
         for ($n = 2; $n <= 205; $n++) {
-            $first->replicate()->forceFill(['number' => $n, 'created_at' => $first->created_at])->save();
+            $first
+                ->replicate()
+                ->forceFill(['number' => $n, 'created_at' => $first->created_at])
+                ->save();
         }
         $numbers = [];
         $sizes = [];

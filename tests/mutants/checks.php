@@ -13,7 +13,10 @@ return [
     [
         'Checks/Site/UnitPositions.php',
         ['if ($supply->stands === null &&', 'if ($supply->stands !== null &&'],
-        ['if ($controller->stands === null && $supply?->stands', 'if ($controller->stands !== null && $supply?->stands'],
+        [
+            'if ($controller->stands === null && $supply?->stands',
+            'if ($controller->stands !== null && $supply?->stands',
+        ],
     ],
     [
         'Checks/Kit/NoControl.php',

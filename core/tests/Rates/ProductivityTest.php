@@ -29,7 +29,11 @@ final class ProductivityTest extends TestCase
             [[], 40.0, [28, 60]],
             [$productivity->kinds, 40 * $productivity->factor(Work::Stick), $productivity->range(Work::Stick, 40)],
         );
-        self::assertSame(1.0, self::productivity([60, 60, 60])->factor(Work::Seal), 'another kind is as the table says');
+        self::assertSame(
+            1.0,
+            self::productivity([60, 60, 60])->factor(Work::Seal),
+            'another kind is as the table says',
+        );
     }
 
     public function test_the_middle_is_the_geometric_mean(): void

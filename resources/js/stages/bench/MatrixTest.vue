@@ -29,9 +29,7 @@ const noted = (answer: MatrixAnswer) => void change(answer.note as Payload);
 
 <template>
     <div>
-        <p class="text-[13px] text-ink2">
-            Matrix: {{ matrix.says }}
-        </p>
+        <p class="text-[13px] text-ink2">Matrix: {{ matrix.says }}</p>
         <template v-if="matrix.question">
             <p class="mt-2 text-lg" role="status">{{ matrix.question.asks }}</p>
             <p v-if="practice" class="mt-1 text-watch">
