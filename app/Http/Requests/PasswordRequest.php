@@ -17,7 +17,7 @@ final class PasswordRequest extends FormRequest
         $own = $user instanceof User ? [$user->name, $user->email, $user->crew->name] : [];
 
         return [
-            'current' => ['required', 'string', 'max:200', 'current_password'],
+            'current' => ['bail', 'required', 'string', 'max:200', 'current_password'],
             'password' => [
                 'required',
                 'string',
