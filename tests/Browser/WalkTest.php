@@ -194,6 +194,8 @@ final class WalkTest extends BrowserTestCase
         $this->see('C1, reset: nothing seen');
         $this->press('y');
         $this->see('Look at C1: 4 quick');
+        // A second press within a second is a double press.
+        $this->find('[data-step][data-settled=true]');
         $this->press('y');
         $this->eventually(function (): bool {
             $this->press('q');
@@ -239,6 +241,8 @@ final class WalkTest extends BrowserTestCase
         }
         $this->press('y');
         $this->see('Look at C1: 4 quick');
+        // A second press within a second is a double press.
+        $this->find('[data-step][data-settled=true]');
         $this->press('y');
         $this->assertAccessible('join on site');
         $this->tabTo('input[name=listed]');

@@ -231,7 +231,9 @@ final class PeopleTest extends TestCase
             ->assertStatus(422)
             ->assertSee('not your password');
         $this->postJson('/people/password', ['current' => ['a' => 'b'], 'password' => self::GOOD])->assertStatus(422);
-        $this->postJson('/people/password', ['current' => 'long enough a word', 'password' => ['a']])->assertStatus(422);
+        $this->postJson('/people/password', ['current' => 'long enough a word', 'password' => ['a']])->assertStatus(
+            422,
+        );
         $this->postJson('/people/password', ['current' => 'long enough a word', 'password' => 'password123'])
             ->assertStatus(422)
             ->assertSee('among the first that are tried');

@@ -22,7 +22,7 @@ import RunNotes from './RunNotes.vue';
 const props = defineProps<{ answer: Answer; start: JoinStart; live: JoinAnswer | null }>();
 const { answer, reload } = provideScreen(props.answer);
 const runs = `/jobs/${props.answer.job}/join`;
-const { live, now, message, pointer, slept, lost, sleepy, waiting, stuck, picture, say, act, leave } = useLive(
+const { live, now, message, pointer, slept, lost, sleepy, waiting, stuck, picture, settled, say, act, leave } = useLive(
     { act: (run) => `${runs}/${run}`, look: (run) => `${runs}/${run}`, ahead: (run) => `${runs}/${run}/ahead` },
     props.live,
 );
@@ -132,6 +132,7 @@ watch(
         </p>
         <div v-if="picture" class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,420px)_minmax(0,1fr)]">
             <JoinStepCard
+                :data-settled="settled"
                 :picture="picture"
                 :now="now"
                 :site="site"

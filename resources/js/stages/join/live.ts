@@ -1,4 +1,4 @@
-import { useDocumentVisibility, useIntervalFn, useWakeLock } from '@vueuse/core';
+import { useDocumentVisibility, useIntervalFn, useWakeLock, useTimeoutFn } from '@vueuse/core';
 import { computed, ref, shallowRef, watch } from 'vue';
 import type { JoinPicture, JoinRefused } from '@/types/generated/responses';
 import { useActs, type Act } from '@/lib/acts';
@@ -103,6 +103,9 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
 
     /** The answer given last, and when: a double press is one. */
     let given = { text: '', at: 0 };
+    /** Whether the same answer would count again: not within the time of a double press. */
+    const settled = ref(true);
+    const settle = useTimeoutFn(() => (settled.value = true), DOUBLE, { immediate: false });
 
     function twice(what: Act): boolean {
         const text = `${what.kind} ${what.device} ${what.text}`;
@@ -115,6 +118,8 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
         if (twice(what)) {
             return;
         }
+        settled.value = what.answer === undefined;
+        settle.start();
         slept.value = 0;
         message.value = pointer.value = '';
         ahead.answer(what, now.value);
@@ -162,6 +167,7 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
 
     return {
         live,
+        settled,
         now,
         message,
         pointer,
