@@ -34,6 +34,8 @@ final class WireTest extends BrowserTestCase
     public function test_a_fix_says_what_it_costs_and_what_it_changed(): void
     {
         $this->see('Cove: visibly dull');
+        // It is calculated after the picture.
+        $this->button('Feed at 2 equal points');
         $this->js(
             '[...document.querySelectorAll("button.act")].find((b) => b.innerText.includes("2 equal points")).focus()',
         );
