@@ -22,6 +22,9 @@ final readonly class ControlReach
 
     public const NOT = 'not';
 
+    /** Kind of a hub's app, which is no kit of its own. */
+    public const APP = 'app';
+
     /** The extents, the least first. */
     public const RANK = [self::NOT => 0, self::DIMS => 1, self::ALL => 2];
 
@@ -47,7 +50,7 @@ final readonly class ControlReach
         } else {
             $text = self::words($app, $hub->name(), $colour);
         }
-        $rows = [new OptionReach(label: 'Hub’s app', reach: $app, text: $text)];
+        $rows = [new OptionReach(kind: self::APP, label: 'Hub’s app', reach: $app, text: $text)];
         foreach (self::compared() as $kind => $label) {
             $best = [self::NOT, 'none on the shelf speaks ' . Facts::way($control)];
             foreach ($shelf->ofKind($kind) as $snapshot) {
@@ -65,7 +68,7 @@ final readonly class ControlReach
                     $best = [$reach, self::words($reach, $entry->name(), $colour)];
                 }
             }
-            $rows[] = new OptionReach(label: $label, reach: $best[0], text: $best[1]);
+            $rows[] = new OptionReach(kind: $kind, label: $label, reach: $best[0], text: $best[1]);
         }
 
         return $rows;

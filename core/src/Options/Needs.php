@@ -31,10 +31,10 @@ final readonly class Needs
 
     /** Rows of {@see ControlReach} for each answer. */
     private const WORKED = [
-        'remote' => ['Remote'],
-        'panel' => ['Wall panel'],
-        'phone' => ['Hub’s app', 'Phone alone'],
-        'assistant' => ['Assistant'],
+        'remote' => ['remote'],
+        'panel' => ['panel'],
+        'phone' => [ControlReach::APP, 'phone'],
+        'assistant' => ['assistant'],
     ];
 
     private const WORDS = [
@@ -153,7 +153,7 @@ final readonly class Needs
         foreach ($colour === 'pixels' ? $this->boards() : Requirement::CONTROLS as $way) {
             $best = 0;
             foreach ($this->reach($way, $colour) as $reach) {
-                if (in_array($reach->label, self::WORKED[$by], true)) {
+                if (in_array($reach->kind, self::WORKED[$by], true)) {
                     $best = max($best, ControlReach::RANK[$reach->reach]);
                 }
             }

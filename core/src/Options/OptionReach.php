@@ -13,7 +13,9 @@ final readonly class OptionReach implements JsonWritable
 {
     use WrittenRecord;
 
+    /** @param  string  $kind  of the control on the shelf; app: that of the hub */
     public function __construct(
+        public string $kind,
         public string $label,
         #[Field(oneOf: [ControlReach::ALL, ControlReach::DIMS, ControlReach::NOT])] public string $reach,
         public string $text,
