@@ -5,7 +5,6 @@ import { heardTime, liveIn } from '@/lib/clock';
 import { watchPages } from '@/lib/connection';
 import { applyFace } from '@/lib/face';
 import { applyKeys } from '@/lib/keys';
-import { startActs } from '@/lib/acts';
 import { forgetKeptPage, watchPast } from '@/lib/past';
 import { startOutbox } from '@/lib/outbox';
 
@@ -38,7 +37,6 @@ createInertiaApp({
         watchPages();
         watchPast();
         startOutbox();
-        startActs();
     },
     // Its style is in app.css: the page may not add style elements.
     progress: { delay: 300, includeCSS: false },

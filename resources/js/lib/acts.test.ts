@@ -30,11 +30,12 @@ beforeEach(() => {
 });
 
 async function page(url = '/runs/1') {
-    const { startActs, useActs } = await import('./acts');
+    const { useActs } = await import('./acts');
+    const { startOutbox } = await import('./outbox');
     const refused: string[] = [];
     const taken: object[] = [];
     let box!: ReturnType<typeof useActs>;
-    startActs();
+    startOutbox();
     createApp(
         defineComponent({
             setup() {
@@ -84,9 +85,9 @@ test('without a signal acts wait in their order, each with its own name and mome
     await vi.waitFor(() => expect(box.waiting.value).toBe(3));
     expect(box.reached.value).toBe(false);
     server = () => ours(200, { refused: [] });
-    const { sendActs } = await import('./acts');
+    const { sendUnsent } = await import('./outbox');
     await vi.waitFor(async () => {
-        await sendActs();
+        await sendUnsent();
         expect(box.waiting.value).toBe(0);
     });
     const { acts } = sent.at(-1)!;
@@ -131,13 +132,13 @@ test('what somebody else did waits for them, is sent in their name, and is told'
     server = () => ours(200, { refused: [] });
     sent = [];
     const second = await page();
-    const { sendActs, useWaitingActs } = await import('./acts');
-    await vi.waitFor(() => expect(useWaitingActs().others.value.map((a) => a.who)).toEqual(['One']));
-    await sendActs();
+    const { sendUnsent, useUnsent } = await import('./outbox');
+    await vi.waitFor(() => expect(useUnsent().others.value.map((a) => a.who)).toEqual(['One']));
+    await sendUnsent();
     expect(sent).toEqual([]);
     expect(second.box.waiting.value).toBe(0);
     signedIn = { id: 5, name: 'One' };
-    await sendActs();
+    await sendUnsent();
     expect(sent.map((s) => [s.by, s.acts[0]?.kind])).toEqual([['5', 'tap']]);
 });
 
@@ -157,9 +158,9 @@ test('a batch that is refused whole goes one by one: only what the server will n
         good.push(...one.acts.map((a) => a.kind));
         return ours(200, { refused: [] });
     };
-    const { sendActs } = await import('./acts');
+    const { sendUnsent } = await import('./outbox');
     await vi.waitFor(async () => {
-        await sendActs();
+        await sendUnsent();
         expect(first.box.waiting.value).toBe(0);
     });
     expect(good).toEqual(['power-on', 'tap']);
@@ -174,9 +175,9 @@ test('what is refused while its page is closed is kept with the reason until it 
     vi.resetModules();
     server = () => ours(404, { message: 'gone' });
     await page('/runs/2');
-    const { useWaitingActs } = await import('./acts');
-    const waiting = useWaitingActs();
+    const { drop, useUnsent } = await import('./outbox');
+    const waiting = useUnsent();
     await vi.waitFor(() => expect(waiting.refused.value.map((a) => a.refused)).toHaveLength(1));
-    await waiting.discard(waiting.refused.value[0]!);
+    await drop(waiting.refused.value[0]!);
     expect(waiting.refused.value).toEqual([]);
 });

@@ -1,22 +1,57 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb';
-import type { KeptAct } from './acts';
-import type { Press } from './outbox';
+import type { Act } from './acts';
+import type { Unsent } from './outbox';
+import { pageOf, type Note, type Tick } from './ticks';
 
-/** Unsent data on this device: ticks and entries of jobs, and hand actions of runs. */
+/** Unsent data on this device. */
 interface Box extends DBSchema {
-    presses: { key: string; value: Press; indexes: { job: number } };
-    acts: { key: string; value: KeptAct; indexes: { url: string } };
+    unsent: { key: string; value: Unsent };
 }
+
+/** As earlier versions of this page kept it, in a store for ticks and entries and one for hand actions. */
+type OldEntry = { at: string; by?: number; who?: string; refused?: string };
+type OldPress = OldEntry & Tick & { uuid: string; job: number; note?: Note };
+type OldAct = Omit<OldEntry, 'at'> & Act & { client: string; url: string; at: number };
+
+const fromPress = ({ uuid, job, step, done, minutes, note, at, ...whose }: OldPress): Unsent => ({
+    id: uuid,
+    kind: note ? 'note' : 'tick',
+    url: `/jobs/${job}/${note ? 'bench/log' : 'build/tick'}`,
+    page: pageOf(job),
+    at: Date.parse(at),
+    ...whose,
+    body: note ?? { step, done, minutes },
+});
+const fromAct = ({ client, url, at, by, who, refused, kind, device, text, room }: OldAct): Unsent => ({
+    id: client,
+    kind: 'act',
+    url,
+    page: url,
+    at,
+    by,
+    who,
+    refused,
+    body: { kind, device, text, room },
+});
 
 let store: Promise<IDBPDatabase<Box>> | undefined;
 
 function open(): Promise<IDBPDatabase<Box>> {
-    return (store ??= openDB<Box>('ember-dusk', 2, {
-        upgrade(db, from) {
-            if (from < 1) {
-                db.createObjectStore('presses', { keyPath: 'uuid' }).createIndex('job', 'job');
+    return (store ??= openDB<Box>('ember-dusk', 3, {
+        async upgrade(db, from, to, change) {
+            const unsent = db.createObjectStore('unsent', { keyPath: 'id' });
+            const old = change.db as unknown as IDBDatabase;
+            for (const [name, read] of [
+                ['presses', fromPress],
+                ['acts', fromAct],
+            ] as [string, (one: never) => Unsent][]) {
+                if (old.objectStoreNames.contains(name)) {
+                    for (const one of await change.objectStore(name as 'unsent').getAll()) {
+                        await unsent.put(read(one as never));
+                    }
+                    old.deleteObjectStore(name);
+                }
             }
-            db.createObjectStore('acts', { keyPath: 'client' }).createIndex('url', 'url');
         },
     }));
 }

@@ -36,12 +36,13 @@ beforeEach(() => {
 /** A page with an outbox for a job. */
 async function page(job = 1) {
     const outbox = await import('./outbox');
-    let box!: ReturnType<typeof outbox.useOutbox<object>>;
+    const { useTicks } = await import('./ticks');
+    let box!: ReturnType<typeof useTicks>;
     const taken: object[] = [];
     createApp(
         defineComponent({
             setup() {
-                box = outbox.useOutbox<object>(job, () => ({
+                box = useTicks(job, () => ({
                     known: 'dry-cove:d1',
                     take: (answer) => void taken.push(answer),
                 }));
@@ -49,7 +50,7 @@ async function page(job = 1) {
             },
         }),
     ).mount(document.createElement('div'));
-    return { box, taken, waiting: outbox.useWaiting(), send: outbox.sendPresses };
+    return { box, taken, waiting: outbox.useUnsent(), send: outbox.sendUnsent };
 }
 
 test('presses are sent in their order and each later than the one before, and the page takes the answers', async () => {
@@ -88,7 +89,7 @@ test('what the server will never take is kept and said, and does not hold up the
     const { box, waiting } = await page();
     await box.press('gone', true, 10);
     await box.press('dry-cove', true, 30);
-    expect(waiting.refused.value.map((p) => [p.step, p.refused])).toEqual([
+    expect(waiting.refused.value.map((e) => [(e.body as { step: string }).step, e.refused])).toEqual([
         ['gone', 'The job has no such step any more.'],
     ]);
     expect(sent.map((s) => s.body.step)).toEqual(['gone', 'dry-cove']);
@@ -117,4 +118,48 @@ test('a store that does not answer holds up nothing: what was pressed is sent fr
     expect(sent.map((s) => s.body.step)).toEqual(['dry-cove']);
     expect(waiting.mine.value).toEqual([]);
     vi.useRealTimers();
+});
+
+test('what an earlier version of the page has left is sent, ticks, entries and hand actions in their order', async () => {
+    const { openDB } = await import('idb');
+    const old = await openDB('ember-dusk', 2, {
+        upgrade(db) {
+            db.createObjectStore('presses', { keyPath: 'uuid' }).createIndex('job', 'job');
+            db.createObjectStore('acts', { keyPath: 'client' }).createIndex('url', 'url');
+        },
+    });
+    const at = (second: number) => new Date(Date.UTC(2026, 0, 5, 8, 0, second)).toISOString();
+    const tick = { job: 1, step: 'dry-cove', done: true, minutes: 30 };
+    await old.put('presses', { ...tick, uuid: 'u1', at: at(1), by: 5, who: 'One' });
+    const note = { kind: 'remark', place: 'r1', command: '', value: null, text: 'Damp', by: '', sure: false };
+    await old.put('presses', { ...tick, uuid: 'u3', step: '', at: at(3), note: { ...note, practice: null } });
+    await old.put('acts', {
+        client: 'u2',
+        url: '/runs/7/act',
+        at: Date.parse(at(2)),
+        kind: 'tap',
+        device: 'h1',
+        by: 5,
+    });
+    old.close();
+    server = () => ours(200, { refused: [] });
+    const { send, waiting } = await page();
+    await send();
+    const bodies = sent.map((s) => s.body as unknown as Record<string, unknown>);
+    expect(sent.map((s) => s.url)).toEqual(['/jobs/1/build/tick', '/runs/7/act', '/jobs/1/bench/log']);
+    expect(bodies[0]).toMatchObject({ step: 'dry-cove', done: true, minutes: 30, uuid: 'u1', at: at(1) });
+    expect(bodies[1]).toEqual({ acts: [{ kind: 'tap', device: 'h1', client: 'u2', at: Date.parse(at(2)) }] });
+    expect(bodies[2]).toMatchObject({ ...note, uuid: 'u3', at: at(3) });
+    expect(waiting.mine.value).toEqual([]);
+});
+
+test('an address that takes nothing for now does not hold up the others', async () => {
+    server = (one) => (one.url.includes('/jobs/1/') ? ours(500, { message: 'Broken.' }) : ours(200, {}));
+    const first = await page(1);
+    const second = await page(2);
+    await first.box.press('dry-cove', true, 30);
+    await second.box.press('dry-cove', true, 30);
+    expect(second.waiting.mine.value.map((e) => e.page)).toEqual(['job 1']);
+    expect(first.waiting.troubleOf(first.waiting.mine.value)).toBe('Broken.');
+    expect(first.waiting.reached.value).toBe(true);
 });

@@ -3,30 +3,28 @@ import { Link } from '@inertiajs/vue3';
 import { computed } from 'vue';
 import { pageRefusal } from '@/lib/connection';
 import { IN_BETWEEN } from '@/lib/http';
-import { useWaitingActs } from '@/lib/acts';
-import { useWaiting } from '@/lib/outbox';
+import { drop, useUnsent } from '@/lib/outbox';
+import { pageOf } from '@/lib/ticks';
 
 /** Unsent entries on this device, their owner, and the reason for a failed page. On every page. */
 defineProps<{ job?: number }>();
-const { reached, trouble, mine, others, refused } = useWaiting();
-const acts = useWaitingActs();
+const { reached, troubleOf, mine: all, others, refused } = useUnsent();
+/** Those of a run are shown by its page. */
+const mine = computed(() => all.value.filter((e) => e.kind !== 'act'));
+const trouble = computed(() => troubleOf(mine.value));
 /** Ticks and log entries. */
-const word = computed(() => (mine.value.some((p) => p.note) ? ['entry', 'entries'] : ['tick', 'ticks']));
+const word = computed(() => (mine.value.some((e) => e.kind === 'note') ? ['entry', 'entries'] : ['tick', 'ticks']));
 const ticks = (n: number) => (n === 1 ? `1 ${word.value[0]}` : `${n} ${word.value[1]}`);
+const SAID = { tick: 'A tick', note: 'An entry', act: 'A step of a join run or lesson' };
 const whose = computed(() => {
     const count = new Map<string, number>();
-    [...others.value, ...acts.others.value].forEach(({ who = 'another person' }) =>
-        count.set(who, (count.get(who) ?? 0) + 1),
-    );
+    others.value.forEach(({ who = 'another person' }) => count.set(who, (count.get(who) ?? 0) + 1));
     return [...count].map(([who, n]) => ({ who, n }));
 });
 </script>
 
 <template>
-    <div
-        v-if="pageRefusal || mine.length || whose.length || refused.length || acts.refused.value.length"
-        class="no-print"
-    >
+    <div v-if="pageRefusal || mine.length || whose.length || refused.length" class="no-print">
         <p v-if="pageRefusal" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
             {{ pageRefusal }} The open page stays as it is.
             <button type="button" class="act" @click="pageRefusal = ''">Understood</button>
@@ -46,24 +44,14 @@ const whose = computed(() => {
             {{ one.who }} signs in here.
         </p>
         <p
-            v-for="one in refused.filter((p) => p.job !== job)"
-            :key="one.uuid"
+            v-for="one in refused.filter((e) => e.page !== (job ? pageOf(job) : ''))"
+            :key="one.id"
             role="alert"
             class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1"
         >
-            {{ one.note ? 'An entry' : 'A tick' }} was not accepted: {{ one.refused }}
-            <Link class="act" :href="`/jobs/${one.job}/${one.note ? 'bench' : 'build'}`"
-                >Go to its {{ one.note ? 'Bench' : 'Build' }}</Link
-            >
-        </p>
-        <p
-            v-for="one in acts.refused.value"
-            :key="one.client"
-            role="alert"
-            class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1"
-        >
-            A step of a join run or lesson ({{ one.device || one.kind }}) was not accepted: {{ one.refused }}
-            <button type="button" class="act" @click="acts.discard(one)">Discard</button>
+            {{ SAID[one.kind] }} was not accepted: {{ one.refused }}
+            <button v-if="one.kind === 'act'" type="button" class="act" @click="drop(one)">Discard</button>
+            <Link v-else class="act" :href="one.url.slice(0, one.url.lastIndexOf('/'))">Go to its page</Link>
         </p>
     </div>
 </template>

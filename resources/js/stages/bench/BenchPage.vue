@@ -4,6 +4,7 @@ import { computed, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import { pressedOnce } from '@/lib/once';
 import { provideScreen } from '@/lib/screen';
+import type { Note, Tick } from '@/lib/ticks';
 import type { Answer, BenchAnswer } from '@/types/generated/responses';
 import { useBench } from './bench';
 import ColourTest from './ColourTest.vue';
@@ -36,8 +37,14 @@ const at = computed(() =>
     ),
 );
 const test = computed(() => tests.value[at.value]);
-const waiting = computed(() => box.notes.value.filter((p) => p.note!.place.startsWith(bench.value.run)));
-const waitingReadings = computed(() => box.notes.value.filter((p) => p.note!.kind === 'reading').length);
+const waiting = computed(() => box.notes.value.filter((p) => p.body.place.startsWith(bench.value.run)));
+/** Refused entries and ticks of tests; a step of the timetable is told at Build. */
+const refusedHere = computed(() =>
+    box.refused.value
+        .filter((e) => e.kind === 'note' || (e.body as Tick).step.includes('/'))
+        .map((e) => ({ ...e, place: e.kind === 'note' ? `${(e.body as Note).place}: ` : '' })),
+);
+const waitingReadings = computed(() => box.notes.value.filter((p) => p.body.kind === 'reading').length);
 watch(
     () => bench.value.run,
     () => {
@@ -188,13 +195,8 @@ const things = computed(() =>
                 <button type="button" class="act ml-2" @click="leave()">End the practice</button>
             </p>
             <p v-if="refused" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">{{ refused }}</p>
-            <p
-                v-for="one in box.refused.value.filter((p) => p.note || p.step.includes('/'))"
-                :key="one.uuid"
-                role="alert"
-                class="mt-2 text-stop"
-            >
-                {{ one.note ? `${one.note.place}: ` : '' }}{{ one.refused }}
+            <p v-for="one in refusedHere" :key="one.id" role="alert" class="mt-2 text-stop">
+                {{ one.place }}{{ one.refused }}
                 <button type="button" class="act" @click="box.drop(one)">Discard</button>
             </p>
             <div class="mt-3 grid gap-x-7 lg:grid-cols-[188px_minmax(0,1fr)]">
@@ -252,7 +254,7 @@ const things = computed(() =>
                         class="mt-3"
                         :colours="bench.colours"
                         :practice="practice !== null"
-                        :waits="waiting.map((p) => p.note!.command)"
+                        :waits="waiting.map((p) => p.body.command)"
                         @seen="seen"
                         @ask="askColour"
                         @mended="mended(bench.colours!.mends, bench.colours!.verdict)"
@@ -269,7 +271,7 @@ const things = computed(() =>
                         class="mt-3"
                         :count="bench.count"
                         :practice="practice !== null"
-                        :waits="waiting.some((p) => p.note!.kind === 'count')"
+                        :waits="waiting.some((p) => p.body.kind === 'count')"
                         @lit="lit"
                         @ask="askCount"
                         @mended="mended(bench.count!.mends, bench.count!.says)"

@@ -5,7 +5,7 @@ import { computed, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import { ask, inWords } from '@/lib/http';
 import { onlyNewest } from '@/lib/newest';
-import { useOutbox } from '@/lib/outbox';
+import { useTicks } from '@/lib/ticks';
 import { provideScreen } from '@/lib/screen';
 import type { Answer, LogLine, LogPage, LogImportCounts } from '@/types/generated/responses';
 import StrikeOut from './StrikeOut.vue';
@@ -25,7 +25,7 @@ const said = ref('');
 const picker = ref<HTMLInputElement>();
 const field = ref<HTMLInputElement>();
 const url = (what: string) => `/jobs/${props.answer.job}/${what}`;
-const box = useOutbox<Answer>(props.answer.job, () => ({ known: undefined, take: () => void look() }));
+const box = useTicks(props.answer.job, () => ({ take: () => void look() }));
 const pages = computed(() => log.value.pages);
 const days = computed(() => {
     const found = new Map<string, LogPage['lines']>();
@@ -102,7 +102,7 @@ async function take(): Promise<void> {
         picker.value.value = '';
     }
 }
-const waits = (uuid: string) => box.notes.value.some((p) => p.note!.command === uuid);
+const waits = (uuid: string) => box.notes.value.some((p) => p.body.command === uuid);
 const shortcuts = [
     { key: 'f', what: 'Search the log', act: () => field.value?.focus() },
     { key: 'b', what: 'Back to the bench', act: () => router.visit(url('bench')) },

@@ -1,9 +1,9 @@
 import { computed, ref, shallowRef, watch } from 'vue';
 import { ask, inWords } from '@/lib/http';
 import { onlyNewest } from '@/lib/newest';
-import { useOutbox, type Note } from '@/lib/outbox';
+import { useTicks, type Note } from '@/lib/ticks';
 import type { ScreenStore } from '@/lib/screen';
-import type { Answer, BenchAnswer, BenchTest } from '@/types/generated/responses';
+import type { BenchAnswer, BenchTest } from '@/types/generated/responses';
 
 /** Answer for neighbours of different colours. */
 export const MANY = -1;
@@ -17,7 +17,7 @@ export function useBench(job: number, store: ScreenStore, first: BenchAnswer) {
     const busy = ref(false);
     const bench = computed(() => looked.value.bench);
     const practice = computed(() => looked.value.practice);
-    const box = useOutbox<Answer>(job, () => ({ known: undefined, take: () => void refresh() }));
+    const box = useTicks(job, () => ({ take: () => void refresh() }));
     const query = (run: string) => `run=${run}${practice.value ? `&practice=${practice.value.id}` : ''}`;
 
     /** The run that was chosen last: another may still be shown. */

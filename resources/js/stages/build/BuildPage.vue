@@ -8,7 +8,7 @@ import { ask, inWords } from '@/lib/http';
 import { provideScreen } from '@/lib/screen';
 import { useMoving } from './moving';
 import { useTicked } from './ticked';
-import { useOutbox } from '@/lib/outbox';
+import { useTicks, type Note, type Tick } from '@/lib/ticks';
 import DayLanes from './DayLanes.vue';
 import type { Answer, Visit } from '@/types/generated/responses';
 import { hoursOf } from '@/lib/hours';
@@ -20,7 +20,10 @@ const chosen = ref('');
 const refused = ref('');
 const visiting = ref(false);
 const url = (what: string) => `/jobs/${props.answer.job}/${what}`;
-const box = useOutbox<Answer>(props.answer.job, store.beside);
+const box = useTicks(props.answer.job, () => {
+    const page = store.beside();
+    return { known: page.known, take: (answer) => page.take(answer as Answer) };
+});
 const moving = useMoving(
     props.answer.job,
     () => build.value,
@@ -47,6 +50,13 @@ async function copy(text: string): Promise<void> {
         () => 'Not copied: mark the text and copy it.',
     );
 }
+/** What was not accepted, with its step or the part that an entry of the log is about. */
+const refusedTicks = computed(() =>
+    box.refused.value.map((one) => {
+        const { step } = one.body as Tick;
+        return { ...one, of: one.kind === 'note' ? (one.body as Note).place : (steps.value.get(step)?.title ?? step) };
+    }),
+);
 const finished = computed(() => (build.value?.steps ?? []).filter((s) => s.done && !stayed.value.has(s.id)));
 const clock = (minute: number) => hoursOf(build.value?.begins ?? 8, minute);
 const said = (day: string) =>
@@ -132,8 +142,8 @@ onMounted(() => {
                     ><a v-if="build.slots.length" class="act" :href="url('build.ics')">Calendar <kbd>C</kbd></a></span
                 >
             </div>
-            <p v-for="one in box.refused.value" :key="one.uuid" role="alert" class="mb-2 text-stop">
-                {{ steps.get(one.step)?.title ?? one.step }}: {{ one.refused }}
+            <p v-for="one in refusedTicks" :key="one.id" role="alert" class="mb-2 text-stop">
+                {{ one.of }}: {{ one.refused }}
                 <button type="button" class="act" @click="box.drop(one)">Discard</button>
             </p>
             <p v-if="refused && !visiting" role="alert" class="text-stop">{{ refused }}</p>
