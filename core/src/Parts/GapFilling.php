@@ -9,21 +9,23 @@ namespace EmberDusk\Parts;
  */
 final readonly class GapFilling
 {
+    /** @param  list<FilledLength>  $filled */
+    public function __construct(public array $filled, public int $joints) {}
+
     /**
      * @param  Cuts  $fixed  of the entire pieces, offcuts first
      * @param  list<int>  $parted  mm
      * @param  list<int>  $offcuts  mm
      * @param  int  $bought  lengths that are bought
      * @param  int  $kerf  mm of a cut, as in JointedCuts
-     * @return array{list<array{int, list<array{int, int, int}>}>, int}|null lengths with their cuts as in JointedCuts, joints; null if the cuts leave
-     *     too little
+     * @return self|null null if the cuts leave too little
      */
-    public static function for(Cuts $fixed, array $parted, int $stock, array $offcuts, int $bought, int $kerf): ?array
+    public static function for(Cuts $fixed, array $parted, int $stock, array $offcuts, int $bought, int $kerf): ?self
     {
         $lengths = $cut = $room = [];
         foreach (self::lengths($fixed, $stock, $offcuts, $bought) as [$length, $pieces]) {
             $lengths[] = $length;
-            $cut[] = array_map(static fn(int $mm): array => [$mm, $mm, JointedCuts::WHOLE], $pieces);
+            $cut[] = array_map(static fn(int $mm): CutPart => new CutPart($mm, $mm, CutPart::WHOLE), $pieces);
             $room[] = $length - array_sum($pieces);
         }
         rsort($parted);
@@ -35,7 +37,7 @@ final readonly class GapFilling
                 if ($part <= $kerf) {
                     return null;
                 }
-                $cut[$into][] = [$part, $whole, $part === $whole ? JointedCuts::UNCUT : $n + 2];
+                $cut[$into][] = new CutPart($part, $whole, $part === $whole ? CutPart::UNCUT : $n + 2);
                 $room[$into] -= $part;
                 $joints += (int) ($part < $mm);
             }
@@ -43,11 +45,11 @@ final readonly class GapFilling
         $filled = [];
         foreach ($cut as $n => $pieces) {
             if ($pieces !== []) {
-                $filled[] = [$lengths[$n], $pieces];
+                $filled[] = new FilledLength($lengths[$n], $pieces);
             }
         }
 
-        return [$filled, $joints];
+        return new self($filled, $joints);
     }
 
     /**

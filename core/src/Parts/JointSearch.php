@@ -16,16 +16,13 @@ final class JointSearch
     /** @var array<string, array<int, int>> remaining pieces by mm, longest first: whole ones and divisible ones */
     private array $left;
 
-    /**
-     * @var list<array{int, list<array{int, int, int}>}> lengths, and of each piece in them its mm, the mm of the
-     *     whole, and WHOLE, UNCUT or a number that the parts of one piece share
-     */
+    /** @var list<FilledLength> */
     public array $filled = [];
 
     public int $looked = 0;
 
     /** The number that the parts of one piece share. */
-    private int $parts = JointedCuts::UNCUT;
+    private int $parts = CutPart::UNCUT;
 
     /** @var array<string, true> the rest where no way goes on */
     private array $dead = [];
@@ -48,13 +45,13 @@ final class JointSearch
     public function joints(): int
     {
         $parts = [];
-        foreach ($this->filled as [, $cuts]) {
-            foreach ($cuts as [, , $number]) {
-                $parts[$number] = ($parts[$number] ?? -1) + 1;
+        foreach ($this->filled as $length) {
+            foreach ($length->parts as $part) {
+                $parts[$part->number] = ($parts[$part->number] ?? -1) + 1;
             }
         }
 
-        return array_sum(array_diff_key($parts, [JointedCuts::WHOLE => 0, JointedCuts::UNCUT => 0]));
+        return array_sum(array_diff_key($parts, [CutPart::WHOLE => 0, CutPart::UNCUT => 0]));
     }
 
     public function gaveUp(): bool
@@ -73,7 +70,7 @@ final class JointSearch
         if ($this->hopeless(0, $joints)) {
             return false;
         }
-        $longest = [max($whole, $parted), $parted > $whole ? JointedCuts::UNCUT : JointedCuts::WHOLE];
+        $longest = [max($whole, $parted), $parted > $whole ? CutPart::UNCUT : CutPart::WHOLE];
         foreach (array_keys($this->stock) as $length) {
             $this->open($length);
             if ($this->fill(length: $length, carried: 0, of: [0, 0], joints: $joints, with: $longest)) {
@@ -104,15 +101,16 @@ final class JointSearch
                 return true;
             }
             if ($joints > 0) {
-                foreach ($this->ways($length, ['whole']) as [$room, $way]) {
+                foreach ($this->ways($length, ['whole']) as $way) {
+                    $room = $way->room;
                     if ($room > $this->kerf && $room < $carried && $this->looked++ <= self::MOST) {
-                        $this->take($way);
-                        $this->filled[] = [$length, [[$room, ...$of], ...$way]];
+                        $this->take($way->parts);
+                        $this->filled[] = new FilledLength($length, [new CutPart($room, ...$of), ...$way->parts]);
                         if ($this->carry($carried - $room + $this->kerf, $of, $joints - 1)) {
                             return true;
                         }
                         array_pop($this->filled);
-                        $this->back($way);
+                        $this->back($way->parts);
                     }
                 }
             }
@@ -131,37 +129,39 @@ final class JointSearch
     private function fill(int $length, int $carried, array $of, int $joints, ?array $with): bool
     {
         $slack = $this->slack() + $length - $carried;
-        foreach ($this->ways($length - $carried, ['whole', 'parted']) as [$room, $way]) {
+        foreach ($this->ways($length - $carried, ['whole', 'parted']) as $way) {
+            $room = $way->room;
             if ($room > $slack && $joints === 0) {
                 break;
             }
             if ($this->looked++ > self::MOST) {
                 return false;
             }
-            $has = $with === null || in_array([$with[0], $with[0], $with[1]], $way, true);
-            $this->take($way);
-            $cut = [...$carried > 0 ? [[$carried, ...$of]] : [], ...$way];
-            $this->filled[] = [$length, $cut];
+            $has = $with === null || self::holds($way, ...$with);
+            $this->take($way->parts);
+            $cut = [...$carried > 0 ? [new CutPart($carried, ...$of)] : [], ...$way->parts];
+            $this->filled[] = new FilledLength($length, $cut);
             if ($has && $room <= $slack && $this->group($joints)) {
                 return true;
             }
             array_pop($this->filled);
             if ($room > $this->kerf && $joints > 0) {
                 foreach (array_keys($this->left['parted']) as $mm) {
-                    if ($mm <= $room || (!$has && $with !== [$mm, JointedCuts::UNCUT])) {
+                    if ($mm <= $room || (!$has && $with !== [$mm, CutPart::UNCUT])) {
                         continue;
                     }
-                    $this->take([[$mm, $mm, JointedCuts::UNCUT]]);
+                    $uncut = [new CutPart($mm, $mm, CutPart::UNCUT)];
+                    $this->take($uncut);
                     $parts = [$mm, ++$this->parts];
-                    $this->filled[] = [$length, [...$cut, [$room, ...$parts]]];
+                    $this->filled[] = new FilledLength($length, [...$cut, new CutPart($room, ...$parts)]);
                     if ($this->carry($mm - $room + $this->kerf, $parts, $joints - 1)) {
                         return true;
                     }
                     array_pop($this->filled);
-                    $this->back([[$mm, $mm, JointedCuts::UNCUT]]);
+                    $this->back($uncut);
                 }
             }
-            $this->back($way);
+            $this->back($way->parts);
         }
 
         return false;
@@ -169,32 +169,47 @@ final class JointSearch
 
     /**
      * @param  list<'whole'|'parted'>  $lists
-     * @return list<array{int, list<array{int, int, int}>}> ways to put pieces into so much room, each with the room that is left, the fullest first
+     * @return list<CutWay> ways to put pieces into so much room, the fullest first
      */
     private function ways(int $room, array $lists): array
     {
         $sizes = [];
         foreach ($lists as $list) {
             foreach ($this->left[$list] as $mm => $count) {
-                $sizes[] = [$mm, $list === 'parted' ? JointedCuts::UNCUT : JointedCuts::WHOLE, $count];
+                $sizes[] = [$mm, $list === 'parted' ? CutPart::UNCUT : CutPart::WHOLE, $count];
             }
         }
         $ways = [];
         $open = [[0, $room, [], 0]];
         while ($open !== [] && count($ways) < self::MOST) {
             [$at, $rest, $way, $same] = array_pop($open);
-            $ways[] = [$rest, $way];
+            $ways[] = new CutWay($rest, $way);
             for ($n = $at; $n < count($sizes); $n++) {
                 [$mm, $parted, $count] = $sizes[$n];
                 $taken = $n === $at ? $same : 0;
                 if ($mm <= $rest && $taken < $count) {
-                    $open[] = [$n, $rest - $mm, [...$way, [$mm, $mm, $parted]], $taken + 1];
+                    $open[] = [$n, $rest - $mm, [...$way, new CutPart($mm, $mm, $parted)], $taken + 1];
                 }
             }
         }
-        usort($ways, static fn(array $a, array $b): int => [$a[0], count($a[1])] <=> [$b[0], count($b[1])]);
+        usort(
+            $ways,
+            static fn(CutWay $a, CutWay $b): int => [$a->room, count($a->parts)] <=> [$b->room, count($b->parts)],
+        );
 
         return $ways;
+    }
+
+    /** Whether a piece of so many mm, that may be parted or not, is in a way as one. */
+    private static function holds(CutWay $way, int $mm, int $number): bool
+    {
+        foreach ($way->parts as $part) {
+            if ($part->length === $mm && $part->number === $number) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** Remaining millimetres of all lengths, minus the uncut pieces. */
@@ -237,22 +252,24 @@ final class JointSearch
         $this->stock[$length] = ($this->stock[$length] ?? 0) + 1;
     }
 
-    /** @param  list<array{int, int, int}>  $way */
-    private function take(array $way): void
+    /** @param  list<CutPart>  $parts */
+    private function take(array $parts): void
     {
-        foreach ($way as [$mm, , $parted]) {
-            $list = $parted === JointedCuts::WHOLE ? 'whole' : 'parted';
+        foreach ($parts as $part) {
+            $mm = $part->length;
+            $list = $part->number === CutPart::WHOLE ? 'whole' : 'parted';
             if (--$this->left[$list][$mm] === 0) {
                 unset($this->left[$list][$mm]);
             }
         }
     }
 
-    /** @param  list<array{int, int, int}>  $way */
-    private function back(array $way): void
+    /** @param  list<CutPart>  $parts */
+    private function back(array $parts): void
     {
-        foreach ($way as [$mm, , $parted]) {
-            $list = $parted === JointedCuts::WHOLE ? 'whole' : 'parted';
+        foreach ($parts as $part) {
+            $mm = $part->length;
+            $list = $part->number === CutPart::WHOLE ? 'whole' : 'parted';
             $this->left[$list][$mm] = ($this->left[$list][$mm] ?? 0) + 1;
         }
         krsort($this->left['whole']);

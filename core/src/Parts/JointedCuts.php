@@ -16,23 +16,22 @@ namespace EmberDusk\Parts;
  */
 final readonly class JointedCuts
 {
-    /** May not be parted; may be and is not. */
-    public const WHOLE = 0;
-
-    public const UNCUT = 1;
-
     /** Pieces up to which every way is looked at. */
     private const PIECES = 24;
+
+    /**
+     * @param  list<FilledLength>  $filled  lengths with their cuts
+     * @param  bool  $proven  whether fewer bought lengths, or fewer joints, are proven impossible
+     */
+    private function __construct(public array $filled, public int $bought, public int $joints, public bool $proven) {}
 
     /**
      * @param  list<int>  $whole  mm
      * @param  list<int>  $parted  mm
      * @param  list<int>  $offcuts  mm
      * @param  int  $kerf  mm of a cut, which everything else has on top
-     * @return array{list<array{int, list<array{int, int, int}>}>, int, int, bool} lengths with their cuts, as in $filled; number bought; joints;
-     *     whether fewer of either are proven impossible
      */
-    public static function for(array $whole, array $parted, int $stock, array $offcuts, int $kerf = 0): array
+    public static function for(array $whole, array $parted, int $stock, array $offcuts, int $kerf = 0): self
     {
         $fixed = CutList::for($whole, $stock, $offcuts);
         $bought = max(
@@ -56,12 +55,12 @@ final readonly class JointedCuts
             // A sum that just suffices may fail with the kerf; no length ends in more than one joint.
             $search = new JointSearch(kerf: $kerf, stock: $lies($bought), whole: $whole, parted: $parted);
             if ($search->group(count($lies($bought)))) {
-                $guess = [$search->filled, $search->joints()];
+                $guess = new GapFilling($search->filled, $search->joints());
                 break;
             }
             $proven = $proven && !$search->gaveUp();
         }
-        [$filled, $joints] = $guess;
+        [$filled, $joints] = [$guess->filled, $guess->joints];
         $longest = max([$stock, ...$offcuts]) - $kerf;
         $least = array_sum(array_map(static fn(int $mm): int => (int) ceil(($mm - $kerf) / $longest) - 1, $parted));
         $searched = count($whole) + count($parted) <= self::PIECES;
@@ -77,6 +76,6 @@ final readonly class JointedCuts
             $joints--;
         }
 
-        return [$filled, $bought, $joints, $proven && ($joints === $least || $searched)];
+        return new self($filled, $bought, $joints, $proven && ($joints === $least || $searched));
     }
 }

@@ -45,10 +45,11 @@ final readonly class PartsList
         $fixings = new Fixings($plan, $uses, $wanted);
         $lengths = PiecesToCut::for($plan, $shelf);
         $cuts = $bought = $joined = [];
-        foreach ($lengths->of as $id => [$kit, $group, $pieces]) {
+        foreach ($lengths->of as $id => $stock) {
+            [$kit, $group] = [$stock->kit, $stock->group];
             $cuts[] = $cut = $lengths->cut($id, $offcuts[$id] ?? []);
             $bought[$id] = $cut->bought;
-            foreach ($pieces as $piece) {
+            foreach ($stock->pieces as $piece) {
                 $wanted->add(
                     kit: $kit,
                     group: $group,

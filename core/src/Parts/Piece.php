@@ -10,7 +10,7 @@ final readonly class Piece
     /**
      * @param  float  $mm  from cut mark to cut mark
      * @param  string  $run  id
-     * @param  string  $joints  of Making::JOINTS
+     * @param  string  $joints  of Assembly::JOINTS
      */
     public function __construct(
         public float $mm,

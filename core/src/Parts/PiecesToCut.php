@@ -20,7 +20,7 @@ final readonly class PiecesToCut
     private const SAW = 3;
 
     /**
-     * @param  array<string, array{KitSnapshot, string, list<Piece>}>  $of  by shelf id: kit, group, pieces
+     * @param  array<string, StockPieces>  $of  by shelf id
      * @param  list<string>  $lacking needs that the shelf does not cover
      */
     private function __construct(private Plan $plan, public array $of, public array $lacking) {}
@@ -56,15 +56,17 @@ final readonly class PiecesToCut
                 }
                 $id = $kit->entry->id();
                 foreach ($sections as $n => $pieces) {
-                    $of[$id] ??= [$kit, $group, []];
+                    $of[$id] ??= new StockPieces($kit, $group, []);
                     foreach ($pieces as $k => $metres) {
-                        $of[$id][2][] = new Piece(
-                            1000 * $metres,
-                            $run->name() .
-                                (count($sections) > 1 ? ' section ' . ($n + 1) : '') .
-                                (count($pieces) > 1 ? ' wall ' . ($k + 1) : ''),
-                            $run->id,
-                            $joints,
+                        $of[$id] = $of[$id]->and(
+                            new Piece(
+                                1000 * $metres,
+                                $run->name() .
+                                    (count($sections) > 1 ? ' section ' . ($n + 1) : '') .
+                                    (count($pieces) > 1 ? ' wall ' . ($k + 1) : ''),
+                                $run->id,
+                                $joints,
+                            ),
                         );
                     }
                 }
@@ -104,16 +106,16 @@ final readonly class PiecesToCut
      */
     public function cut(string $id, array $offcuts, ?array $others = null): StockCut
     {
-        [$kit, , $pieces] = $this->of[$id];
+        $stock = $this->of[$id];
 
         return StockCut::for(
             kit: $id,
-            name: $kit->entry->name(),
-            stock: 1000 * self::bought($kit),
-            wanted: $others ?? $pieces,
+            name: $stock->kit->entry->name(),
+            stock: 1000 * self::bought($stock->kit),
+            wanted: $others ?? $stock->pieces,
             offcuts: array_map(static fn(float $m): float => 1000 * $m, $offcuts),
             unit: $this->unit($id),
-            kerf: self::kerf($this->of[$id][1]),
+            kerf: self::kerf($stock->group),
         );
     }
 
@@ -121,23 +123,20 @@ final readonly class PiecesToCut
      * Pieces that may not be joined and that no length holds.
      *
      * @param  array<string, list<float>>  $offcuts  metres, by shelf id
-     * @return list<array{Piece, KitSnapshot, string}> the piece, its stock, its group
+     * @return list<StockPieces>
      */
     public function tooLong(array $offcuts): array
     {
         $found = [];
-        foreach ($this->of as $id => [$kit, $group, $pieces]) {
-            $unit = $this->unit($id);
-            foreach (
-                StockCut::tooLong(
-                    1000 * self::bought($kit),
-                    $pieces,
-                    array_map(static fn(float $m): float => 1000 * $m, $offcuts[$id] ?? []),
-                    $unit,
-                )
-                as $piece
-            ) {
-                $found[] = [$piece, $kit, $group];
+        foreach ($this->of as $id => $stock) {
+            $tooLong = StockCut::tooLong(
+                1000 * self::bought($stock->kit),
+                $stock->pieces,
+                array_map(static fn(float $m): float => 1000 * $m, $offcuts[$id] ?? []),
+                $this->unit($id),
+            );
+            if ($tooLong !== []) {
+                $found[] = new StockPieces($stock->kit, $stock->group, $tooLong);
             }
         }
 

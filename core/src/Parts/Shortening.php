@@ -39,7 +39,7 @@ final readonly class Shortening
         ) {
             return null;
         }
-        $pieces = $lengths->of[$cut->kit][2];
+        $pieces = $lengths->of[$cut->kit]->pieces;
         $unit = $lengths->unit($cut->kit);
         $over =
             array_sum(array_map(static fn(Piece $p): float => $p->mm, $pieces)) -

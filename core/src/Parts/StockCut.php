@@ -54,28 +54,20 @@ final readonly class StockCut
     ): self {
         $units = static fn(float $mm): int => (int) floor($mm / $unit + 1e-6);
         $length = $units($stock);
-        [$long, $whole, $parted, $tooLong, $offcuts] = self::sorted(
-            $wanted,
-            $length,
-            array_values(array_filter(array_map($units, $offcuts))),
-            $units,
-        );
+        $sorted = SortedPieces::from($wanted, $length, array_values(array_filter(array_map($units, $offcuts))), $units);
         $in = static fn(Piece $p): int => $units($p->mm) + $kerf;
-        [$filled, $bought, $joints, $proven] = JointedCuts::for(
-            array_map($in, $whole),
-            array_map($in, $parted),
+        $cuts = JointedCuts::for(
+            array_map($in, $sorted->whole),
+            array_map($in, $sorted->parted),
             $length + $kerf,
-            array_map(static fn(int $o): int => $o + $kerf, $offcuts),
+            array_map(static fn(int $o): int => $o + $kerf, $sorted->offcuts),
             $kerf,
         );
-        $filled = array_map(
-            static fn(array $b): array => [
-                $b[0] - $kerf,
-                array_map(static fn(array $c): array => [$c[0] - $kerf, $c[1] - $kerf, $c[2]], $b[1]),
-            ],
-            $filled,
+        $filled = array_map(static fn(FilledLength $f): FilledLength => $f->shorter($kerf), $cuts->filled);
+        $bars = array_map(
+            static fn(array $l): Bar => self::bar($l[0], true, [[$units($l[1]->mm), $l[1]]], $unit, $kerf),
+            $sorted->long,
         );
-        $bars = array_map(static fn(array $b): Bar => self::bar($b[0], true, $b[1], $unit, $kerf), $long);
 
         return new self(
             kit: $kit,
@@ -83,22 +75,11 @@ final readonly class StockCut
             unit: $unit,
             kerf: $kerf,
             stock: (int) round($length * $unit),
-            bars: [
-                ...$bars,
-                ...self::named(
-                    filled: $filled,
-                    whole: $whole,
-                    parted: $parted,
-                    offcuts: $offcuts,
-                    units: $units,
-                    unit: $unit,
-                    kerf: $kerf,
-                ),
-            ],
-            bought: $bought,
-            joints: $joints,
-            proven: $proven && $long === [],
-            tooLong: $tooLong,
+            bars: [...$bars, ...self::named(filled: $filled, sorted: $sorted, units: $units, unit: $unit, kerf: $kerf)],
+            bought: $cuts->bought,
+            joints: $cuts->joints,
+            proven: $cuts->proven && $sorted->long === [],
+            tooLong: $sorted->tooLong,
         );
     }
 
@@ -114,12 +95,12 @@ final readonly class StockCut
     {
         $units = static fn(float $mm): int => (int) floor($mm / $unit + 1e-6);
 
-        return self::sorted(
+        return SortedPieces::from(
             $wanted,
             $units($stock),
             array_values(array_filter(array_map($units, $offcuts))),
             $units,
-        )[3];
+        )->tooLong;
     }
 
     /** Waste in mm of the bought lengths and the used offcuts. */
@@ -168,70 +149,26 @@ final readonly class StockCut
     }
 
     /**
-     * Pieces cut in one part, and divisible ones. Pieces longer than a bought length are cut from the shortest offcut that fits, the longest first;
-     * without one they are divided, or too long.
-     *
-     * @param  list<Piece>  $wanted
-     * @param  list<int>  $offcuts
-     * @param  callable(float): int  $units
-     * @return array{list<array{int, list<array{int, Piece}>}>, list<Piece>, list<Piece>, list<Piece>, list<int>} cut
-     *     from offcuts already, whole, parted, too long; the offcuts that are left
-     */
-    private static function sorted(array $wanted, int $stock, array $offcuts, callable $units): array
-    {
-        usort($wanted, static fn(Piece $a, Piece $b): int => $b->mm <=> $a->mm);
-        sort($offcuts);
-        $long = $whole = $parted = $tooLong = [];
-        foreach ($wanted as $piece) {
-            $mm = $units($piece->mm);
-            $holds = array_key_first(array_filter($offcuts, static fn(int $o): bool => $o >= $mm));
-            if ($mm > 0 && $piece->joints === 'saving') {
-                $parted[] = $piece;
-            } elseif ($mm > $stock && $holds !== null) {
-                $long[] = [$offcuts[$holds], [[$mm, $piece]]];
-                array_splice($offcuts, $holds, 1);
-            } elseif ($mm > $stock && $piece->joints === 'never') {
-                $tooLong[] = $piece;
-            } elseif ($mm > $stock) {
-                $parted[] = $piece;
-            } elseif ($mm > 0) {
-                $whole[] = $piece;
-            }
-        }
-
-        return [$long, $whole, $parted, $tooLong, $offcuts];
-    }
-
-    /**
-     * @param  list<array{int, list<array{int, int, int}>}>  $filled  in units
-     * @param  list<Piece>  $whole
-     * @param  list<Piece>  $parted
-     * @param  list<int>  $offcuts
+     * @param  list<FilledLength>  $filled  in units
      * @param  callable(float): int  $units
      * @return list<Bar>
      */
-    private static function named(
-        array $filled,
-        array $whole,
-        array $parted,
-        array $offcuts,
-        callable $units,
-        float $unit,
-        int $kerf,
-    ): array {
-        $names = [JointedCuts::WHOLE => [], JointedCuts::UNCUT => []];
+    private static function named(array $filled, SortedPieces $sorted, callable $units, float $unit, int $kerf): array
+    {
+        $names = [CutPart::WHOLE => [], CutPart::UNCUT => []];
         $named = $parts = [];
-        foreach ([JointedCuts::WHOLE => $whole, JointedCuts::UNCUT => $parted] as $list => $pieces) {
+        foreach ([CutPart::WHOLE => $sorted->whole, CutPart::UNCUT => $sorted->parted] as $list => $pieces) {
             foreach ($pieces as $piece) {
                 $names[$list][$units($piece->mm)][] = $piece;
             }
         }
-        $lies = array_count_values($offcuts);
+        $lies = array_count_values($sorted->offcuts);
         $bars = [];
-        foreach ($filled as [$length, $cuts]) {
+        foreach ($filled as $cut) {
             $pieces = [];
-            foreach ($cuts as [$part, $of, $number]) {
-                $list = $number === JointedCuts::WHOLE ? JointedCuts::WHOLE : JointedCuts::UNCUT;
+            foreach ($cut->parts as $part) {
+                [$of, $number] = [$part->of, $part->number];
+                $list = $number === CutPart::WHOLE ? CutPart::WHOLE : CutPart::UNCUT;
                 $piece =
                     $parts[$number] ??
                     ($names[$list][$of][$named[$list][$of] ?? 0] ??
@@ -239,13 +176,13 @@ final readonly class StockCut
                 if (!isset($parts[$number])) {
                     $named[$list][$of] = ($named[$list][$of] ?? 0) + 1;
                 }
-                if ($number > JointedCuts::UNCUT) {
+                if ($number > CutPart::UNCUT) {
                     $parts[$number] = $piece;
                 }
-                $pieces[] = [$part, $piece];
+                $pieces[] = [$part->length, $piece];
             }
-            $lies[$length] = ($lies[$length] ?? 0) - 1;
-            $bars[] = self::bar($length, $lies[$length] >= 0, $pieces, $unit, $kerf);
+            $lies[$cut->length] = ($lies[$cut->length] ?? 0) - 1;
+            $bars[] = self::bar($cut->length, $lies[$cut->length] >= 0, $pieces, $unit, $kerf);
         }
 
         return $bars;

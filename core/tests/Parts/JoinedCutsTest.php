@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Parts;
 
+use EmberDusk\Parts\CutPart;
+use EmberDusk\Parts\FilledLength;
 use EmberDusk\Parts\JointedCuts;
 use EmberDusk\Parts\Piece;
 use EmberDusk\Parts\StockCut;
@@ -82,22 +84,13 @@ final class JoinedCutsTest extends TestCase
      * @param  list<int>  $whole
      * @param  list<int>  $parted
      * @param  list<int>  $offcuts
-     * @return array{list<array{int, list<array{int, int, int}>}>, int, int, bool}
      */
-    private static function cut(array $whole, array $parted, int $stock, array $offcuts, int $kerf): array
+    private static function cut(array $whole, array $parted, int $stock, array $offcuts, int $kerf): JointedCuts
     {
         /** @param  list<int>  $of @return list<int> */
         $more = static fn(array $of): array => array_values(array_map(static fn(int $mm): int => $mm + $kerf, $of));
-        $found = JointedCuts::for($more($whole), $more($parted), $stock + $kerf, $more($offcuts), $kerf);
-        $found[0] = array_map(
-            static fn(array $b): array => [
-                $b[0] - $kerf,
-                array_map(static fn(array $c): array => [$c[0] - $kerf, $c[1] - $kerf, $c[2]], $b[1]),
-            ],
-            $found[0],
-        );
 
-        return $found;
+        return JointedCuts::for($more($whole), $more($parted), $stock + $kerf, $more($offcuts), $kerf);
     }
 
     public function test_no_fewer_joints_would_do_with_the_fewest_lengths(): void
@@ -117,7 +110,7 @@ final class JoinedCutsTest extends TestCase
                 range(1, mt_rand(1, 3)),
             );
             $offcuts = $case % 2 === 0 ? [] : [mt_rand(4, $stock - 1)];
-            [$filled, $bought, $joints, $proven] = self::cut($whole, $parted, $stock, $offcuts, $kerf);
+            $found = self::cut($whole, $parted, $stock, $offcuts, $kerf);
             $said =
                 "case {$case}: " .
                 implode(' ', $whole) .
@@ -126,23 +119,26 @@ final class JoinedCutsTest extends TestCase
                 " from {$stock} and " .
                 implode(' ', $offcuts) .
                 ", kerf {$kerf}";
-            self::assertTrue($proven, $said);
-            self::assertSame(self::glpsolJoined($whole, $parted, $stock, $offcuts, $kerf), [$bought, $joints], $said);
-            $joined += $joints;
-            foreach ($filled as [$length, $cut]) {
+            self::assertTrue($found->proven, $said);
+            self::assertSame(
+                self::glpsolJoined($whole, $parted, $stock, $offcuts, $kerf),
+                [$found->bought, $found->joints],
+                $said,
+            );
+            $joined += $found->joints;
+            $filled = array_map(static fn(FilledLength $f): FilledLength => $f->shorter($kerf), $found->filled);
+            $lengthOf = static fn(CutPart $p): int => $p->length;
+            foreach ($filled as $bar) {
                 self::assertLessThanOrEqual(
-                    $length,
-                    array_sum(array_column($cut, 0)) + $kerf * (count($cut) - 1),
+                    $bar->length,
+                    array_sum(array_map($lengthOf, $bar->parts)) + $kerf * (count($bar->parts) - 1),
                     $said,
                 );
             }
-            $cut = array_merge(...array_column($filled, 1));
-            self::assertSame(array_sum($whole) + array_sum($parted), array_sum(array_column($cut, 0)), $said);
+            $cut = array_merge(...array_map(static fn(FilledLength $f): array => $f->parts, $filled));
+            self::assertSame(array_sum($whole) + array_sum($parted), array_sum(array_map($lengthOf, $cut)), $said);
             $kept = array_values(
-                array_map(
-                    static fn(array $c): int => $c[0],
-                    array_filter($cut, static fn(array $c): bool => $c[2] === JointedCuts::WHOLE),
-                ),
+                array_map($lengthOf, array_filter($cut, static fn(CutPart $p): bool => $p->number === CutPart::WHOLE)),
             );
             sort($kept);
             sort($whole);

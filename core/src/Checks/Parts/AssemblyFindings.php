@@ -11,8 +11,12 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Parts\FirstForPurpose;
 use EmberDusk\Parts\Offcut;
+use EmberDusk\Parts\Piece;
 use EmberDusk\Parts\PiecesToCut;
+use EmberDusk\Parts\StockPieces;
 use EmberDusk\Plan\Changes\Kit\SetAssembly;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\JobStage;
@@ -35,28 +39,10 @@ final readonly class AssemblyFindings extends Check
         $plan = $state->plan;
         $findings = [];
         $lengths = PiecesToCut::for($plan, $state->shelf);
-        foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as [$piece, $kit, $group]) {
-            $findings[] = $this->rule('too-long')->stop(
-                place: new FindingPlace(JobStage::Parts, $piece->run),
-                title: "{$piece->what} is longer than any {$kit->entry->name()}",
-                detail: sprintf(
-                    '%s without joints, but stock has %s. Allow a joint, choose another %s, or add a longer offcut.',
-                    $plan->terms->say($piece->mm / 1000),
-                    $plan->terms->say(PiecesToCut::bought($kit)),
-                    strtolower($group),
-                ),
-                number: $piece->mm / 1000,
-                limit: PiecesToCut::bought($kit),
-                source: '',
-                fixes: [
-                    new Fix(
-                        'Allow joints where needed',
-                        $group === 'Strip'
-                            ? SetAssembly::payload(run: $piece->run, strip: 'needed')
-                            : SetAssembly::payload(run: $piece->run, length: 'needed'),
-                    ),
-                ],
-            );
+        foreach ($lengths->tooLong(Offcut::byKit($state->offcuts)) as $stock) {
+            foreach ($stock->pieces as $piece) {
+                $findings[] = $this->tooLong($plan, $piece, $stock);
+            }
         }
         $uses = new FirstForPurpose($state->shelf);
         foreach ($plan->runs as $run) {
@@ -109,5 +95,30 @@ final readonly class AssemblyFindings extends Check
         }
 
         return $findings;
+    }
+
+    private function tooLong(Plan $plan, Piece $piece, StockPieces $stock): Finding
+    {
+        return $this->rule('too-long')->stop(
+            place: new FindingPlace(JobStage::Parts, $piece->run),
+            title: "{$piece->what} is longer than any {$stock->kit->entry->name()}",
+            detail: sprintf(
+                '%s without joints, but stock has %s. Allow a joint, choose another %s, or add a longer offcut.',
+                $plan->terms->say($piece->mm / 1000),
+                $plan->terms->say(PiecesToCut::bought($stock->kit)),
+                strtolower($stock->group),
+            ),
+            number: $piece->mm / 1000,
+            limit: PiecesToCut::bought($stock->kit),
+            source: '',
+            fixes: [
+                new Fix(
+                    'Allow joints where needed',
+                    $stock->group === 'Strip'
+                        ? SetAssembly::payload(run: $piece->run, strip: 'needed')
+                        : SetAssembly::payload(run: $piece->run, length: 'needed'),
+                ),
+            ],
+        );
     }
 }
