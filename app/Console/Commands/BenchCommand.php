@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Console\Commands;
 
+use App\Console\FaultPlace;
 use EmberDusk\Bench\Faults\BenchRun;
 use EmberDusk\Bench\Faults\Fault;
 use EmberDusk\Bench\Faults\FaultDraw;
@@ -34,11 +35,12 @@ final class BenchCommand extends Command
             if ($name === 'list') {
                 return $this->listed($plan);
             }
-            [$island, $predictions, $fault] = $this->found($plan, $name, (int) $this->option('seed'));
+            $place = self::placeOf($plan, $name, (int) $this->option('seed'));
+            $fault = $place->fault;
             $run = BenchRun::for(
                 $plan,
-                $island,
-                $predictions,
+                $place->island,
+                $place->predictions,
                 $fault === null ? [] : [$fault],
                 (int) $this->option('seed'),
             );
@@ -69,17 +71,13 @@ final class BenchCommand extends Command
         return 0;
     }
 
-    /**
-     * @return array{Island, Predictions, Fault|null}
-     *
-     * @throws InvalidInput when no island can have it
-     */
-    private function found(Plan $plan, string $name, int $seed): array
+    /** @throws InvalidInput when no island can have the fault */
+    private static function placeOf(Plan $plan, string $name, int $seed): FaultPlace
     {
         foreach (self::places($plan) as [$island, $predictions]) {
             $fault = $name !== '' ? FaultDraw::named($predictions, $name, $seed) : null;
             if ($name === '' || $fault !== null) {
-                return [$island, $predictions, $fault];
+                return new FaultPlace($island, $predictions, $fault);
             }
         }
         throw new InvalidInput(

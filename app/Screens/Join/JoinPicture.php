@@ -19,13 +19,13 @@ use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Simulation\Acceptance;
 use EmberDusk\Joining\Simulation\LightCommand;
+use EmberDusk\Joining\Simulation\ShownSignal;
 use EmberDusk\Joining\Simulation\SimulatedLight;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Kit\Profiles\GesturePart;
-use EmberDusk\Kit\Profiles\Signal;
 use EmberDusk\Plan\Plan;
 
 /** A live run as the screen shows it: step, lanes, the drawn kit, the apps' lists, causes, the log. Times in run seconds. */
@@ -360,13 +360,12 @@ final readonly class JoinPicture implements View
         return array_values(array_filter($causes, static fn(array $cause): bool => $cause[1] >= self::LEAST));
     }
 
-    /** @param  array{float, Signal}|null  $signal */
-    private static function signal(?array $signal): ?JoinSignal
+    private static function signal(?ShownSignal $signal): ?JoinSignal
     {
         if ($signal === null) {
             return null;
         }
 
-        return new JoinSignal(from: $signal[0], times: $signal[1]->times);
+        return new JoinSignal(from: $signal->at, times: $signal->signal->times);
     }
 }

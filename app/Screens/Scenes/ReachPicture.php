@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Screens\Scenes;
 
+use EmberDusk\Control\RadioLink;
 use EmberDusk\Control\RadioReach;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
@@ -80,7 +81,7 @@ final class ReachPicture
                 array_keys($units),
             ),
             links: array_map(
-                static fn(array $l): ReachLink => new ReachLink(from: $l[0], to: $l[1], spare: $l[2]),
+                static fn(RadioLink $l): ReachLink => new ReachLink(from: $l->a, to: $l->b, spare: $l->spare),
                 $reach->links,
             ),
             lines: array_map(trim(...), $reach->lines($this->roster)),

@@ -45,7 +45,7 @@ final readonly class StandingRows
                 }
             }
 
-            $taken = $share !== null ? sprintf('%.0f %%', 100 * $share) : '';
+            $taken = $share === null ? '' : ($room->allKnown() ? '' : 'at least ') . sprintf('%.0f %%', 100 * $share);
 
             return new BoxRoomView(
                 name: $box->spot->name,

@@ -68,7 +68,13 @@ final readonly class BankDraw
         return (2 * $this->watts()) / ($volts + sqrt($square));
     }
 
-    /** Volts that arrive at its input. */
+    /** Amps from the bank at so many volts; where it cannot give the watts at all, those that they would need without any resistance. */
+    public function needs(float $volts): float
+    {
+        return $this->amps($volts) ?? $this->watts() / max(0.1, $volts);
+    }
+
+    /** Volts that arrive at its input; null where it cannot give the watts. */
     public function arrives(float $volts): ?float
     {
         $amps = $this->amps($volts);
@@ -80,10 +86,10 @@ final readonly class BankDraw
         return $volts - ($this->bankOhms + 2 * $this->coreOhms) * $amps;
     }
 
-    /** Cable current at the given bank volts; if the bank cannot supply the watts, the current without resistance. */
+    /** Cable current at the given bank volts. */
     public function result(float $volts): CableResult
     {
-        $amps = $this->amps($volts) ?? $this->watts() / max(0.1, $volts);
+        $amps = $this->needs($volts);
 
         return new CableResult(
             id: $this->cable->id,
@@ -100,13 +106,14 @@ final readonly class BankDraw
     public function figure(float $volts): Figure
     {
         $converter = strtoupper($this->converter);
+        $gives = $this->amps($volts) !== null;
 
         return new Figure(
             label: "{$converter} draws",
-            value: $this->amps($volts) ?? 0.0,
+            value: $this->needs($volts),
             unit: 'A',
             decimals: 2,
-            formula: '(2 * P / e) / (U + sqrt(U * U - 4 * (Rs + 2 * R) * P / e))',
+            formula: $gives ? '(2 * P / e) / (U + sqrt(U * U - 4 * (Rs + 2 * R) * P / e))' : 'P / e / U',
             inputs: [
                 new Input('P', "given by {$converter}", $this->given, 'W', path: "solver.supplies.{$this->converter}"),
                 new Input('e', 'efficiency', $this->efficiency, '', path: "shelf.{$this->converter}.efficiency"),
@@ -120,7 +127,8 @@ final readonly class BankDraw
                     path: "plan.cables.{$this->cable->id}",
                 ),
             ],
-            assumption: 'A converter takes the same watts at any volts: the emptier the bank, the more amps.',
+            assumption: 'A converter takes the same watts at any volts: the emptier the bank, the more amps.' .
+                ($gives ? '' : ' The bank cannot give that much: so much would flow if nothing had resistance.'),
             source: 'common practice, no source',
         );
     }

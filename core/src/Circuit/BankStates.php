@@ -46,7 +46,7 @@ final readonly class BankStates
             $volts = $this->volts($state);
             [$amps, $darkest] = $this->straight($state);
             foreach ($this->draws() as $converter => $draw) {
-                $amps = ($amps ?? 0.0) + ($draw->amps($volts) ?? 0.0);
+                $amps = ($amps ?? 0.0) + $draw->needs($volts);
             }
             $rows[] = [
                 'state' => $word,
@@ -216,7 +216,7 @@ final readonly class BankStates
     {
         $amps = $straight->amps ?? 0.0;
         foreach ($this->draws($share) as $draw) {
-            $amps += $draw->amps($this->volts('nominal')) ?? 0.0;
+            $amps += $draw->needs($this->volts('nominal'));
         }
 
         return $amps;

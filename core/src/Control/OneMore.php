@@ -24,9 +24,9 @@ final readonly class OneMore
      *
      * @param  array<string, int>  $hops
      * @param  list<string>  $lost
-     * @return array{string, string, int}|null null where none helps
+     * @return HelpingNode|null null where none helps
      */
-    public function reaching(string $from, array $hops, array $lost): ?array
+    public function reaching(string $from, array $hops, array $lost): ?HelpingNode
     {
         $best = null;
         foreach (array_diff(array_keys($hops), $this->ends) as $near) {
@@ -35,8 +35,8 @@ final readonly class OneMore
                     continue;
                 }
                 $gained = count((new Graph($this->joined($near, $far)))->hops($from, $this->ends)) - 1 - count($hops);
-                if ($best === null || $gained > $best[2]) {
-                    $best = [$near, $far, $gained];
+                if ($best === null || $gained > $best->count) {
+                    $best = new HelpingNode($near, $far, $gained);
                 }
             }
         }
@@ -49,9 +49,9 @@ final readonly class OneMore
      *
      * @param  list<string>  $cuts
      * @param  callable(array<string, list<string>>): list<string>  $count
-     * @return array{string, string, int}|null null where none helps
+     * @return HelpingNode|null null where none helps
      */
-    public function steadying(array $cuts, callable $count): ?array
+    public function steadying(array $cuts, callable $count): ?HelpingNode
     {
         $best = null;
         foreach ($cuts as $cut) {
@@ -60,8 +60,8 @@ final readonly class OneMore
                 continue;
             }
             $left = count($count($this->joined(...$pair)));
-            if ($left < ($best[2] ?? count($cuts))) {
-                $best = [$pair[0], $pair[1], $left];
+            if ($left < ($best->count ?? count($cuts))) {
+                $best = new HelpingNode($pair[0], $pair[1], $left);
             }
         }
 

@@ -66,7 +66,7 @@ final readonly class Priorities
         return $wins;
     }
 
-    /** @return list<array{Trigger, Trigger, list<string>}> two that fight, and for which lights */
+    /** @return list<TriggerFight> */
     public function fights(): array
     {
         $fights = [];
@@ -74,7 +74,7 @@ final readonly class Priorities
             foreach (array_slice($this->inputs, $n + 1) as $b) {
                 $over = array_keys(array_filter($this->wins([$a, $b]), static fn(array $w): bool => count($w) > 1));
                 if ($over !== []) {
-                    $fights[] = [$a, $b, array_map(strval(...), $over)];
+                    $fights[] = new TriggerFight($a, $b, array_map(strval(...), $over));
                 }
             }
         }

@@ -16,12 +16,12 @@ final readonly class RadioReach
     /**
      * @param  string  $way  of control
      * @param  string  $from  hub, or phone's first node
-     * @param  list<array{string, string, float}>  $links  each with the rest, in dB
+     * @param  list<RadioLink>  $links
      * @param  array<string, int>  $hops  by device that is reached
      * @param  list<string>  $lost  devices that are not reached
      * @param  list<string>  $cuts  devices whose loss loses others
-     * @param  array{string, string, int}|null  $help  between which two one more node reaches how many more; null where none is missing or none helps
-     * @param  array{string, string, int}|null  $steady  between which two one more node leaves how many whose loss loses others; null where none helps
+     * @param  HelpingNode|null  $help  the one that reaches the most more; null where none is missing or none helps
+     * @param  HelpingNode|null  $steady  the one that leaves the fewest whose loss loses others; null where none helps
      * @param  list<string>  $guessed devices without a measured position
      */
     private function __construct(
@@ -31,8 +31,8 @@ final readonly class RadioReach
         public array $hops,
         public array $lost,
         public array $cuts,
-        public ?array $help,
-        public ?array $steady,
+        public ?HelpingNode $help,
+        public ?HelpingNode $steady,
         public array $guessed,
     ) {}
 
@@ -73,11 +73,11 @@ final readonly class RadioReach
             $lines[] = "  without {$label($id)} others are cut off";
         }
         if ($this->help !== null) {
-            [$near, $far, $more] = $this->help;
+            [$near, $far, $more] = [$this->help->one, $this->help->other, $this->help->count];
             $lines[] = "  one more node half way between {$label($near)} and {$label($far)} reaches {$more} more";
         }
         if ($this->steady !== null) {
-            [$one, $other, $left] = $this->steady;
+            [$one, $other, $left] = [$this->steady->one, $this->steady->other, $this->steady->count];
             $lines[] =
                 "  one more node half way between {$label($one)} and {$label($other)} leaves " .
                 ($left === 0 ? 'none' : $left) .
@@ -113,7 +113,7 @@ final readonly class RadioReach
             foreach (array_slice($ids, $n + 1) as $b) {
                 $spare = PathLoss::spare($roster->metres($a, $b), $roster->floors($a, $b));
                 if ($spare >= PathLoss::MARGIN) {
-                    $links[] = [$a, $b, round($spare, 1)];
+                    $links[] = new RadioLink($a, $b, round($spare, 1));
                     $hears[$a][] = $b;
                     $hears[$b][] = $a;
                 }

@@ -25,11 +25,11 @@ final readonly class SpokenNames
     {
         $at = [];
         $taken = [];
-        foreach (self::places($words, self::names($vocabulary, $plain), $reserved) as [$from, $size, , $ids]) {
-            $span = range($from, $from + $size - 1);
+        foreach (self::places($words, self::names($vocabulary, $plain), $reserved) as $place) {
+            $span = range($place->at, $place->at + $place->words - 1);
             if (array_filter($span, static fn(int $n): bool => isset($taken[$n])) === []) {
                 $taken += array_fill_keys($span, true);
-                $at[$from] = $ids;
+                $at[$place->at] = $place->lights;
             }
         }
 
@@ -59,7 +59,7 @@ final readonly class SpokenNames
      * @param  list<string>  $words
      * @param  list<array{string, list<string>}>  $names
      * @param  callable(string): bool  $reserved
-     * @return list<array{int, int, int, list<string>}> first word, how many, 0 letter by letter or 1, lights
+     * @return list<SpokenPlace> the longest first, and of those the exact ones
      */
     private static function places(array $words, array $names, callable $reserved): array
     {
@@ -71,11 +71,14 @@ final readonly class SpokenNames
                 $said = implode(' ', $span);
                 $own = array_filter($span, static fn(string $w): bool => !$reserved($w)) !== [];
                 if ($said === $name || ($own && Sound::same($said, $name))) {
-                    $places[] = [$n, $size, $said === $name ? 0 : 1, $ids];
+                    $places[] = new SpokenPlace($n, $size, $said === $name, $ids);
                 }
             }
         }
-        usort($places, static fn(array $a, array $b): int => [$b[1], $a[2]] <=> [$a[1], $b[2]]);
+        usort(
+            $places,
+            static fn(SpokenPlace $a, SpokenPlace $b): int => [$b->words, $b->exact] <=> [$a->words, $a->exact],
+        );
 
         return $places;
     }

@@ -75,8 +75,7 @@ final readonly class Sun
         };
     }
 
-    /** @return array{float, float, float, float} mean longitude, mean anomaly, apparent longitude and obliquity, in radians */
-    private static function place(float $at): array
+    private static function place(float $at): SunPlace
     {
         $t = ($at - self::EPOCH) / self::CENTURY;
         $mean = 280.46646 + 36_000.76983 * $t + 0.0003032 * $t ** 2;
@@ -87,25 +86,26 @@ final readonly class Sun
             0.000289 * sin(3 * $anomaly);
         $node = deg2rad(125.04 - 1934.136 * $t);
 
-        return [
+        return new SunPlace(
             deg2rad($mean),
             $anomaly,
             deg2rad($mean + $centre - 0.00569 - 0.00478 * sin($node)),
             deg2rad(23.439291 - 0.0130042 * $t + 0.00256 * cos($node)),
-        ];
+        );
     }
 
     private static function declination(float $at): float
     {
-        [, , $longitude, $obliquity] = self::place($at);
+        $sun = self::place($at);
 
-        return asin(sin($obliquity) * sin($longitude));
+        return asin(sin($sun->obliquity) * sin($sun->longitude));
     }
 
     /** Minutes by which the sun is ahead of the mean sun. */
     private static function equation(float $at): float
     {
-        [$mean, $anomaly, , $obliquity] = self::place($at);
+        $sun = self::place($at);
+        [$mean, $anomaly, $obliquity] = [$sun->mean, $sun->anomaly, $sun->obliquity];
         $eccentricity = 0.016708634;
         $y = tan($obliquity / 2) ** 2;
 

@@ -23,7 +23,8 @@ final readonly class TriggerUnits
             static fn(Unit $u): bool => in_array($u->role, [Unit::HUB, Unit::ASSISTANT], true) &&
                 !in_array($function, $u->leaflet->lacks, true),
         );
-        $wires = array_sum(array_map(static fn(Unit $u): float => $u->leaflet->seconds('inputs'), $units));
+        // A unit whose instructions name no inputs has none.
+        $wires = array_sum(array_map(static fn(Unit $u): float => $u->leaflet->figure('inputs') ?? 0.0, $units));
         $panels = array_filter($units, static fn(Unit $u): bool => $u->role === Unit::PANEL);
 
         [$there, $else] = match (true) {

@@ -305,7 +305,7 @@ final readonly class SheetBuilder
             $volts = '';
             $feed = $plan->feeds[$cable->to] ?? null;
             if ($feed !== null) {
-                $at = Figure::print($plan->cutMarks($run)?->position($feed->pad) ?? 0.0, 2);
+                $at = Figure::print($plan->marks($run)->position($feed->pad), 2);
                 $to = "{$at} m of {$run->name()}";
                 $of = $result->feeds[$cable->to] ?? null;
                 $volts = $of === null ? '' : Figure::print($of->volts, 2) . ' V';

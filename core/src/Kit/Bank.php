@@ -37,22 +37,22 @@ final readonly class Bank
         return $this->tap !== null && $this->tap < $this->battery->blocks;
     }
 
-    /** @return array{float, float, float} lowest, nominal and charging volts between so many blocks */
-    public function volts(?int $blocks = null): array
+    /** Between so many blocks. */
+    public function volts(?int $blocks = null): BankVolts
     {
         $share = (($blocks ?? $this->battery->blocks) * $this->battery->blockVolts) / self::OF;
 
-        return array_map(static fn(float $volts): float => $volts * $share, array_values(self::TWELVE));
+        return new BankVolts(...array_map(static fn(float $volts): float => $volts * $share, self::TWELVE));
     }
 
     /** Whether a converter accepts the bank's volts at all times and gives the wanted volts. */
     public function suits(Converter $converter): bool
     {
-        [$lowest, , $charging] = $this->volts();
+        $volts = $this->volts();
 
         return $this->battery->wants !== null &&
             abs($converter->volts - $this->battery->wants) < 1e-9 &&
-            $converter->inputLeast <= $lowest &&
-            $charging <= $converter->inputMost;
+            $converter->inputLeast <= $volts->lowest &&
+            $volts->charging <= $converter->inputMost;
     }
 }

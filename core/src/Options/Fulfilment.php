@@ -247,7 +247,7 @@ final readonly class Fulfilment
             Cable::class,
             static fn(Cable $c): bool => $c->cores >= $cores &&
                 $c->conductor->system === $plan->terms->wire &&
-                ($c->conductor->capacity ?? 0.0) >= $current,
+                $c->conductor->carries($current),
         );
         $cable = $carrying($power->overload);
         if ($cable !== null) {

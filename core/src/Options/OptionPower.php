@@ -87,7 +87,7 @@ final readonly class OptionPower
         }
         $bank = new Bank($battery->wanting($volts));
 
-        return $bank->tap === null ? $volts : $bank->volts($bank->tap)[2];
+        return $bank->tap === null ? $volts : $bank->volts($bank->tap)->charging;
     }
 
     private static function battery(
@@ -111,11 +111,16 @@ final readonly class OptionPower
                 ['kind' => 'battery', 'volts' => sprintf('%g', $battery->blockVolts)],
             );
         if ($bank->tap !== null) {
-            $fuse = self::tapFuse($shelf, $choice, (self::CHARGING * $watts) / $volts, $bank->volts($bank->tap)[2]);
+            $fuse = self::tapFuse(
+                $shelf,
+                $choice,
+                (self::CHARGING * $watts) / $volts,
+                $bank->volts($bank->tap)->charging,
+            );
 
             return new self($block, null, $fuse, self::amps($fuse));
         }
-        [$lowest, , $charging] = $bank->volts();
+        [$lowest, $charging] = [$bank->volts()->lowest, $bank->volts()->charging];
         $converter =
             $choice->least(
                 $shelf->ofKind('converter'),

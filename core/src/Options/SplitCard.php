@@ -120,15 +120,15 @@ final readonly class SplitCard
     {
         $runs = array_map($plan->run(...), array_keys($results));
         usort($runs, static fn(Run $a, Run $b): int => $a->part <=> $b->part);
-        $lengths = array_map(static fn(Run $r): float => $plan->cutMarks($r)?->length() ?? 0.0, $runs);
+        $lengths = array_map(static fn(Run $r): float => $plan->marks($r)->length(), $runs);
         $whole = array_sum($lengths);
         $sketch = [];
         foreach ($runs as $run) {
-            $marks = $plan->cutMarks($run);
-            $cuts = [0, ...$run->zones, $marks?->lastPad() ?? 0];
+            $marks = $plan->marks($run);
+            $cuts = [0, ...$run->zones, $marks->lastPad()];
             foreach (array_slice($cuts, 0, -1) as $n => $from) {
-                $start = $marks?->position($from) ?? 0.0;
-                $metres = ($marks?->position($cuts[$n + 1]) ?? 0.0) - $start;
+                $start = $marks->position($from);
+                $metres = $marks->position($cuts[$n + 1]) - $start;
                 $last = $n === count($cuts) - 2;
                 $feeds = array_filter(
                     $plan->ways()->feedsOf($run),
@@ -139,7 +139,7 @@ final readonly class SplitCard
                     feeds: array_values(
                         array_map(
                             static fn(Feed $f): float => $metres > 0
-                                ? round((($marks?->position($f->pad) ?? 0.0) - $start) / $metres, 4)
+                                ? round(($marks->position($f->pad) - $start) / $metres, 4)
                                 : 0.0,
                             $feeds,
                         ),

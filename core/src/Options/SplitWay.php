@@ -61,11 +61,13 @@ final readonly class SplitWay
     private static function repeater(Plan $plan, Run $run, ShelfSource $shelf): self
     {
         $strip = $plan->strip($run->strip);
+        if ($strip === null) {
+            return new self('repeater', 'A repeater with its own supply', null, 'Choose a strip first.');
+        }
         $kit = (new Choice($plan, true))->least(
             $shelf->ofKind('repeater'),
             Controller::class,
             static fn(Controller $c): bool => $c->repeats &&
-                $strip !== null &&
                 $c->channels >= count($strip->channels) &&
                 $c->inputLeast <= $strip->volts &&
                 $strip->volts <= $c->inputMost,
@@ -78,8 +80,8 @@ final readonly class SplitWay
             $kit === null
                 ? sprintf(
                     'The shelf has no repeater of %d channels for %g V. Add one there first.',
-                    count($strip->channels ?? []),
-                    $strip->volts ?? 0.0,
+                    count($strip->channels),
+                    $strip->volts,
                 )
                 : '',
         );

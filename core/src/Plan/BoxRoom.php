@@ -33,7 +33,7 @@ final readonly class BoxRoom
         return new self($units, $box->size);
     }
 
-    /** From known units; null until the box is measured. */
+    /** Of the units whose size is known; null until the box is measured. */
     public function share(): ?float
     {
         if ($this->size === null) {
@@ -43,16 +43,25 @@ final readonly class BoxRoom
         return $this->taken() / array_product($this->size);
     }
 
-    /** Whether one more would still fit; null where its size or the box's is not known. */
+    /** Whether one more would still fit; null where its size, the box's, or that of a unit in it is not known and decides. */
     public function fits(KitSnapshot $kit): ?bool
     {
         $size = self::size($kit);
         if ($size === null || $this->size === null) {
             return null;
         }
+        $room = self::FULL * array_product($this->size) + 1e-12;
+        if ($this->holds($kit) !== true || $this->taken() + array_product($size) > $room) {
+            return false;
+        }
 
-        return $this->holds($kit) === true &&
-            $this->taken() + array_product($size) <= self::FULL * array_product($this->size) + 1e-12;
+        return $this->allKnown() ? true : null;
+    }
+
+    /** Whether the size of each unit in it is known: otherwise its share is the least that it can be. */
+    public function allKnown(): bool
+    {
+        return !in_array(null, array_map(self::size(...), $this->units), true);
     }
 
     /** Whether it goes in automatically, some way round; null where its size or the box's is not known. */
@@ -82,10 +91,11 @@ final readonly class BoxRoom
         return [$width, $height, $depth];
     }
 
+    /** Cubic metres of the units whose size is known. */
     private function taken(): float
     {
-        return array_sum(
-            array_map(static fn(KitSnapshot $k): float => (float) array_product(self::size($k) ?? [0.0]), $this->units),
-        );
+        $known = array_filter(array_map(self::size(...), $this->units));
+
+        return array_sum(array_map(static fn(array $size): float => (float) array_product($size), $known));
     }
 }

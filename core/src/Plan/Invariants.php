@@ -252,7 +252,7 @@ final readonly class Invariants
             $strip = $this->plan->strip($run->strip);
             foreach ($run->zones as $k => $pad) {
                 self::need(
-                    $strip !== null && !$strip->switched() && $pad < ($this->plan->cutMarks($run)?->lastPad() ?? 0),
+                    $strip !== null && !$strip->switched() && $pad < $this->plan->marks($run)->lastPad(),
                     "/runs/{$n}/zones/{$k}",
                     'The + is cut inside a pixel run only.',
                 );

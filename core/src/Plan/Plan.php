@@ -9,6 +9,7 @@ use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
 /** A job's complete, immutable design. Lists are kept by id, in the natural order of the ids. */
@@ -250,6 +251,16 @@ final readonly class Plan implements JsonReadable
         }
 
         return CutMarks::from($run, $strip);
+    }
+
+    /**
+     * The cut marks of a run that has feeds, zones or data, and so a strip.
+     *
+     * @throws IncompletePlan where it has none
+     */
+    public function marks(Run $run): CutMarks
+    {
+        return $this->cutMarks($run) ?? throw IncompletePlan::at('/run', "Choose a strip for {$run->name()} first.");
     }
 
     /** Metres of a run that light: whole sections of its strip, 0 before a strip is chosen. */

@@ -19,7 +19,7 @@ final class Candidates
     /** Supplies, controllers and ways of feeding that are looked at where only some are worth a look: the least dear. */
     private const NARROW = [2, 2, 16];
 
-    /** @var SplPriorityQueue<int, array{int, ChoiceLists, list<int>, int, Layout|null}> by rank, which is the first of each */
+    /** @var SplPriorityQueue<int, Candidate> by rank */
     private SplPriorityQueue $queue;
 
     /** @param  non-empty-list<Run>  $runs */
@@ -58,17 +58,16 @@ final class Candidates
      */
     public static function floor(Tables $tables, array $runs, Aim $aim): ?int
     {
-        return (new self($tables, $runs, $aim, false))->pop()[0] ?? null;
+        return (new self($tables, $runs, $aim, false))->pop()?->rank;
     }
 
-    /** @return array{int, ChoiceLists, list<int>, int, Layout|null}|null */
-    private function pop(): ?array
+    private function pop(): ?Candidate
     {
         if ($this->queue->isEmpty()) {
             return null;
         }
-        /** @var array{int, ChoiceLists, list<int>, int, Layout|null} $next */
         $next = $this->queue->extract();
+        assert($next instanceof Candidate);
 
         return $next;
     }
@@ -76,7 +75,7 @@ final class Candidates
     /** @param  list<int>  $at */
     private function push(int $rank, ChoiceLists $space, array $at, int $last, ?Layout $layout): void
     {
-        $this->queue->insert([$rank, $space, $at, $last, $layout], -$rank);
+        $this->queue->insert(new Candidate($rank, $space, $at, $last, $layout), -$rank);
     }
 
     /** @return iterable<int, Layout> */
@@ -85,7 +84,7 @@ final class Candidates
         $ready = [];
         $before = 0;
         while (($next = $this->pop()) !== null) {
-            [$rank, $space, $at, $last, $layout] = $next;
+            [$rank, $space, $at, $layout] = [$next->rank, $next->space, $next->at, $next->layout];
             if ($ready !== [] && $rank > $before) {
                 yield from self::sorted($ready);
                 $ready = [];
@@ -97,7 +96,7 @@ final class Candidates
                 continue;
             }
             // Only at and behind the list that was moved last: so each place is reached once.
-            for ($list = $last, $count = count($at); $list < $count; $list++) {
+            for ($list = $next->last, $count = count($at); $list < $count; $list++) {
                 $more = $space->next($at, $list);
                 if ($more !== null) {
                     $this->push(rank: $space->rank($more), space: $space, at: $more, last: $list, layout: null);
@@ -108,7 +107,7 @@ final class Candidates
                 rank: $this->aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes()),
                 space: $space,
                 at: $at,
-                last: $last,
+                last: $next->last,
                 layout: $layout,
             );
         }
@@ -200,7 +199,7 @@ final class Candidates
                 );
                 $ranks[] = array_map(fn(FeedOption $f): int => $this->aim->rank($f->cost, $f->joints, 0), $feeds);
             }
-            $lists[] = [$controllers, $trunks, $ways];
+            $lists[] = new BlockChoices($controllers, $trunks, $ways);
         }
         $space = new ChoiceLists(
             place: $place,

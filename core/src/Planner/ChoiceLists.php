@@ -12,8 +12,7 @@ final readonly class ChoiceLists
     /**
      * @param  list<string>  $places  of the blocks' controllers
      * @param  list<KitSnapshot>  $supplies
-     * @param  list<array{list<KitSnapshot>, list<KitSnapshot>, list<list<FeedOption>>}>  $blocks  controllers, trunks
-     *     (both empty for pixels), ways to feed each run
+     * @param  list<BlockChoices>  $blocks
      * @param  list<list<int>>  $ranks  of every list, in the order supply, then by block controller, trunk, runs
      * @param  int  $base rank of the places
      */
@@ -69,14 +68,14 @@ final readonly class ChoiceLists
     {
         $list = 1;
         $made = [];
-        foreach ($this->blocks as $n => [$controllers, $trunks, $runs]) {
+        foreach ($this->blocks as $n => $block) {
             $controller = $trunk = null;
-            if ($controllers !== []) {
-                [$controller, $trunk] = [$controllers[$at[$list]], $trunks[$at[$list + 1]]];
+            if ($block->controllers !== []) {
+                [$controller, $trunk] = [$block->controllers[$at[$list]], $block->trunks[$at[$list + 1]]];
                 $list += 2;
             }
             $feeds = [];
-            foreach ($runs as $options) {
+            foreach ($block->feeds as $options) {
                 $feeds[] = $options[$at[$list]];
                 $list++;
             }

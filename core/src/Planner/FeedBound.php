@@ -17,6 +17,7 @@ use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Wires\SupplyWires;
 use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\CutMarks;
+use EmberDusk\Plan\Plan;
 use EmberDusk\Values\Refusal;
 
 /**
@@ -62,12 +63,12 @@ final readonly class FeedBound
                     WireRuns::payload([self::wires($tables, $option, $supply, $controller)]),
                     new ShelfWithIdeal($tables->shelf, $supply),
                 )->apply($plan);
-                [$broken, $now, $lost] = self::judged($made);
+                $now = self::judged($made);
             } catch (Refusal) {
                 return new self(false, 0.0, 0.0);
             }
-            $hopeless = $hopeless && $broken > self::MARGIN;
-            [$amps, $drop] = [min($amps, $now), min($drop, $lost)];
+            $hopeless = $hopeless && $now->excess > self::MARGIN;
+            [$amps, $drop] = [min($amps, $now->amps), min($drop, $now->drop)];
         }
 
         return new self($hopeless, $amps, $drop);
@@ -96,8 +97,7 @@ final readonly class FeedBound
         return new self($even < $tables->plan->limits->evenness - self::ROUGH, $amps * $marks->length(), $drop);
     }
 
-    /** @return array{float, float, float} share by which the worst limit is missed, amps, volts lost to the farthest feed */
-    private static function judged(\EmberDusk\Plan\Plan $made): array
+    private static function judged(Plan $made): JudgedFeeds
     {
         $worst = 0.0;
         $amps = $drop = 0.0;
@@ -114,7 +114,7 @@ final readonly class FeedBound
             }
         }
 
-        return [$worst, $amps, $drop];
+        return new JudgedFeeds($worst, $amps, $drop);
     }
 
     private static function wires(

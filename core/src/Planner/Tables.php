@@ -215,7 +215,8 @@ final class Tables
         [$cost, $joints] = $this->partCosts->costs($run, $pattern === Feeding::HALVES);
         $used = null;
         if ($leg !== null) {
-            [$near, $far, $lead] = $leg->from(fn(LegEnd $e): float => $this->routes->lead($place, $e));
+            $tapped = $leg->from(fn(LegEnd $e): float => $this->routes->lead($place, $e));
+            [$near, $far, $lead] = [$tapped->near, $tapped->far, $tapped->lead];
             $used = new LegUse($leg, $near, $far, $lead);
             $pads = [$near->pad, $far->pad];
             // The lead to the leg is new cable, joined at both ends; the leg itself at its far one.
@@ -225,7 +226,7 @@ final class Tables
         $each = [];
         foreach ($pads as $n => $pad) {
             $tail = $tails[$n] ?? $tails[0];
-            $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->cutMarks($run)?->lastPad() ?? 0 : $pad;
+            $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->marks($run)->lastPad() : $pad;
             $lengths[] = $used === null ? $this->routes->tail($place, $run, $at) : $used->drops()[$n];
             $cost += $this->costs->cable($tail, $lengths[$n]);
             $each[] = $tail;

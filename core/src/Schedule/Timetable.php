@@ -34,10 +34,7 @@ final class Timetable
     /** @var array<int, int> from when each person is free */
     private array $free = [0, 0];
 
-    /**
-     * @var array<string, array{int, int, non-empty-list<int>, array<string, true>}> kept free for steps that were
-     *     moved: from, to, people, and the steps before it, which may take that time
-     */
+    /** @var array<string, ReservedTime> by step */
     private array $kept = [];
 
     /** @var array<string, int> by step, least first */
@@ -134,12 +131,12 @@ final class Timetable
         foreach (array_keys($before + [$step->id => true]) as $id) {
             $this->rank[$id] = min($this->rank[$id], $this->path->latest[$id] - self::URGENT);
         }
-        $this->kept[$step->id] = [
+        $this->kept[$step->id] = new ReservedTime(
             $from,
             $from + $step->minutes,
             $step->people >= $people ? range(0, $people - 1) : [min($pin->person, $people - 1)],
             $before,
-        ];
+        );
     }
 
     /**
@@ -150,7 +147,7 @@ final class Timetable
     private function place(Step $step, int $from): array
     {
         if (isset($this->kept[$step->id])) {
-            [$kept, , $crew] = $this->kept[$step->id];
+            [$kept, $crew] = [$this->kept[$step->id]->from, $this->kept[$step->id]->people];
             $at = $from <= $kept ? $this->free($kept, $step, $crew) : null;
             if ($at !== null) {
                 return [$at, $crew];
@@ -193,16 +190,16 @@ final class Timetable
 
                 continue;
             }
-            foreach ($this->kept as $id => [$begin, $end, $people, $before]) {
+            foreach ($this->kept as $id => $kept) {
                 if (
                     $id !== $step->id &&
                     !isset($this->ends[$id]) &&
-                    !isset($before[$step->id]) &&
-                    $at < $end &&
-                    $at + $step->minutes > $begin &&
-                    array_intersect($crew, $people) !== []
+                    !isset($kept->before[$step->id]) &&
+                    $at < $kept->to &&
+                    $at + $step->minutes > $kept->from &&
+                    array_intersect($crew, $kept->people) !== []
                 ) {
-                    $at = $end;
+                    $at = $kept->to;
                 }
             }
         } while ($at !== $asked);

@@ -115,6 +115,12 @@ final readonly class Conductor
         return $this->size . ' mm²';
     }
 
+    /** Whether it is known to carry so many amps. */
+    public function carries(float $amps): bool
+    {
+        return $this->capacity !== null && $this->capacity >= $amps;
+    }
+
     /** Ohm of one core of that length in metres at a temperature in °C. */
     public function ohms(float $length, float $celsius): float
     {

@@ -78,7 +78,7 @@ final class PrioritiesTest extends TestCase
         ]);
         $fights = (new Priorities($plan))->fights();
         self::assertCount(1, $fights);
-        self::assertSame(['t1', 't2', ['c1']], [$fights[0][0]->id, $fights[0][1]->id, $fights[0][2]]);
+        self::assertSame(['t1', 't2', ['c1']], [$fights[0]->one->id, $fights[0]->other->id, $fights[0]->lights]);
         self::assertContains('push presence: c1 stop/turn, c2 stop', self::table($plan));
         // Both set the same light: no conflict.
         $same = self::plan([

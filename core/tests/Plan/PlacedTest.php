@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\BoxRoom;
 use EmberDusk\Plan\Changes\Wires\PlaceDevice;
 use EmberDusk\Plan\JobFile;
@@ -202,6 +203,13 @@ final class PlacedTest extends TestCase
         $hub = Demo::shelf()->find('hub-zigbee');
         self::assertNotNull($hub);
         self::assertTrue($room->fits($hub));
+        // A unit of unknown size in the same box: nothing is known of the rest.
+        $written = array_diff_key($entry, ['depth' => 0]);
+        $unsized = $plan->with(
+            kit: ['supply-24-100' => new KitSnapshot('', $written, $plan->kit['supply-24-100']->entry)] + $plan->kit,
+        );
+        $filled = BoxRoom::for($unsized, 'room', $box);
+        self::assertSame([null, false, 0.0], [$filled->fits($hub), $filled->allKnown(), $filled->share()]);
         $tight = Demo::with($plan, [
             'kind' => 'ReviseNotes',
             'place' => 'room',

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Reach;
 
+use EmberDusk\Control\HelpingNode;
 use EmberDusk\Control\RadioReach;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Reach\Graph;
@@ -92,7 +93,7 @@ final class ReachTest extends TestCase
         self::assertSame(['c1', 'c2'], $reach->cuts);
         self::assertSame([[], null], [$reach->lost, $reach->help]);
         // Half way past the second: the third depends on two then, the first still holds all of them.
-        self::assertSame(1, $reach->steady[2] ?? null);
+        self::assertSame(1, $reach->steady?->count);
         self::assertNull(self::path([5.0, 10.0])->steady, 'nothing hangs by one node alone');
     }
 
@@ -100,7 +101,7 @@ final class ReachTest extends TestCase
     {
         $reach = self::path([25.0, 85.0, 105.0]);
         self::assertSame(['c2', 'c3'], $reach->lost);
-        self::assertSame(['c1', 'c2', 2], $reach->help);
+        self::assertEquals(new HelpingNode('c1', 'c2', 2), $reach->help);
         self::assertNull(self::path([25.0, 200.0])->help, 'no single node reaches that far');
     }
 
@@ -153,6 +154,6 @@ final class ReachTest extends TestCase
             Bench::roster([self::hub()->onFloor(0), Bench::zigbee('c1', 20.0)->onFloor($floor)], [['h1', 'c1']]),
         )[0];
         self::assertSame([['c1'], [], []], [$of(2)->lost, $of(1)->lost, $of(null)->lost]);
-        self::assertSame(11.8, $of(1)->links[0][2]);
+        self::assertSame(11.8, $of(1)->links[0]->spare);
     }
 }

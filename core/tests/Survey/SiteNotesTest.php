@@ -227,7 +227,11 @@ final class SiteNotesTest extends TestCase
         );
         $bank = new \EmberDusk\Kit\Bank(TapeNotes::read('battery E1, 6 of 8 V, want 12 V')->site->batteries[0]);
         // A 48 V bank is four of 12: 44.0, 50.4 and 57.6 V.
-        self::assertEqualsWithDelta([44.0, 50.4, 57.6], $bank->volts(), 1e-9);
+        self::assertEqualsWithDelta(
+            ['lowest' => 44.0, 'nominal' => 50.4, 'charging' => 57.6],
+            $bank->volts()->states(),
+            1e-9,
+        );
         self::assertFalse($bank->unbalances());
         self::assertTrue(
             (new \EmberDusk\Kit\Bank(

@@ -52,9 +52,8 @@ final class Component
      * Expected meter reading and its variance.
      *
      * @param  array<string, float>  $shares  by key
-     * @return array{float, float, array{float, float, float}}
      */
-    public function expects(array $shares, float $meter): array
+    public function expects(array $shares, float $meter): ExpectedReading
     {
         $value = 0.0;
         $g = [0.0, 0.0, 0.0];
@@ -77,14 +76,15 @@ final class Component
             $u * ($ss * $u + 2 * $st * $t) +
             $t * $t * $tt;
 
-        return [$value, $variance, $g];
+        return new ExpectedReading($value, $variance, $g);
     }
 
     /** @param  array<string, float>  $shares */
     public function take(array $shares, float $value, float $meter): void
     {
-        [$expected, $variance, $g] = $this->expects($shares, $meter);
-        $off = $value - $expected;
+        $expected = $this->expects($shares, $meter);
+        [$variance, $g] = [$expected->variance, $expected->slopes];
+        $off = $value - $expected->value;
         $this->log -= 0.5 * (log(2 * M_PI * $variance) + $off ** 2 / $variance);
         $this->misfit += $off ** 2 / $variance;
         $gain = [];
@@ -116,9 +116,13 @@ final class Component
         return $this->least + $t * ($this->most - $this->least);
     }
 
-    /** @return array{float, float, float, float} rails' and supplies' deviation in tolerances, each with its standard deviation */
-    public function nuisance(): array
+    public function nuisance(): Deviation
     {
-        return [$this->mean[0], sqrt(max(0.0, $this->cov[0][0])), $this->mean[1], sqrt(max(0.0, $this->cov[1][1]))];
+        return new Deviation(
+            $this->mean[0],
+            sqrt(max(0.0, $this->cov[0][0])),
+            $this->mean[1],
+            sqrt(max(0.0, $this->cov[1][1])),
+        );
     }
 }

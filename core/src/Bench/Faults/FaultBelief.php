@@ -162,7 +162,7 @@ final readonly class FaultBelief
     /** Expected meter reading for a class at its likeliest size; null for the unmodelled rest. */
     public function expects(string $class, string $key): ?float
     {
-        return $this->likeliest($class)?->expects([$key => 1.0], 0.0)[0];
+        return $this->likeliest($class)?->expects([$key => 1.0], 0.0)->value;
     }
 
     /** The class that is most likely. */

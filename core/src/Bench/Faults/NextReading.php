@@ -98,7 +98,8 @@ final readonly class NextReading implements ReadingChooser
         $spread = $all = 0.0;
         foreach ($likely as $n => $weight) {
             $component = $belief->components[$n];
-            [$value, $variance] = $component->expects($shares, $tolerance);
+            $expected = $component->expects($shares, $tolerance);
+            [$value, $variance] = [$expected->value, $expected->variance];
             $expects[] = [$component->class, $weight, $value, sqrt($variance)];
             $classes[$component->class] = ($classes[$component->class] ?? 0.0) + $weight;
             $spread += $weight * min(sqrt($variance), self::WIDE * $tolerance);

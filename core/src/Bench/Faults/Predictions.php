@@ -168,13 +168,13 @@ final readonly class Predictions
             if (
                 $spot->pad !== null &&
                 $other->pad !== null &&
-                $other->pad[0] === $spot->pad[0] &&
-                $other->pad[2] === $spot->pad[2]
+                $other->pad->run === $spot->pad->run &&
+                $other->pad->channel === $spot->pad->channel
             ) {
-                $near[$other->id] = $other->pad[1];
+                $near[$other->id] = $other->pad->at;
             }
         }
-        $at = $spot->pad[1] ?? 0.0;
+        $at = $spot->pad->at ?? 0.0;
         uasort($near, static fn(float $a, float $b): int => abs($a - $at) <=> abs($b - $at));
         $near = array_slice($near, 0, 3, true);
         $shares = [];

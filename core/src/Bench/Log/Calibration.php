@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Log;
 
 use EmberDusk\Bench\Faults\Component;
+use EmberDusk\Bench\Faults\Deviation;
 use EmberDusk\Bench\Faults\FaultBelief;
 use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\Multimeter;
@@ -23,12 +24,11 @@ final readonly class Calibration
     private const DEVIATIONS = 2.0;
 
     /**
-     * @param  array{float, float, float, float}  $nuisance  as {@see Component::nuisance()}
      * @param  list<Reading>  $readings
      */
     private function __construct(
         private ExpectedReadings $expected,
-        private array $nuisance,
+        private Deviation $nuisance,
         private array $readings,
     ) {}
 
@@ -70,13 +70,17 @@ final readonly class Calibration
     /** Factor on the rails of the shelf. */
     public function rails(): Range
     {
-        return self::factor($this->nuisance[0], $this->nuisance[1], Conditions::rails()->rail - 1);
+        return self::factor($this->nuisance->rails, $this->nuisance->railsOff, Conditions::rails()->rail - 1);
     }
 
     /** Factor on the volts of the supplies. */
     public function supplies(): Range
     {
-        return self::factor($this->nuisance[2], $this->nuisance[3], Conditions::charging()->supply - 1);
+        return self::factor(
+            $this->nuisance->supplies,
+            $this->nuisance->suppliesOff,
+            Conditions::charging()->supply - 1,
+        );
     }
 
     /** Expected reading with these factors. */
@@ -85,12 +89,14 @@ final readonly class Calibration
         if (!isset($this->expected->base[$key])) {
             return null;
         }
-        [$rail, $railOff, $supply, $supplyOff] = $this->nuisance;
+        $is = $this->nuisance;
         $middle =
-            $this->expected->base[$key] + $rail * $this->expected->rail[$key] + $supply * $this->expected->supply[$key];
+            $this->expected->base[$key] +
+            $is->rails * $this->expected->rail[$key] +
+            $is->supplies * $this->expected->supply[$key];
         $off =
             self::DEVIATIONS *
-            ($railOff * abs($this->expected->rail[$key]) + $supplyOff * abs($this->expected->supply[$key]));
+            ($is->railsOff * abs($this->expected->rail[$key]) + $is->suppliesOff * abs($this->expected->supply[$key]));
         $shelf = $this->expected->range($key);
 
         return new Range(max($middle - $off, $shelf->low ?? -INF), min($middle + $off, $shelf->high ?? INF));

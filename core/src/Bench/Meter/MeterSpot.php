@@ -15,7 +15,6 @@ final readonly class MeterSpot
      * @param  array{string, string}|null  $nodes  between which volts are read
      * @param  string|null  $through  the resistor or source whose amps are read
      * @param  list<string>  $along  resistors in a row, between whose outer ends volts are read
-     * @param  array{string, float, int}|null  $pad  run, pads from its start, channel from 1
      * @param  float  $sign -1 on the return, so that correct current reads positive
      * @param  float|null  $metres  along the run, where it is on one
      * @param  bool  $fine  whether both ends are of one conductor: a few millivolts where all is well
@@ -27,7 +26,7 @@ final readonly class MeterSpot
         public string $words,
         public ?array $nodes = null,
         public ?string $through = null,
-        public ?array $pad = null,
+        public ?PadSpot $pad = null,
         public ?float $metres = null,
         public bool $fine = false,
         public array $along = [],

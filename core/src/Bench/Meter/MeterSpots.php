@@ -256,7 +256,7 @@ final readonly class MeterSpots
             unit: 'V',
             of: $parts->run->id,
             words: sprintf('%s, pads at %.2f m, + to %s', $parts->run->name(), $at, $colour),
-            pad: [$parts->run->id, (float) $group, $channel],
+            pad: new PadSpot($parts->run->id, (float) $group, $channel),
             metres: $at,
         );
     }

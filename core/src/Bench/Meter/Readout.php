@@ -47,7 +47,7 @@ final class Readout
     private function value(MeterSpot $spot): ?float
     {
         if ($spot->pad !== null) {
-            return $this->pad(...$spot->pad);
+            return $this->pad($spot->pad->run, $spot->pad->at, $spot->pad->channel);
         }
         if ($spot->nodes !== null) {
             $plus = $this->nodes[$spot->nodes[0]] ?? null;

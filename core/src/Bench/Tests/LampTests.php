@@ -16,26 +16,27 @@ final readonly class LampTests
     private const OF = [
         'phasecut' => [
             'edge' => [
-                'edge and hum',
-                'At half: listen at the lamps and at the module.',
-                'Quiet, and steady light.',
-                'Hum or flicker: set the module to the other edge (trailing for most LED lamps).',
+                'title' => 'edge and hum',
+                'do' => 'At half: listen at the lamps and at the module.',
+                'see' => 'Quiet, and steady light.',
+                'otherwise' => 'Hum or flicker: set the module to the other edge (trailing for most LED lamps).',
             ],
         ],
         'analog' => [
             'line' => [
-                'control line',
-                'Measure the control line at the last fixture, at full and at the lowest level.',
-                'About 10 V at full and 1 V at the lowest level, + on the marked core.',
-                'Near 0 V: a short, or the poles swapped at one fixture. Always full: the line is open.',
+                'title' => 'control line',
+                'do' => 'Measure the control line at the last fixture, at full and at the lowest level.',
+                'see' => 'About 10 V at full and 1 V at the lowest level, + on the marked core.',
+                'otherwise' => 'Near 0 V: a short, or the poles swapped at one fixture. Always full: the line is open.',
             ],
         ],
         'dali' => [
             'addresses' => [
-                'addresses and groups',
-                'Let the module search, then let each found address blink; assign the groups.',
-                'As many addresses as fixtures, each at its place.',
-                'Fewer: no bus voltage at that fixture (9.5 V to 22.5 V), or an address twice. More: an old installation on the bus.',
+                'title' => 'addresses and groups',
+                'do' => 'Let the module search, then let each found address blink; assign the groups.',
+                'see' => 'As many addresses as fixtures, each at its place.',
+                'otherwise' =>
+                    'Fewer: no bus voltage at that fixture (9.5 V to 22.5 V), or an address twice. More: an old installation on the bus.',
             ],
         ],
     ];
@@ -55,20 +56,17 @@ final readonly class LampTests
         }
         $name = $plan->lightName((string) $fitting->module);
         $tests = [];
-        foreach (
-            [...self::all($fitting), ...self::OF[$module->kind] ?? []]
-            as $key => [$title, $do, $see, $otherwise]
-        ) {
+        foreach ([...self::all($fitting), ...self::OF[$module->kind] ?? []] as $key => $test) {
             $tests[] = new BenchTest(
                 id: self::step($fitting) . "/{$key}",
                 step: self::step($fitting),
                 of: $fitting->id,
-                title: "{$name}: {$title}",
+                title: "{$name}: {$test['title']}",
                 asks: 'tick',
                 by: 'the module’s own key or push-button, before it is joined',
-                do: $do,
-                see: $see,
-                otherwise: $otherwise,
+                do: $test['do'],
+                see: $test['see'],
+                otherwise: $test['otherwise'],
                 caution: self::MAINS,
             );
         }
@@ -76,21 +74,23 @@ final readonly class LampTests
         return $tests;
     }
 
-    /** @return array<string, array{string, string, string, string}> title, action, expected result, meaning of a failure */
+    /** @return array<string, array{title: string, do: string, see: string, otherwise: string}> */
     private static function all(Fitting $fitting): array
     {
         return [
             'lit' => [
-                'all on, all off',
-                "Switch {$fitting->count} lamps on and off by the module.",
-                "All {$fitting->count} light, and all go dark without an afterglow.",
-                'One stays dark: its connection. All stay dark: mains, fuse or module. A glow when off: the load is below the least of the module.',
+                'title' => 'all on, all off',
+                'do' => "Switch {$fitting->count} lamps on and off by the module.",
+                'see' => "All {$fitting->count} light, and all go dark without an afterglow.",
+                'otherwise' =>
+                    'One stays dark: its connection. All stay dark: mains, fuse or module. A glow when off: the load is below the least of the module.',
             ],
             'low' => [
-                'lowest level',
-                'Dim slowly to the lowest level and wait a minute; then switch off and on at that level.',
-                'Even and steady light; every lamp starts.',
-                'Flicker, or lamps that stay off: raise the least level in the module, or check its least load.',
+                'title' => 'lowest level',
+                'do' => 'Dim slowly to the lowest level and wait a minute; then switch off and on at that level.',
+                'see' => 'Even and steady light; every lamp starts.',
+                'otherwise' =>
+                    'Flicker, or lamps that stay off: raise the least level in the module, or check its least load.',
             ],
         ];
     }

@@ -8,6 +8,7 @@ use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Values\IncompletePlan;
 
 /**
  * Text of each test (common practice, no source). Dead test, bare ends, controller alone, strip, single channels, white, one mix; after the joints
@@ -54,8 +55,9 @@ final readonly class TestCards
     /** @return Card */
     public static function for(Plan $plan, Run $run, string $key): array
     {
-        $strip = $plan->strip($run->strip);
-        $volts = sprintf('%g V', $strip->volts ?? 0.0);
+        $strip =
+            $plan->strip($run->strip) ?? throw IncompletePlan::at('/run', "Choose a strip for {$run->name()} first.");
+        $volts = sprintf('%g V', $strip->volts);
         $supply = strtoupper((string) $run->supply);
         $battery = $plan->power()->onBattery($run);
         $safe = $battery ? self::BATTERY : self::MAINS;
@@ -82,7 +84,7 @@ final readonly class TestCards
                 asks: 'read',
             ),
             'alone' => self::card(
-                title: $strip?->switched() === false ? 'board alone' : 'controller alone',
+                title: !$strip->switched() ? 'board alone' : 'controller alone',
                 do: 'Power it with no strip on its outputs.',
                 see: 'Its lamp lights; volts at its input as at the supply; hardly any amps.',
                 otherwise: 'Dark: + and - swapped, or wrong volts. Warm at once: switch off.',
@@ -93,7 +95,7 @@ final readonly class TestCards
             'strip' => self::card(
                 title: 'strip loose in place',
                 do: 'Lay out the strip (on its reel for a minute at most), connect it and switch on.',
-                see: $strip?->switched() === false
+                see: !$strip->switched()
                     ? 'Its first pixel lights; the arrow points away from the board.'
                     : 'It lights over its whole length: before joining mostly white, or as it was last.',
                 otherwise: 'Dark from a place on: the joint before it. All dark: the common lead.',
@@ -125,9 +127,7 @@ final readonly class TestCards
                 asks: 'matrix',
             ),
             'white' => self::card(
-                title: $strip !== null && count($strip->channels) === 1 && $strip->switched()
-                    ? 'full'
-                    : 'white at full',
+                title: count($strip->channels) === 1 && $strip->switched() ? 'full' : 'white at full',
                 do: 'All at full. Measure at the supply’s terminals first, then at the pads: dimmed outputs mislead a meter.',
                 see: 'Even light from end to end; volts inside the shaded band.',
                 otherwise: 'Dull towards one end: take the suggested reading, it is the most useful one.',

@@ -37,7 +37,8 @@ final readonly class TriggerFindings extends Check
     {
         $plan = $job->plan;
         $findings = [];
-        foreach ((new Priorities($plan))->fights() as [$a, $b, $lights]) {
+        foreach ((new Priorities($plan))->fights() as $fight) {
+            [$a, $b, $lights] = [$fight->one, $fight->other, $fight->lights];
             $findings[] = $this->finding(
                 'trigger-fight',
                 ucfirst("{$a->words()} and {$b->words()} conflict"),

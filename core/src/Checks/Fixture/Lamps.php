@@ -123,11 +123,11 @@ final readonly class Lamps extends Check
         foreach (array_keys($plan->supplies) as $id) {
             $supply = $plan->supply($id);
             $cable = $supply !== null ? self::cable($plan, $supply, $shelf) : null;
-            $volts = $supply->volts ?? 0.0;
             if (
+                $supply !== null &&
                 $cable !== null &&
-                $volts >= $fixture->leastVolts &&
-                ($supply->charging ?? $volts) <= $fixture->mostVolts
+                $supply->volts >= $fixture->leastVolts &&
+                ($supply->charging ?? $supply->volts) <= $fixture->mostVolts
             ) {
                 $fixes[] = new Fix(
                     'Connect them to ' . strtoupper($id),
@@ -143,9 +143,12 @@ final readonly class Lamps extends Check
     private static function cable(Plan $plan, Supply $supply, ?ShelfSource $shelf): ?Cable
     {
         $best = null;
-        $rank = static fn(Cable $c): float => ($c->conductor->capacity ?? 0.0) >= $supply->overloadAmps
-            ? $c->conductor->capacity ?? 0.0
-            : 1000 - ($c->conductor->capacity ?? 0.0);
+        // A thick one that is known to carry too little before one of which nothing is known.
+        $rank = static fn(Cable $c): float => match (true) {
+            $c->conductor->carries($supply->overloadAmps) => (float) $c->conductor->capacity,
+            $c->conductor->capacity !== null => 1000 - $c->conductor->capacity,
+            default => INF,
+        };
         foreach ($shelf?->ofKind('cable') ?? [] as $snapshot) {
             $cable = $snapshot->entry;
             if (

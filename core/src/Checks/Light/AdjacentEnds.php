@@ -55,9 +55,9 @@ final readonly class AdjacentEnds extends Check implements SolvesFixes
 
     public function mend(JudgedJob $job, Finding $finding): array
     {
-        foreach (self::worst($job->plan, $job->results()) as [, [$dark, $bright]]) {
-            if ($dark->id === $finding->place->id && self::title($dark, $bright) === $finding->title) {
-                return self::fixes($job->plan, $dark, $bright);
+        foreach (self::worst($job->plan, $job->results()) as $two) {
+            if ($two->dark->id === $finding->place->id && self::title($two->dark, $two->bright) === $finding->title) {
+                return self::fixes($job->plan, $two->dark, $two->bright);
             }
         }
 
@@ -71,14 +71,14 @@ final readonly class AdjacentEnds extends Check implements SolvesFixes
     public function for(Plan $plan, array $results, bool $asks = false): array
     {
         return array_map(
-            fn(array $w): Finding => $this->finding($plan, $asks, $w[0], ...$w[1]),
+            fn(UnevenEnds $two): Finding => $this->finding($plan, $asks, $two),
             self::worst($plan, $results),
         );
     }
 
     /**
      * @param  array<string, RunResult>  $results
-     * @return list<array{float, array{Run, Run, float, float}}> share by which they differ, the darker and the brighter run, light of each
+     * @return list<UnevenEnds>
      */
     private static function worst(Plan $plan, array $results): array
     {
@@ -102,13 +102,13 @@ final readonly class AdjacentEnds extends Check implements SolvesFixes
                     $apart = max($one, $two) > 0 ? abs($one - $two) / max($one, $two) : 0.0;
                     if (
                         $a->id !== $b->id &&
-                        $apart > ($worst["{$a->id} {$b->id}"][0] ?? $plan->limits->seam) &&
+                        $apart > ($worst["{$a->id} {$b->id}"]->apart ?? $plan->limits->seam) &&
                         self::meet($at, $to)
                     ) {
-                        $worst["{$a->id} {$b->id}"] = [
-                            $apart,
-                            $one < $two ? [$a, $b, $one, $two] : [$b, $a, $two, $one],
-                        ];
+                        $worst["{$a->id} {$b->id}"] =
+                            $one < $two
+                                ? new UnevenEnds($apart, $a, $b, $one, $two)
+                                : new UnevenEnds($apart, $b, $a, $two, $one);
                     }
                 }
             }
@@ -117,22 +117,17 @@ final readonly class AdjacentEnds extends Check implements SolvesFixes
         return array_values($worst);
     }
 
-    private function finding(
-        Plan $plan,
-        bool $asks,
-        float $apart,
-        Run $dark,
-        Run $bright,
-        float $less,
-        float $more,
-    ): Finding {
+    private function finding(Plan $plan, bool $asks, UnevenEnds $ends): Finding
+    {
+        [$dark, $bright, $apart] = [$ends->dark, $ends->bright, $ends->apart];
+
         return $this->rule('seam-runs')->watch(
             place: new FindingPlace(JobStage::Wire, $dark->id),
             title: self::title($dark, $bright),
             detail: sprintf(
                 '%.2f beside %.2f: %.1f %% apart, limit %.0f %%. Feed them alike.',
-                $less,
-                $more,
+                $ends->less,
+                $ends->more,
                 100 * $apart,
                 100 * $plan->limits->seam,
             ),

@@ -47,7 +47,7 @@ final readonly class RailCapacity extends RunCheck
             return [];
         }
         $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->ways()->feedsOf($case->run));
-        $ends = [0, $case->plan->cutMarks($case->run)?->lastPad() ?? 0];
+        $ends = [0, $case->plan->marks($case->run)->lastPad()];
 
         // A stated rating counts with one feed open too: then the other end carries everything, whatever is fed.
         $fixes =

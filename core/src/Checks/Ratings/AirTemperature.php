@@ -13,7 +13,7 @@ use EmberDusk\Values\Range;
 final readonly class AirTemperature implements Quantity
 {
     /** Kelvin above the air of the place, by the air of the box. */
-    private const IN_BOX = ['sealed' => 20.0, 'vented' => 10.0];
+    private const IN_BOX = ['sealed' => 20.0, 'vented' => 10.0, 'open' => 0.0, '' => 10.0];
 
     public function code(): string
     {
@@ -28,7 +28,7 @@ final readonly class AirTemperature implements Quantity
     public function rule(): string
     {
         return 'the air around a supply is no warmer than it carries its full load in; without a figure 40 °C; ' .
-            '20 K warmer in a sealed box, 10 K in a vented one';
+            '20 K warmer in a sealed box, 10 K in a vented one and in one of which nothing is noted';
     }
 
     public function unit(): string
@@ -48,7 +48,7 @@ final readonly class AirTemperature implements Quantity
         $air = $site->air ?? CableRating::AMBIENT;
         foreach ($site->boxes as $box) {
             if ($stands !== null && $stands->wall === null && $box->spot->name === $stands->spot) {
-                $air += self::IN_BOX[$box->air] ?? 0.0;
+                $air += self::IN_BOX[$box->air];
             }
         }
 

@@ -96,7 +96,7 @@ final readonly class BankFindings extends PlaceCheck
         $bank = new Bank($battery);
         $blocks = $bank->tap ?? $battery->blocks;
         $figures = [];
-        foreach (array_combine(array_keys(Bank::TWELVE), $bank->volts($blocks)) as $state => $volts) {
+        foreach ($bank->volts($blocks)->states() as $state => $volts) {
             $figures[] = new Figure(
                 label: ucfirst($state),
                 value: $volts,
@@ -131,7 +131,7 @@ final readonly class BankFindings extends PlaceCheck
     private function converter(Bank $bank, string $name, FindingPlace $at, ShelfSource $shelf): Finding
     {
         $battery = $bank->battery;
-        [$lowest, , $charging] = $bank->volts();
+        [$lowest, $charging] = [$bank->volts()->lowest, $bank->volts()->charging];
         $fits = array_filter(
             array_map(static fn($f) => $f->entry, $shelf->ofKind('converter')),
             static fn($e): bool => $e instanceof Converter && $bank->suits($e),

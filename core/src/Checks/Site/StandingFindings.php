@@ -98,7 +98,7 @@ final readonly class StandingFindings extends Check
                 $room = BoxRoom::for($plan, $place->id, $box);
                 $out = array_keys(array_filter($room->units, static fn($k): bool => $room->holds($k) === false));
                 $share = $room->share();
-                if ($out === [] && ($share === null || $share <= BoxRoom::FULL + 1e-9)) {
+                if ($share === null || ($out === [] && $share <= BoxRoom::FULL + 1e-9)) {
                     continue;
                 }
                 if ($out === []) {
@@ -112,7 +112,7 @@ final readonly class StandingFindings extends Check
                     detail: sprintf(
                         '%s take %.0f %% of its room; %.0f %% is for air, bends and joints. Place one elsewhere, or choose a larger box.',
                         strtoupper(implode(', ', array_keys($room->units))),
-                        100 * ($share ?? 0.0),
+                        100 * $share,
                         100 * (1 - BoxRoom::FULL),
                     ),
                     number: $share,

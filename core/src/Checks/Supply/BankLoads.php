@@ -60,11 +60,12 @@ final readonly class BankLoads extends Check
                     $amps,
                     $bank->ratedAmps,
                 ),
-                detail: sprintf(
-                    'At that current its %g Ah last less than five hours: the faster a bank is emptied, the less it gives. ' .
-                        'Choose a larger bank, or less light.',
-                    $bank->ampHours ?? 0.0,
-                ),
+                detail: ($bank->ampHours === null
+                    ? 'The faster a bank is emptied, the less it gives. '
+                    : sprintf(
+                        'At that current its %g Ah last less than five hours: the faster a bank is emptied, the less it gives. ',
+                        $bank->ampHours,
+                    )) . 'Choose a larger bank, or less light.',
                 number: $amps,
                 limit: $bank->ratedAmps,
             ),

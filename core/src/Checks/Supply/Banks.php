@@ -88,6 +88,7 @@ final readonly class Banks extends Check
     {
         $draw = BankDraw::for($job->plan, $unit->id, $job->supply($unit->id)->watts());
         $empty = $bank->lowest ?? $bank->emf;
+        // Nothing arrives of what the bank cannot give.
         $low = $draw === null ? $empty : $draw->arrives($empty) ?? 0.0;
         $high = $bank->charging ?? $bank->emf;
         if ($low >= $converter->inputLeast && $high <= $converter->inputMost) {
@@ -111,7 +112,11 @@ final readonly class Banks extends Check
                 $high,
             );
         } else {
-            $title = sprintf('Only %.1f V arrive at %s when its bank is empty', $low, strtoupper($unit->id));
+            $name = strtoupper($unit->id);
+            $title =
+                $low > 0
+                    ? sprintf('Only %.1f V arrive at %s when its bank is empty', $low, $name)
+                    : "Its bank cannot give {$name} its watts when it is empty";
         }
         $fixes =
             $other !== null && $run !== null

@@ -16,7 +16,7 @@ final class SymmetricFactor
     /** @var array<int, array<int, int>> slot of each pair, both ways; a node's own slot on the diagonal */
     private array $slots = [];
 
-    /** @var list<array{int, int, list<int>, list<int>, list<int>}> node, own slot, neighbours, their slots, targets */
+    /** @var list<EliminationStep> */
     private array $steps = [];
 
     /** @var array<int, float> */
@@ -71,13 +71,14 @@ final class SymmetricFactor
     public function solve(array $right): array
     {
         $v = $this->values;
-        foreach ($this->steps as [$node, $own, $others, $slots, $targets]) {
-            $pivot = $v[$own];
+        foreach ($this->steps as $step) {
+            [$others, $slots, $targets] = [$step->others, $step->slots, $step->targets];
+            $pivot = $v[$step->own];
             if (!($pivot > 0)) {
                 throw new NoSolution('Part of the circuit is not connected: its current cannot be calculated.');
             }
             $t = 0;
-            $r = $right[$node];
+            $r = $right[$step->node];
             foreach ($slots as $a => $slot) {
                 $factor = $v[$slot] / $pivot;
                 $right[$others[$a]] -= $factor * $r;
@@ -87,12 +88,13 @@ final class SymmetricFactor
             }
         }
         for ($n = count($this->steps) - 1; $n >= 0; $n--) {
-            [$node, $own, $others, $slots] = $this->steps[$n];
-            $sum = $right[$node];
-            foreach ($slots as $a => $slot) {
+            $step = $this->steps[$n];
+            $others = $step->others;
+            $sum = $right[$step->node];
+            foreach ($step->slots as $a => $slot) {
                 $sum -= $v[$slot] * $right[$others[$a]];
             }
-            $right[$node] = $sum / $v[$own];
+            $right[$step->node] = $sum / $v[$step->own];
         }
 
         return $right;
@@ -131,7 +133,7 @@ final class SymmetricFactor
             }
         }
         unset($near[$node]);
-        $this->steps[] = [$node, $this->slots[$node][$node], $others, $slots, $targets];
+        $this->steps[] = new EliminationStep($node, $this->slots[$node][$node], $others, $slots, $targets);
     }
 
     private function slot(int $a, int $b): int

@@ -36,9 +36,9 @@ final readonly class Costs
      *
      * @param  non-empty-list<Task>  $batch
      * @param  array<string, true>  $powered
-     * @return array{int, string, array<string, true>}|null seconds, position of the hands, powered devices; null if longer than the search
+     * @return MoveCost|null null if longer than the search
      */
-    public function batch(array $batch, string $place, array $powered): ?array
+    public function batch(array $batch, string $place, array $powered): ?MoveCost
     {
         $hub = $this->roster->unit($batch[0]->search ?? $batch[0]->other);
         $seconds = 0;
@@ -61,7 +61,7 @@ final readonly class Costs
             $place = $task->device;
         }
 
-        return [$seconds, $place, $powered];
+        return new MoveCost($seconds, $place, $powered);
     }
 
     /**
@@ -113,16 +113,17 @@ final readonly class Costs
      * A link of one remote with one controller, or any task that shares nothing.
      *
      * @param  array<string, true>  $powered
-     * @return array{int, string, array<string, true>}
      */
-    public function single(Task $task, string $place, array $powered): array
+    public function single(Task $task, string $place, array $powered): MoveCost
     {
         $device = $this->roster->unit($task->device);
         $other = $this->roster->has($task->other) ? $this->roster->unit($task->other) : $device;
         $at = $task->what === Task::LINK ? $other : $device;
         $seconds = $this->roster->walk($place, $at->id);
         if ($task->what !== Task::LINK) {
-            return [$seconds + $this->on($at, $powered) + self::OTHER, $at->id, $powered];
+            $seconds += $this->on($at, $powered) + self::OTHER;
+
+            return new MoveCost($seconds, $at->id, $powered);
         }
         if (Families::say($at, FamilyFact::HearsLinks)) {
             foreach (StepBuilder::near($this->roster, $at->id, 2.0) as $near) {
@@ -133,10 +134,11 @@ final readonly class Costs
             }
         }
         $seconds += $this->on($at, $powered) + $this->on($device, $powered);
-        $opens = $at->leaflet->gesture('link')?->takes() ?? $at->leaflet->seconds('linkFrom');
+        // What needs no gesture and names no delay listens at once.
+        $opens = $at->leaflet->gesture('link')?->takes() ?? ($at->leaflet->figure('linkFrom') ?? 0.0);
         $links = $device->leaflet->gesture('link')?->takes() ?? 0.0;
         ksort($powered);
 
-        return [$seconds + (int) ceil($opens) + (int) ceil($links) + self::LINKED, $at->id, $powered];
+        return new MoveCost($seconds + (int) ceil($opens) + (int) ceil($links) + self::LINKED, $at->id, $powered);
     }
 }

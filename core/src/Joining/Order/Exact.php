@@ -17,30 +17,27 @@ final readonly class Exact
      */
     public static function for(JoinMoves $moves): ?array
     {
-        /** @var SplPriorityQueue<int, array{int, string, string, array<string, true>, list<list<int>>}> $open */
+        /** @var SplPriorityQueue<int, OrderState> $open */
         $open = new SplPriorityQueue();
-        $open->insert([0, $moves->none(), '', [], []], 0);
+        $open->insert(new OrderState(0, $moves->none(), '', [], []), 0);
         $closed = [];
         while (!$open->isEmpty()) {
-            /** @var array{int, string, string, array<string, true>, list<list<int>>} $state */
             $state = $open->extract();
-            [$cost, $done, $place, $powered, $way] = $state;
-            $key = "{$done} {$place} " . implode(',', array_keys($powered));
-            if (isset($closed[$key])) {
+            assert($state instanceof OrderState);
+            if (isset($closed[$state->key()])) {
                 continue;
             }
-            if (!str_contains($done, '0')) {
-                return [$cost, $way];
+            if (!str_contains($state->done, '0')) {
+                return [$state->seconds, $state->way];
             }
-            $closed[$key] = true;
+            $closed[$state->key()] = true;
             if (count($closed) > self::MOST) {
                 return null;
             }
-            foreach ($moves->from($done, $place, $powered) as [$numbers, $seconds, $to, $then]) {
-                $now = $moves->with($done, $numbers);
-                ksort($then);
-                if (!isset($closed["{$now} {$to} " . implode(',', array_keys($then))])) {
-                    $open->insert([$cost + $seconds, $now, $to, $then, [...$way, $numbers]], -($cost + $seconds));
+            foreach ($moves->from($state->done, $state->place, $state->powered) as $move) {
+                $next = $state->after($move, $moves->with($state->done, $move->numbers));
+                if (!isset($closed[$next->key()])) {
+                    $open->insert($next, -$next->seconds);
                 }
             }
         }

@@ -143,7 +143,7 @@ final readonly class JoinMoves
      * Every batch and every single move from a state, batches in every order.
      *
      * @param  array<string, true>  $powered
-     * @return iterable<array{list<int>, int, string, array<string, true>}> numbers, seconds, place and power then
+     * @return iterable<JoinMove>
      */
     public function from(string $done, string $place, array $powered): iterable
     {
@@ -151,7 +151,7 @@ final readonly class JoinMoves
         $shared = array_values(array_filter($free, fn(int $n): bool => $this->shares($n)));
         foreach ($free as $n) {
             if (!in_array($n, $shared, true)) {
-                yield [[$n], ...$this->costs->single($this->tasks[$n], $place, $powered)];
+                yield new JoinMove([$n], $this->costs->single($this->tasks[$n], $place, $powered));
             }
         }
         yield from $this->batches([], array_slice($shared, 0, self::BATCH), $place, $powered);
@@ -167,7 +167,7 @@ final readonly class JoinMoves
      * @param  list<int>  $batch
      * @param  list<int>  $left
      * @param  array<string, true>  $powered
-     * @return iterable<array{list<int>, int, string, array<string, true>}>
+     * @return iterable<JoinMove>
      */
     private function batches(array $batch, array $left, string $place, array $powered): iterable
     {
@@ -180,7 +180,7 @@ final readonly class JoinMoves
             if ($cost === null) {
                 continue;
             }
-            yield [$more, ...$cost];
+            yield new JoinMove($more, $cost);
             yield from $this->batches($more, array_values(array_diff($left, [$n])), $place, $powered);
         }
     }

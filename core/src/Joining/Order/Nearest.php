@@ -18,20 +18,18 @@ final readonly class Nearest
         $powered = [];
         $way = [];
         while (str_contains($done, '0')) {
-            [$numbers, $seconds, $place, $powered] = self::next($moves, $done, $place, $powered);
-            $done = $moves->with($done, $numbers);
-            $total += $seconds;
-            $way[] = $numbers;
+            $move = self::next($moves, $done, $place, $powered);
+            [$place, $powered] = [$move->cost->place, $move->cost->powered];
+            $done = $moves->with($done, $move->numbers);
+            $total += $move->cost->seconds;
+            $way[] = $move->numbers;
         }
 
         return [$total, $way];
     }
 
-    /**
-     * @param  array<string, true>  $powered
-     * @return array{list<int>, int, string, array<string, true>}
-     */
-    private static function next(JoinMoves $moves, string $done, string $place, array $powered): array
+    /** @param  array<string, true>  $powered */
+    private static function next(JoinMoves $moves, string $done, string $place, array $powered): JoinMove
     {
         $best = null;
         foreach ($moves->free($done) as $n) {
@@ -40,13 +38,13 @@ final readonly class Nearest
             } else {
                 $cost = $moves->costs->single($moves->tasks[$n], $place, $powered);
             }
-            if ($cost !== null && ($best === null || $cost[0] < $best[1])) {
-                $best = [[$n], ...$cost];
+            if ($cost !== null && ($best === null || $cost->seconds < $best->cost->seconds)) {
+                $best = new JoinMove([$n], $cost);
             }
         }
         assert($best !== null, 'something can always come next');
 
-        if ($moves->shares($best[0][0])) {
+        if ($moves->shares($best->numbers[0])) {
             return self::filled($moves, $best, $done, $place, $powered);
         }
 
@@ -56,27 +54,30 @@ final readonly class Nearest
     /**
      * A batch made longer, each time by the one that makes it dearer by least, while the search lasts.
      *
-     * @param  array{list<int>, int, string, array<string, true>}  $batch
      * @param  array<string, true>  $powered
-     * @return array{list<int>, int, string, array<string, true>}
      */
-    private static function filled(JoinMoves $moves, array $batch, string $done, string $place, array $powered): array
-    {
+    private static function filled(
+        JoinMoves $moves,
+        JoinMove $batch,
+        string $done,
+        string $place,
+        array $powered,
+    ): JoinMove {
         while (true) {
             $better = null;
             foreach ($moves->free($done) as $n) {
-                $same = $moves->shares($n) && $moves->tasks[$n]->search === $moves->tasks[$batch[0][0]]->search;
-                if (!$same || in_array($n, $batch[0], true)) {
+                $same = $moves->shares($n) && $moves->tasks[$n]->search === $moves->tasks[$batch->numbers[0]]->search;
+                if (!$same || in_array($n, $batch->numbers, true)) {
                     continue;
                 }
-                $numbers = [...$batch[0], $n];
+                $numbers = [...$batch->numbers, $n];
                 $cost = $moves->costs->batch(
                     array_map(static fn(int $m): Task => $moves->tasks[$m], $numbers),
                     $place,
                     $powered,
                 );
-                if ($cost !== null && ($better === null || $cost[0] < $better[1])) {
-                    $better = [$numbers, ...$cost];
+                if ($cost !== null && ($better === null || $cost->seconds < $better->cost->seconds)) {
+                    $better = new JoinMove($numbers, $cost);
                 }
             }
             if ($better === null) {

@@ -14,19 +14,23 @@ final readonly class MiscountedPresses
     /** Seconds between two presses of one row. */
     private const ROW = 2.0;
 
-    /** @return list<array{float, string, string, bool}> when, at which device, in words, whether they are no gesture at all */
-    public static function for(Attempt $attempt): array
+    /** @param  bool  $nothing  whether they are no gesture at all */
+    private function __construct(public float $at, public string $device, public string $words, public bool $nothing) {}
+
+    /** @return list<self> of an attempt, in their order */
+    public static function of(Attempt $attempt): array
     {
         $slips = [];
-        foreach (self::rows($attempt) as [$at, $device, $key, $times]) {
+        foreach (self::rows($attempt) as $row) {
+            [$device, $key, $times] = [$row->device, $row->key, $row->times];
             $leaflet = $attempt->lesson->roster->unit($device)->leaflet;
             $meant = self::gesture($leaflet, $key, $times - 1) ?? self::gesture($leaflet, $key, $times + 1);
             if ($meant === null) {
                 continue;
             }
             $is = self::gesture($leaflet, $key, $times);
-            $slips[] = [
-                $at,
+            $slips[] = new self(
+                $row->at,
                 $device,
                 sprintf(
                     '%s of %s was pressed %d times: %s. %s is “%s”.',
@@ -38,13 +42,13 @@ final readonly class MiscountedPresses
                     $leaflet->gesture($meant)?->words() ?? '',
                 ),
                 $is === null,
-            ];
+            );
         }
 
         return $slips;
     }
 
-    /** @return list<array{float, string, string, int}> first press, device, key, how often */
+    /** @return list<PressRow> */
     private static function rows(Attempt $attempt): array
     {
         $times = [];
@@ -59,12 +63,15 @@ final readonly class MiscountedPresses
             $from = 0;
             foreach ($presses as $n => $at) {
                 if (($presses[$n + 1] ?? INF) - $at > self::ROW) {
-                    $rows[] = [$presses[$from], $device, $key, $n + 1 - $from];
+                    $rows[] = new PressRow($presses[$from], $device, $key, $n + 1 - $from);
                     $from = $n + 1;
                 }
             }
         }
-        sort($rows);
+        usort(
+            $rows,
+            static fn(PressRow $a, PressRow $b): int => [$a->at, $a->device, $a->key] <=> [$b->at, $b->device, $b->key],
+        );
 
         return $rows;
     }

@@ -40,7 +40,8 @@ final readonly class Turning
             return self::named($attempt, $misnamed);
         }
         $best = null;
-        foreach (self::others($site) as [$without, $flaws, $says]) {
+        foreach (self::others($site) as $other) {
+            [$without, $flaws] = [$other->without, $other->flaws];
             $at = self::parts($attempt, $without, $flaws);
             if ($at === null) {
                 continue;
@@ -48,7 +49,7 @@ final readonly class Turning
             $once = self::gains($unmet, Attempt::unmet($attempt->site($without, $flaws, $at + self::STEP)));
             $works = $once === [] ? self::gains($unmet, Attempt::unmet($attempt->site($without, $flaws))) : $once;
             if ($works !== [] && ($best === null || count($works) > $best[0])) {
-                $best = [count($works), $at, $says($works[0])];
+                $best = [count($works), $at, ($other->says)($works[0])];
             }
         }
         if ($best !== null) {
@@ -61,24 +62,24 @@ final readonly class Turning
     /**
      * Sites that differ in one thing, and what to say where that decides.
      *
-     * @return list<array{list<Trap>, list<Flaw>|null, callable(ControlledLight): string}>
+     * @return list<OtherSite>
      */
     private static function others(SimulatedSite $site): array
     {
         $others = [];
         foreach ($site->flaws() as $flaw) {
-            $others[] = [
+            $others[] = new OtherSite(
                 [],
                 array_values(array_filter($site->flaws(), static fn(Flaw $f): bool => $f->key() !== $flaw->key())),
                 static fn(ControlledLight $w): string => TrapWords::flaw($flaw, $site->roster),
-            ];
+            );
         }
         foreach (Trap::cases() as $trap) {
-            $others[] = [
+            $others[] = new OtherSite(
                 [$trap],
                 null,
                 static fn(ControlledLight $w): string => TrapWords::trap($trap, $w, $site->roster),
-            ];
+            );
         }
 
         return $others;
@@ -167,11 +168,12 @@ final readonly class Turning
      */
     private static function notReset(Attempt $attempt, SimulatedSite $site, array $unmet): string
     {
-        foreach (MiscountedPresses::for($attempt) as [, $device, $says]) {
+        foreach (MiscountedPresses::of($attempt) as $slip) {
+            $device = $slip->device;
             $took = array_column($site->device($device)->took(), 1);
             $about = array_filter($unmet, static fn(ControlledLight $w): bool => $w->light === $device);
             if ($about !== [] && $site->roster->unit($device)->used && !in_array('reset', $took, true)) {
-                return ' ' . $says;
+                return ' ' . $slip->words;
             }
         }
 
@@ -189,9 +191,9 @@ final readonly class Turning
         foreach ($unmet as $want) {
             $about[$want->light] = $about[$want->control] = true;
         }
-        foreach (MiscountedPresses::for($attempt) as [$at, $device, $says, $nothing]) {
-            if ($nothing && isset($about[$device])) {
-                return new self($at, $says);
+        foreach (MiscountedPresses::of($attempt) as $slip) {
+            if ($slip->nothing && isset($about[$slip->device])) {
+                return new self($slip->at, $slip->words);
             }
         }
 

@@ -14,7 +14,7 @@ final class GestureDetector
     /** Seconds without a press after which a shorter gesture counts, where a longer one of the same key could still come: assumed. */
     private const PAUSE = 0.8;
 
-    /** @var list<array{string, string, float, float}> kind, key, when, for how long */
+    /** @var list<HeardAct> */
     private array $heard = [];
 
     /** @var array{string, float}|null a gesture that counts unless another press comes */
@@ -26,7 +26,7 @@ final class GestureDetector
     public function hear(string $kind, string $key, float $at, float $seconds = 0.0): ?string
     {
         $this->pending = null;
-        $this->heard[] = [$kind, strtolower($key), $at, $seconds];
+        $this->heard[] = new HeardAct($kind, strtolower($key), $at, $seconds);
         $whole = array_filter($this->leaflet->gestures, fn(Gesture $g): bool => $this->ends($g->parts));
         if ($whole === []) {
             return null;
@@ -81,15 +81,18 @@ final class GestureDetector
                 return false;
             }
             $these = array_slice($this->heard, $from, $at - $from);
-            foreach ($these as [$kind, $key, , $seconds]) {
-                if ($kind !== $part->kind || ($part->key !== '' && $key !== strtolower($part->key))) {
+            foreach ($these as $act) {
+                if ($act->kind !== $part->kind || ($part->key !== '' && $act->key !== strtolower($part->key))) {
                     return false;
                 }
-                if ($kind === GesturePart::HOLD && $seconds + 1e-9 < ($part->seconds ?? GesturePart::UNTIL_LIT)) {
+                if (
+                    $act->kind === GesturePart::HOLD &&
+                    $act->seconds + 1e-9 < ($part->seconds ?? GesturePart::UNTIL_LIT)
+                ) {
                     return false;
                 }
             }
-            $took = $these[count($these) - 1][2] - $these[0][2];
+            $took = $these[count($these) - 1]->at - $these[0]->at;
             if ($part->kind !== GesturePart::HOLD && $part->seconds !== null && $took > $part->seconds + 1e-9) {
                 return false;
             }

@@ -11,7 +11,7 @@ use EmberDusk\Kit\Profiles\Signal;
 /** A simulated device: a timed state machine that hears hands and radio. Times are run seconds and only go forward. */
 abstract class SimulatedDevice
 {
-    /** @var list<array{float, string, Signal}> what its lamp or load has shown: from when, as what, which pattern */
+    /** @var list<ShownSignal> what its lamp or load has shown */
     private array $shown = [];
 
     /** @var list<Window> times in which it waits for something */
@@ -207,7 +207,7 @@ abstract class SimulatedDevice
     {
         $signal = $this->unit->leaflet->signal($name);
         if ($signal !== null && $this->visible()) {
-            $this->shown[] = [$at, $name, $signal];
+            $this->shown[] = new ShownSignal($at, $name, $signal);
         }
     }
 
@@ -222,33 +222,36 @@ abstract class SimulatedDevice
     {
         return array_values(
             array_map(
-                static fn(array $s): string => $s[1],
-                array_filter($this->shown, static fn(array $s): bool => $s[0] >= $from - 1e-6 && $s[0] <= $to + 1e-6),
+                static fn(ShownSignal $s): string => $s->name,
+                array_filter(
+                    $this->shown,
+                    static fn(ShownSignal $s): bool => $s->at >= $from - 1e-6 && $s->at <= $to + 1e-6,
+                ),
             ),
         );
     }
 
-    /** @return array{float, Signal}|null the latest signal and when it began */
-    public function signal(): ?array
+    /** The latest signal, as long as the power has not gone since. */
+    public function signal(): ?ShownSignal
     {
         $last = $this->shown[count($this->shown) - 1] ?? null;
 
-        if ($last === null || $last[0] < $this->offAt) {
+        if ($last === null || $last->at < $this->offAt) {
             return null;
         }
 
-        return [$last[0], $last[2]];
+        return $last;
     }
 
     /** Whether its lamp is lit by a signal; null when none runs. */
     protected function litBySignal(float $at): ?bool
     {
         $signal = $this->signal();
-        if ($signal === null || $at - $signal[0] >= $signal[1]->seconds()) {
+        if ($signal === null || $at - $signal->at >= $signal->signal->seconds()) {
             return null;
         }
 
-        return $signal[1]->litAt($at - $signal[0]);
+        return $signal->signal->litAt($at - $signal->at);
     }
 
     public function isLit(float $at): bool

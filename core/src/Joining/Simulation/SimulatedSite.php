@@ -10,7 +10,6 @@ use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
-use EmberDusk\Kit\Profiles\Signal;
 use EmberDusk\Values\Dice;
 use EmberDusk\Values\InvalidInput;
 
@@ -204,8 +203,7 @@ final class SimulatedSite
         return ($this->devices[$device] ?? null)?->isLit($this->now) ?? false;
     }
 
-    /** @return array{float, Signal}|null */
-    public function signal(string $device): ?array
+    public function signal(string $device): ?ShownSignal
     {
         return ($this->devices[$device] ?? null)?->signal();
     }

@@ -7,6 +7,7 @@ namespace EmberDusk\Kit\Profiles;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Kinds;
 use EmberDusk\Values\Copies;
+use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 
 /**
@@ -170,9 +171,14 @@ final readonly class Behaviour
         return $this->figures[$name] ?? null;
     }
 
-    /** A figure that a family has seen to be there; 0 where it is not. */
+    /**
+     * A figure that a family has seen to be there.
+     *
+     * @throws NoSolution where it is not
+     */
     public function seconds(string $name): float
     {
-        return $this->figures[$name] ?? 0.0;
+        return $this->figures[$name] ??
+            throw new NoSolution("The instructions do not say “{$name}”. Enter it with the device on the shelf.");
     }
 }

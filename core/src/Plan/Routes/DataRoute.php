@@ -28,7 +28,7 @@ final readonly class DataRoute
         $in = $out = [];
         foreach ($line->runs as $id) {
             $run = $plan->run($id);
-            $ends = [CableWay::pad($plan, $run, 0), CableWay::pad($plan, $run, $plan->cutMarks($run)?->lastPad() ?? 0)];
+            $ends = [CableWay::pad($plan, $run, 0), CableWay::pad($plan, $run, $plan->marks($run)->lastPad())];
             array_push($in, ...$ends);
             array_push($out, ...array_reverse($ends));
         }

@@ -29,19 +29,18 @@ final readonly class LegWay
      * The ends in order: the one to which less new cable leads, and how much.
      *
      * @param  callable(LegEnd): ?float  $lead metres to an end; null if unknown
-     * @return array{LegEnd, LegEnd, float}
      */
-    public function from(callable $lead): array
+    public function from(callable $lead): TappedEnd
     {
         [$a, $b] = [$lead($this->ends[0]), $lead($this->ends[1])];
         if ($a === null || $b === null) {
-            return [$this->ends[0], $this->ends[1], ExistingLegs::LEAD];
+            return new TappedEnd($this->ends[0], $this->ends[1], ExistingLegs::LEAD);
         }
 
         if ($b < $a) {
-            return [$this->ends[1], $this->ends[0], round($b, 2)];
+            return new TappedEnd($this->ends[1], $this->ends[0], round($b, 2));
         }
 
-        return [$this->ends[0], $this->ends[1], round($a, 2)];
+        return new TappedEnd($this->ends[0], $this->ends[1], round($a, 2));
     }
 }

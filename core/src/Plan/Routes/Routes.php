@@ -240,8 +240,6 @@ final class Routes
             return new Point(0.0, 0.0);
         }
 
-        return $path->at(
-            ($this->plan->cutMarks($run)?->position($pad) ?? 0.0) + ($path->length() * ($run->part - 1)) / $run->parts,
-        );
+        return $path->at($this->plan->marks($run)->position($pad) + ($path->length() * ($run->part - 1)) / $run->parts);
     }
 }

@@ -64,7 +64,7 @@ final readonly class CableLeg
             $to = NamedSpot::name($clause, 'the end of the leg (or ? if unknown)');
         }
         $sizeWord = $clause->take();
-        [$cores, $system, $size] = self::size($clause, $sizeWord);
+        $noted = self::size($clause, $sizeWord);
         $length = null;
         if ($clause->peek()?->text === '?') {
             $clause->take();
@@ -84,7 +84,7 @@ final readonly class CableLeg
             } elseif ($attribute->is('open')) {
                 $open = true;
             } elseif ($attribute->is('core')) {
-                $broken[] = $clause->count($clause->take(), 'the number of the core', $cores);
+                $broken[] = $clause->count($clause->take(), 'the number of the core', $noted->cores);
                 $clause->keyword('broken', 'Type “broken” after the core’s number.');
             } elseif ($attribute->is('joined')) {
                 $joined = NamedSpot::name($clause, 'the leg that it is joined with')->text;
@@ -121,8 +121,14 @@ final readonly class CableLeg
             name: $word->text,
             from: $from,
             to: $to?->text === '?' ? null : $to?->text,
-            cores: $cores,
-            conductor: self::conductor(clause: $clause, word: $sizeWord, system: $system, size: $size, make: $make),
+            cores: $noted->cores,
+            conductor: self::conductor(
+                clause: $clause,
+                word: $sizeWord,
+                system: $noted->system,
+                size: $noted->size,
+                make: $make,
+            ),
             length: $length,
             laid: $laid,
             guessed: $guessed,
@@ -135,8 +141,7 @@ final readonly class CableLeg
         );
     }
 
-    /** @return array{int, string, float} cores, system, size */
-    private static function size(Clause $clause, ?Word $word): array
+    private static function size(Clause $clause, ?Word $word): CableSize
     {
         if (
             $word === null ||
@@ -152,7 +157,7 @@ final readonly class CableLeg
             $unit = mb_strtolower($clause->take()->text ?? '');
         }
 
-        return [(int) $found[1], $unit === 'awg' ? 'awg' : 'mm2', Number::read($found[2]) ?? 0.0];
+        return new CableSize((int) $found[1], $unit === 'awg' ? 'awg' : 'mm2', (float) Number::read($found[2]));
     }
 
     /** Cable in a wall is rigid by default; a solid core of a size has the greatest resistance of a stranded one. */

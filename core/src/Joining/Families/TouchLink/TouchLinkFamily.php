@@ -26,6 +26,9 @@ use EmberDusk\Plan\Source;
 /** Links between a Zigbee remote or panel and single controllers, by touch: one controller with power, the remote against it. */
 final readonly class TouchLinkFamily implements Family
 {
+    /** Metres from remote to controller where the instructions say nothing (common practice, no source). */
+    public const NEAR = 0.1;
+
     /** Metres at which a second controller with power is still heard, where no instructions say. Common practice, no source. */
     private const APART = 2.0;
 
@@ -77,7 +80,7 @@ final readonly class TouchLinkFamily implements Family
     {
         $remote = $roster->unit($task->device);
         $light = $roster->unit($task->other);
-        $near = $remote->leaflet->figure('near') ?? 0.1;
+        $near = $remote->leaflet->figure('near') ?? self::NEAR;
         $off = !in_array(OrderRule::OthersOff, $dropped, true)
             ? StepBuilder::near($roster, $light->id, self::APART)
             : [];
@@ -178,7 +181,7 @@ final readonly class TouchLinkFamily implements Family
                 check: sprintf(
                     'Measure from %s to the controller itself, not to its strip: more than %g m is too far. Hold it close to it.',
                     $remote->label(),
-                    $remote->leaflet->figure('near') ?? 0.1,
+                    $remote->leaflet->figure('near') ?? self::NEAR,
                 ),
                 seconds: 8.0,
                 again: Suspect::STEP,

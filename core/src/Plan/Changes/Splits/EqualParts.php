@@ -31,7 +31,8 @@ final readonly class EqualParts
      */
     public static function for(Plan $plan, string $id, string $how, int $count): self
     {
-        [$plan, $run, $marks] = self::whole($plan, $id);
+        $whole = self::whole($plan, $id);
+        [$plan, $run, $marks] = [$whole->plan, $whole->run, $whole->marks];
         $split = Split::for($plan, $run, $how);
         $parts = self::sliced($plan, $run, $count);
         $placed = self::placed($plan, $run, $marks, $parts);
@@ -58,11 +59,11 @@ final readonly class EqualParts
     }
 
     /**
-     * @return array{Plan, Run, CutMarks} put back together, and ready to be split
+     * A run put back together.
      *
      * @throws Refusal
      */
-    public static function whole(Plan $plan, string $id): array
+    public static function whole(Plan $plan, string $id): WholeRun
     {
         $run = $plan->run($id);
         if ($run->parts > 1 || $run->zones !== []) {
@@ -78,7 +79,7 @@ final readonly class EqualParts
             );
         }
 
-        return [$plan, $run, $marks];
+        return new WholeRun($plan, $run, $marks);
     }
 
     /** Scenes with the same levels for one thing as for another. */
@@ -114,7 +115,7 @@ final readonly class EqualParts
             $id = $part === 1 ? $run->id : Plan::nextId("{$run->id}-", $plan->runs + $parts);
             [$sections, $jumps] = Slices::from($run->sections, $run->jumps, $part, $count);
             $slice = $sections !== [] ? $run->slice($id, $part, $count, $sections, $jumps) : null;
-            if ($slice === null || ($plan->cutMarks($slice)?->groupCount() ?? 0) === 0) {
+            if ($slice === null || $plan->marks($slice)->groupCount() === 0) {
                 throw InvalidInput::at(
                     '/parts',
                     sprintf('%s is too short: a part of %d is no piece of its strip.', $run->name(), $count),
@@ -140,7 +141,7 @@ final readonly class EqualParts
         foreach ($plan->ways()->feedsOf($run) as $feed) {
             $metre = $marks->position($feed->pad);
             $n = max(0, min(count($parts) - 1, (int) ceil($metre / $share - 1e-9) - 1));
-            $pad = $plan->cutMarks($parts[$ids[$n]])?->nearest($metre - $share * $n) ?? 0;
+            $pad = $plan->marks($parts[$ids[$n]])->nearest($metre - $share * $n);
             if (!isset($seen[$ids[$n]][$pad])) {
                 $seen[$ids[$n]][$pad] = true;
                 $feeds[$feed->id] = new Feed($feed->id, $ids[$n], $pad);
@@ -163,7 +164,7 @@ final readonly class EqualParts
         $share = $run->length() / $count;
         $start = Tails::reckon($before, $run, $marks->nearest($share * $n));
         $end = Tails::reckon($before, $run, $marks->nearest($share * ($n + 1)));
-        $pad = $end < $start - 1e-9 ? $plan->cutMarks($part)?->lastPad() ?? 0 : 0;
+        $pad = $end < $start - 1e-9 ? $plan->marks($part)->lastPad() : 0;
 
         return Tails::led(
             plan: $plan,

@@ -36,7 +36,8 @@ final readonly class SplitZones extends Change
                 'Only pixels can be split into zones: cut + and every channel of other strips.',
             );
         }
-        [$plan, $run, $marks] = EqualParts::whole($plan, $this->run);
+        $whole = EqualParts::whole($plan, $this->run);
+        [$plan, $run, $marks] = [$whole->plan, $whole->run, $whole->marks];
         $split = Split::for($plan, $run, 'zones');
         $pad = $marks->nearest($marks->length() / 2);
         if ($pad < 1 || $pad >= $marks->lastPad()) {

@@ -50,13 +50,13 @@ final readonly class MoveFeed extends Change
     {
         $feed = $plan->feed($this->feed);
         $run = $plan->run($feed->run);
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->marks($run);
 
         return sprintf(
             'Feed of %s moved from %.2f m to %.2f m',
             $run->name(),
-            $marks?->position($feed->pad) ?? 0,
-            $marks === null ? 0 : $marks->position($this->point->pad($marks)),
+            $marks->position($feed->pad),
+            $marks->position($this->point->pad($marks)),
         );
     }
 }

@@ -65,7 +65,8 @@ final readonly class UseLeg extends Change
                     'enough, carry no mains, and both its ends must be known in the notes, at different ' .
                     'places of the run.',
             );
-        [$near, $far, $lead] = $leg->from(static fn(LegEnd $e): ?float => CableWay::to($plan, $from, $run->place, $e));
+        $tapped = $leg->from(static fn(LegEnd $e): ?float => CableWay::to($plan, $from, $run->place, $e));
+        [$near, $far, $lead] = [$tapped->near, $tapped->far, $tapped->lead];
         $plan = $plan->fedBy($run, []);
         $drop = $this->drop->entry->id();
         [$feeds, $splices, $cables] = [$plan->feeds, $plan->splices, $plan->cables];

@@ -6,6 +6,7 @@ namespace EmberDusk\Joining\Families\Remote\Simulation;
 
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Families\TouchLink\Simulation\LinkRequest;
+use EmberDusk\Joining\Families\TouchLink\Simulation\TakenLink;
 use EmberDusk\Joining\Families\Zigbee\Simulation\SimulatedController;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedLight;
@@ -33,8 +34,10 @@ final class SimulatedRemote extends SimulatedDevice
 
     private int $zone = 1;
 
-    /** @var array{float, SimulatedController, string}|null a link under way: when it is done, with which controller, in which network */
-    private ?array $linking = null;
+    /** A link under way, and when it is done. */
+    private ?TakenLink $linking = null;
+
+    private float $linkedAt = INF;
 
     public function __construct(Unit $unit, SimulatedSite $site)
     {
@@ -105,7 +108,8 @@ final class SimulatedRemote extends SimulatedDevice
     {
         $found = LinkRequest::for($this->site, $this, $this->near, $at);
         if ($found !== null) {
-            $this->linking = [$at + $found[1], $found[0], $found[2]];
+            $this->linking = $found;
+            $this->linkedAt = $at + $found->seconds;
         }
     }
 
@@ -117,7 +121,7 @@ final class SimulatedRemote extends SimulatedDevice
     public function next(): ?float
     {
         $times = array_filter(
-            [parent::next(), $this->joinsAt(), $this->linking[0] ?? null],
+            [parent::next(), $this->joinsAt(), $this->linking === null ? null : $this->linkedAt],
             static fn(?float $t): bool => $t !== null,
         );
 
@@ -130,12 +134,12 @@ final class SimulatedRemote extends SimulatedDevice
 
     public function advance(float $to): void
     {
-        if ($this->linking !== null && $this->linking[0] <= $to + 1e-9) {
-            [$at, $controller, $network] = $this->linking;
+        if ($this->linking !== null && $this->linkedAt <= $to + 1e-9) {
+            $link = $this->linking;
             $this->linking = null;
-            $this->network = $network;
-            $controller->link($this->unit->id, $this->zone, $network, $at);
-            $this->show('linked', $at);
+            $this->network = $link->network;
+            $link->controller->link($this->unit->id, $this->zone, $link->network, $this->linkedAt);
+            $this->show('linked', $this->linkedAt);
         }
         $at = $this->joinsAt();
         if ($at !== null && $at <= $to + 1e-9) {

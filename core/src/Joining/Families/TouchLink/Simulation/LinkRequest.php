@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Families\TouchLink\Simulation;
 
 use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote;
+use EmberDusk\Joining\Families\TouchLink\TouchLinkFamily;
 use EmberDusk\Joining\Families\Zigbee\Simulation\SimulatedController;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Trap;
@@ -27,18 +28,14 @@ final readonly class LinkRequest
      * Which controller takes the link, after how many seconds, in which network; null when none does.
      *
      * @param  array{string, float}  $near partner of the remote, and the distance
-     * @return array{SimulatedController, float, string}|null
      */
-    public static function for(SimulatedSite $site, SimulatedRemote $remote, array $near, float $at): ?array
+    public static function for(SimulatedSite $site, SimulatedRemote $remote, array $near, float $at): ?TakenLink
     {
         return (new self($site))->one($remote, $near, $at);
     }
 
-    /**
-     * @param  array{string, float}  $near partner of the remote, and the distance
-     * @return array{SimulatedController, float, string}|null
-     */
-    private function one(SimulatedRemote $remote, array $near, float $at): ?array
+    /** @param  array{string, float}  $near partner of the remote, and the distance */
+    private function one(SimulatedRemote $remote, array $near, float $at): ?TakenLink
     {
         [$held, $metres] = $near;
         $id = $remote->unit->id;
@@ -56,7 +53,9 @@ final readonly class LinkRequest
             }
             $away =
                 $device->unit->id === $held ? $metres : $metres + $this->site->roster->metres($held, $device->unit->id);
-            $reach = $this->site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? 0.1 : INF;
+            $reach = $this->site->catches(Trap::Distance)
+                ? $remote->unit->leaflet->figure('near') ?? TouchLinkFamily::NEAR
+                : INF;
             $second = $device->unit->id !== $held && $this->site->catches(Trap::SecondPowered);
             // Another that has power is heard farther than the instructions say, whether its window is open or not.
             if (
@@ -75,11 +74,11 @@ final readonly class LinkRequest
         $others = array_diff_key($hear, [$held => true]);
         $taken = $others === [] ? $hear[$held] : reset($others);
 
-        return [
+        return new TakenLink(
             $taken,
             $this->site->dice->between(self::TAKES[0], self::TAKES[1], "link {$id} {$held}"),
             $this->network($remote, $taken),
-        ];
+        );
     }
 
     /**

@@ -115,7 +115,8 @@ final class SimulatedController extends SimulatedLight
     {
         $leaflet = $this->unit->leaflet;
         $by = $leaflet->figure('linkUntil');
-        $up = $by !== null ? [$this->poweredAt + $leaflet->seconds('linkFrom'), $this->poweredAt + $by] : null;
+        $from = $this->poweredAt + ($leaflet->figure('linkFrom') ?? 0.0);
+        $up = $by !== null ? [$from, $this->poweredAt + $by] : null;
         foreach ([$this->links, $up] as $window) {
             if ($window !== null && $at >= $window[0] - 1e-9 && $at <= $window[1] + 1e-9) {
                 return $this->awake();
