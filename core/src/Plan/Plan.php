@@ -191,6 +191,24 @@ final readonly class Plan implements JsonReadable
         return $plan->tidied();
     }
 
+    /**
+     * The same plan with one entry of a list set, or, with null, gone.
+     *
+     * @param  string  $list  name of the list
+     * @param  KitSnapshot|null  $kit  the entry of the shelf that it needs; a copy that the plan has already stays as it is
+     */
+    public function put(string $list, string $id, ?object $entry, ?KitSnapshot $kit = null): self
+    {
+        /** @var array<string, object> $others */
+        $others = array_diff_key((array) $this->{$list}, [$id => true]);
+        $lists = [
+            $list => $entry === null ? $others : [$id => $entry] + $others,
+            'kit' => $this->kit + ($kit === null ? [] : [$kit->entry->id() => $kit]),
+        ];
+
+        return $this->with(...$lists); // @phpstan-ignore argument.type (lists of the plan, by their names)
+    }
+
     /** Without data lines of boards and runs that are gone, and without kit that nothing uses. */
     private function tidied(): self
     {

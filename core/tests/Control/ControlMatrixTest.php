@@ -68,9 +68,9 @@ final class ControlMatrixTest extends TestCase
     {
         $plan = self::house(3, 4);
         self::assertSame(['c1' => 1, 'c2' => 2, 'c3' => 3], self::joined($plan));
-        $plan = SetAnswer::read(self::fields('i1', 'c2', false))->apply($plan);
+        $plan = SetAnswer::read(self::fields('i1', 'c2', false), Demo::shelf())->apply($plan);
         self::assertSame(['c1' => 1, 'c3' => 2], self::joined($plan));
-        $plan = SetAnswer::read(self::fields('i1', 'c3', true, 4))->apply($plan);
+        $plan = SetAnswer::read(self::fields('i1', 'c3', true, 4), Demo::shelf())->apply($plan);
         self::assertSame(['c1' => 1, 'c3' => 4], self::joined($plan));
         $board = ControlMatrix::for($plan, ['r1 c1']);
         self::assertSame(
@@ -85,7 +85,7 @@ final class ControlMatrixTest extends TestCase
                 $board->cell('r1', 'c3')?->decided,
             ],
         );
-        $plan = SetAnswer::read(self::fields('i1', 'c2', null))->apply($plan);
+        $plan = SetAnswer::read(self::fields('i1', 'c2', null), Demo::shelf())->apply($plan);
         self::assertSame(['c1' => 1, 'c2' => 2, 'c3' => 4], self::joined($plan));
         // Decisions about a unit are deleted with it.
         self::assertSame([], $plan->with(items: [])->answers);
@@ -106,6 +106,7 @@ final class ControlMatrixTest extends TestCase
             foreach (['with', 'light'] as $of) {
                 $plan = SetAnswer::read(
                     self::fields($merge['control']->item, $merge[$of]->item, true, $merge['zone']),
+                    Demo::shelf(),
                 )->apply($plan);
             }
         }
@@ -121,7 +122,7 @@ final class ControlMatrixTest extends TestCase
         self::assertSame(Cell::PLANNED, $board->cell('h1', 'c1')?->state);
         self::assertStringContainsString('by a hub or bridge only', (string) $board->cell('phone', 'c1')?->why);
         $this->expectException(InvalidInput::class);
-        SetAnswer::read(self::fields('i9', 'c1', true))->apply($plan);
+        SetAnswer::read(self::fields('i9', 'c1', true), Demo::shelf())->apply($plan);
     }
 
     private static function fields(string $control, string $light, ?bool $wanted, int $zone = 0): Fields

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes;
 
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Settled;
 use EmberDusk\Values\Refusal;
@@ -11,6 +13,9 @@ use EmberDusk\Values\Refusal;
 /** A named change of a plan. Which items it touched is what differs between the plan before and after. */
 abstract readonly class Change
 {
+    /** @throws Refusal with a JSON Pointer to the first value that is not allowed, or where the shelf lacks an entry it names */
+    abstract public static function read(Fields $f, ShelfSource $shelf): self;
+
     /** @throws Refusal when it cannot be done to this plan; the pointer is a field of the change */
     final public function apply(Plan $plan): Plan
     {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Control;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
@@ -21,7 +22,7 @@ final readonly class SetAnswer extends Change
         private int $zone,
     ) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self(
             $f->string('control', 40),
@@ -46,12 +47,12 @@ final readonly class SetAnswer extends Change
             throw InvalidInput::at('/light', "The job has no “{$this->light}” any more. Reload the page.");
         }
         $key = Answer::key($this->control, $this->light);
-        if ($this->wanted === null) {
-            return $plan->with(answers: array_diff_key($plan->answers, [$key => true]));
-        }
+        $wanted = $this->wanted;
 
-        return $plan->with(
-            answers: [$key => new Answer($this->control, $this->light, $this->wanted, $this->zone)] + $plan->answers,
+        return $plan->put(
+            'answers',
+            $key,
+            $wanted === null ? null : new Answer($this->control, $this->light, $wanted, $this->zone),
         );
     }
 

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Control;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Tuning;
@@ -16,7 +17,7 @@ final readonly class SetTuning extends Change
 {
     private function __construct(private Tuning $tuning) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self(Tuning::read($f));
     }
@@ -34,9 +35,7 @@ final readonly class SetTuning extends Change
         }
         $as = $this->tuning->curve === '' && $this->tuning->powerOn === '';
 
-        return $plan->with(
-            tunings: $as ? array_diff_key($plan->tunings, [$id => true]) : [$id => $this->tuning] + $plan->tunings,
-        );
+        return $plan->put('tunings', $id, $as ? null : $this->tuning);
     }
 
     public function words(Plan $plan): string

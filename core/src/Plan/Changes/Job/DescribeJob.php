@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Job;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 
@@ -13,7 +14,7 @@ final readonly class DescribeJob extends Change
 {
     private function __construct(private string $name, private string $client) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         if (trim($f->string('name', 80)) === '') {
             throw $f->invalid('name', 'Give the job a name.');

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Job;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Limits;
 use EmberDusk\Plan\Plan;
@@ -14,7 +15,7 @@ final readonly class SetLimits extends Change
 {
     private function __construct(private Limits $limits) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self(Limits::read($f));
     }

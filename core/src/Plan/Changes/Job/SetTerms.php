@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Job;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Terms;
@@ -15,7 +16,7 @@ final readonly class SetTerms extends Change
     private function __construct(private Fields $given) {}
 
     /** @throws \EmberDusk\Values\Refusal at the first value that cannot be */
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         Terms::read($f->over((new Terms())->write()));
 

@@ -31,10 +31,7 @@ final readonly class AddSupply extends Change
     {
         $id = Plan::nextId('s', $plan->supplies);
 
-        return $plan->with(
-            supplies: $plan->supplies + [$id => new Device($id, $this->kit->entry->id())],
-            kit: [$this->kit->entry->id() => $this->kit] + $plan->kit,
-        );
+        return $plan->put('supplies', $id, new Device($id, $this->kit->entry->id()), $this->kit);
     }
 
     public function words(Plan $plan): string

@@ -5,7 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
+use EmberDusk\Plan\Device;
+use EmberDusk\Plan\Item;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
@@ -15,7 +18,7 @@ final readonly class MarkUsed extends Change
 {
     private function __construct(private string $unit, private bool $used) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('unit', 40), $f->flag('used'));
     }
@@ -28,17 +31,11 @@ final readonly class MarkUsed extends Change
     protected function changed(Plan $plan): Plan
     {
         $id = $this->unit;
-        if (isset($plan->controllers[$id])) {
-            return $plan->with(controllers: [$id => $plan->controllers[$id]->used($this->used)] + $plan->controllers);
-        }
-        if (isset($plan->modules[$id])) {
-            return $plan->with(modules: [$id => $plan->modules[$id]->used($this->used)] + $plan->modules);
-        }
-        if (isset($plan->hubs[$id])) {
-            return $plan->with(hubs: [$id => $plan->hubs[$id]->used($this->used)] + $plan->hubs);
-        }
-        if (isset($plan->items[$id])) {
-            return $plan->with(items: [$id => $plan->items[$id]->used($this->used)] + $plan->items);
+        foreach (['controllers', 'modules', 'hubs', 'items'] as $list) {
+            $unit = $plan->{$list}[$id] ?? null;
+            if ($unit instanceof Device || $unit instanceof Item) {
+                return $plan->put($list, $id, $unit->used($this->used));
+            }
         }
 
         throw InvalidInput::at('/unit', "The job has no “{$id}” any more. Reload the page.");

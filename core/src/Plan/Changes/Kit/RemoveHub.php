@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes\Kit;
 
+use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
@@ -11,6 +13,11 @@ use EmberDusk\Values\InvalidInput;
 /** Takes the hub out of the job; what was decided about it goes too. */
 final readonly class RemoveHub extends Change
 {
+    public static function read(Fields $f, ShelfSource $shelf): self
+    {
+        return new self();
+    }
+
     protected function changed(Plan $plan): Plan
     {
         if ($plan->hubs === []) {

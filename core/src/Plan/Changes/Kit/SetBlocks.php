@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\InvalidInput;
@@ -14,7 +15,7 @@ final readonly class SetBlocks extends Change
 {
     private function __construct(private string $supply, private int $series, private int $parallel) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('supply'), $f->whole('series', 1, 40), $f->whole('parallel', 1, 40));
     }
@@ -26,9 +27,7 @@ final readonly class SetBlocks extends Change
             throw InvalidInput::at('/supply', strtoupper($this->supply) . ' is no battery.');
         }
 
-        return $plan->with(
-            supplies: [$device->id => $device->blocks($this->series, $this->parallel)] + $plan->supplies,
-        );
+        return $plan->put('supplies', $device->id, $device->blocks($this->series, $this->parallel));
     }
 
     public function words(Plan $plan): string

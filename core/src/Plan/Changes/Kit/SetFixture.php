@@ -41,7 +41,7 @@ final readonly class SetFixture extends Change
             throw InvalidInput::unknown('/fixture', 'fixtures', $id);
         }
         if ($this->count === 0) {
-            return $plan->with(fixtures: array_diff_key($plan->fixtures, [$id => true]));
+            return $plan->put('fixtures', $id, null);
         }
         $plan->place($this->place);
         $kit = $this->kit->entry->id();

@@ -62,7 +62,7 @@ final readonly class SetItem extends Change
             throw InvalidInput::unknown('/item', 'item', $id);
         }
         if ($this->count === 0 || $this->kit === null) {
-            return $plan->with(items: array_diff_key($plan->items, [$id => true]));
+            return $plan->put('items', $id, null);
         }
         $kit = $this->kit->entry->id();
         $before = $plan->items[$id] ?? null;

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
@@ -16,7 +17,7 @@ final readonly class SetOptions extends Change
     /** @param  list<Fields>  $requirements */
     private function __construct(private string $run, private array $requirements) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $requirements = $f->objects('options');
 

@@ -35,12 +35,8 @@ final readonly class SetOwned extends Change
     protected function changed(Plan $plan): Plan
     {
         $id = $this->kit->entry->id();
-        $owned = array_diff_key($plan->owned, [$id => true]);
 
-        return $plan->with(
-            owned: $this->count === 0 ? $owned : $owned + [$id => new Owned($id, $this->count)],
-            kit: [$id => $plan->kit[$id] ?? $this->kit] + $plan->kit,
-        );
+        return $plan->put('owned', $id, $this->count === 0 ? null : new Owned($id, $this->count), $this->kit);
     }
 
     public function words(Plan $plan): string

@@ -35,12 +35,8 @@ final readonly class SetSpare extends Change
     protected function changed(Plan $plan): Plan
     {
         $id = $this->kit->entry->id();
-        $others = array_diff_key($plan->spares, [$id => true]);
 
-        return $plan->with(
-            spares: $this->count === null ? $others : $others + [$id => new Spare($id, $this->count)],
-            kit: [$id => $plan->kit[$id] ?? $this->kit] + $plan->kit,
-        );
+        return $plan->put('spares', $id, $this->count === null ? null : new Spare($id, $this->count), $this->kit);
     }
 
     public function words(Plan $plan): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
@@ -15,7 +16,7 @@ final readonly class SetSwitch extends Change
 {
     private function __construct(private string $controller, private string $setting) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('controller'), $f->string('setting', 20));
     }
@@ -38,7 +39,7 @@ final readonly class SetSwitch extends Change
             );
         }
 
-        return $plan->with(controllers: [$device->id => $device->set($this->setting)] + $plan->controllers);
+        return $plan->put('controllers', $device->id, $device->set($this->setting));
     }
 
     public function words(Plan $plan): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Wires\FeedFrom;
 use EmberDusk\Plan\Device;
@@ -20,7 +21,7 @@ final readonly class ShareKit extends Change
 {
     private function __construct(private string $run, private string $with) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('run'), $f->string('with', 40));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Places;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -14,7 +15,7 @@ final readonly class AddPlace extends Change
 {
     private function __construct(private string $name) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self(PlaceName::read($f));
     }
@@ -24,7 +25,7 @@ final readonly class AddPlace extends Change
         PlaceName::free($plan, $this->name, null);
         $id = Plan::nextId('place', $plan->places);
 
-        return $plan->with(places: $plan->places + [$id => new Place($id, $this->name, '')]);
+        return $plan->put('places', $id, new Place($id, $this->name, ''));
     }
 
     public function words(Plan $plan): string

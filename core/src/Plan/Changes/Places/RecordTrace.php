@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Places;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\TapeNotes;
@@ -24,7 +25,7 @@ final readonly class RecordTrace extends Change
         return new self($place, $found);
     }
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $found = [];
         foreach ($f->objects('found') as $leg) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Places;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Runs\DropRun;
 use EmberDusk\Plan\Device;
@@ -18,7 +19,7 @@ final readonly class RemovePlace extends Change
 {
     private function __construct(private string $place) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('place'));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Places;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -14,7 +15,7 @@ final readonly class RenamePlace extends Change
 {
     private function __construct(private string $place, private string $name) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('place'), PlaceName::read($f));
     }
@@ -24,7 +25,7 @@ final readonly class RenamePlace extends Change
         $place = $plan->place($this->place);
         PlaceName::free($plan, $this->name, $place->id);
 
-        return $plan->with(places: [$place->id => new Place($place->id, $this->name, $place->notes)] + $plan->places);
+        return $plan->put('places', $place->id, new Place($place->id, $this->name, $place->notes));
     }
 
     public function words(Plan $plan): string

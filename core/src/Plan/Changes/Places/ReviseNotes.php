@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Places;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Kit\MovedFeeds;
 use EmberDusk\Plan\LaidCable;
@@ -32,7 +33,7 @@ final readonly class ReviseNotes extends Change
         return new self($place, $text);
     }
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('place'), $f->string('text'));
     }
@@ -96,10 +97,8 @@ final readonly class ReviseNotes extends Change
             }
             if ($known === []) {
                 $id = self::slug($word, $plan->runs);
-                $plan = $plan->with(
-                    runs: [$id => new Run(id: $id, place: $place, word: $word, sections: $sections, jumps: $jumps)] +
-                        $plan->runs,
-                );
+                $run = new Run(id: $id, place: $place, word: $word, sections: $sections, jumps: $jumps);
+                $plan = $plan->put('runs', $id, $run);
             }
         }
 
@@ -112,15 +111,15 @@ final readonly class ReviseNotes extends Change
         $old = $plan->cutMarks($before);
         $new = $plan->cutMarks($after);
         if ($old === null || $new === null) {
-            return $plan->with(runs: [$after->id => $after] + $plan->runs);
+            return $plan->put('runs', $after->id, $after);
         }
         if ($new->groupCount() === 0) {
-            return $plan->fedBy($after, [])->with(runs: [$after->id => $after->bare()] + $plan->runs);
+            return $plan->fedBy($after, [])->put('runs', $after->id, $after->bare());
         }
 
         return $plan
             ->fedBy($before, MovedFeeds::feeds($plan->ways()->feedsOf($before), $old, $new))
-            ->with(runs: [$after->id => $after] + $plan->runs);
+            ->put('runs', $after->id, $after);
     }
 
     private static function rounded(float $metres): float

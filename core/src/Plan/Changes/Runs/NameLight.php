@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Runs;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
@@ -19,7 +20,7 @@ final readonly class NameLight extends Change
 
     private function __construct(private string $controller, private string $name, private string $room) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self(
             $f->string('controller'),
@@ -73,9 +74,7 @@ final readonly class NameLight extends Change
             );
         }
 
-        return $plan->with(
-            lights: [$this->controller => new Light($this->controller, $this->name, $this->room)] + $plan->lights,
-        );
+        return $plan->put('lights', $this->controller, new Light($this->controller, $this->name, $this->room));
     }
 
     public function words(Plan $plan): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Runs;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Plan;
@@ -20,7 +21,7 @@ final readonly class NoteMatrix extends Change
 {
     private function __construct(private string $run, private ?PixelMatrix $matrix) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $columns = $f->whole('columns', 0, PixelMatrix::MOST);
         $rows = $f->whole('rows', 0, PixelMatrix::MOST);

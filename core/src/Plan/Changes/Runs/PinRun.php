@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Runs;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
@@ -15,7 +16,7 @@ final readonly class PinRun extends Change
     /** @param  list<string>  $pins */
     private function __construct(private string $run, private array $pins) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         foreach ($f->strings('pins') as $n => $pin) {
             if (!in_array($pin, Run::PINS, true)) {
@@ -28,7 +29,7 @@ final readonly class PinRun extends Change
 
     protected function changed(Plan $plan): Plan
     {
-        return $plan->with(runs: [$this->run => $plan->run($this->run)->pinned($this->pins)] + $plan->runs);
+        return $plan->put('runs', $this->run, $plan->run($this->run)->pinned($this->pins));
     }
 
     public function words(Plan $plan): string

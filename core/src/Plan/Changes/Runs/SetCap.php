@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Runs;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
@@ -14,7 +15,7 @@ final readonly class SetCap extends Change
 {
     private function __construct(private string $run, private float $cap, private bool $checked) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('run'), $f->number('cap', 0.2, 1), $f->has('checked') && $f->flag('checked'));
     }
@@ -28,9 +29,7 @@ final readonly class SetCap extends Change
     {
         $run = $plan->run($this->run);
 
-        return $plan->with(
-            runs: [$run->id => $run->capped($this->cap, $this->checked && $this->cap < 1)] + $plan->runs,
-        );
+        return $plan->put('runs', $run->id, $run->capped($this->cap, $this->checked && $this->cap < 1));
     }
 
     public function words(Plan $plan): string

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Runs;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
@@ -20,7 +21,7 @@ final readonly class SetZones extends Change
      */
     private function __construct(private string $run, private array $pads, private array $supplies) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $supplies = [];
         if ($f->has('feeds')) {

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Scenes;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
@@ -27,7 +28,7 @@ final readonly class SetScene extends Change
         private ?float $fade,
     ) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $levels = [];
         foreach ($f->objects('levels') as $level) {
@@ -64,12 +65,9 @@ final readonly class SetScene extends Change
         }
         $lit = array_filter($this->levels, static fn(array $duties): bool => array_sum($duties) > 0);
 
-        return $plan->with(
-            scenes: $lit === []
-                ? array_diff_key($plan->scenes, [$id => true])
-                : [$id => new Scene($id, $this->name, $this->fade ?? ($plan->scenes[$id]->fade ?? 0.0), $lit)] +
-                    $plan->scenes,
-        );
+        $fade = $this->fade ?? ($plan->scenes[$id]->fade ?? 0.0);
+
+        return $plan->put('scenes', $id, $lit === [] ? null : new Scene($id, $this->name, $fade, $lit));
     }
 
     public function words(Plan $plan): string

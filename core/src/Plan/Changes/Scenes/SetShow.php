@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Scenes;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
@@ -15,7 +16,7 @@ final readonly class SetShow extends Change
 {
     private function __construct(private ?string $show, private Show $as) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $show = $f->stringOrNull('show');
         // The kind of the change and the kind of the show share a word.
@@ -37,7 +38,7 @@ final readonly class SetShow extends Change
             throw InvalidInput::at('/show', 'A job has at most ' . Show::MOST . ' shows.');
         }
         if ($this->as->steps === [] && $this->as->lights === []) {
-            return $plan->with(shows: array_diff_key($plan->shows, [$id => true]));
+            return $plan->put('shows', $id, null);
         }
         foreach ([...$plan->scenes, ...$plan->shows] as $other) {
             if ($other->id !== $id && mb_strtolower($other->name) === mb_strtolower($this->as->name)) {
@@ -55,7 +56,7 @@ final readonly class SetShow extends Change
             }
         }
 
-        return $plan->with(shows: [$id => $this->as->called($id)] + $plan->shows);
+        return $plan->put('shows', $id, $this->as->called($id));
     }
 
     public function words(Plan $plan): string

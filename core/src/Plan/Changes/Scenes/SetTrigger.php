@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Scenes;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Trigger;
@@ -18,7 +19,7 @@ final readonly class SetTrigger extends Change
 
     private function __construct(private ?string $trigger, private ?Trigger $as) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $trigger = $f->stringOrNull('trigger');
         if ($f->has('gone') && $f->flag('gone')) {
@@ -35,7 +36,7 @@ final readonly class SetTrigger extends Change
             throw InvalidInput::unknown('/trigger', 'trigger', $id);
         }
         if ($this->as === null) {
-            return $plan->with(triggers: array_diff_key($plan->triggers, [$id => true]));
+            return $plan->put('triggers', $id, null);
         }
         if (!isset($plan->triggers[$id]) && count($plan->triggers) >= self::MOST) {
             throw InvalidInput::at('/trigger', 'A job has at most ' . self::MOST . ' things that start something.');
@@ -45,7 +46,7 @@ final readonly class SetTrigger extends Change
             throw InvalidInput::unknown('/plays', 'scene or show', $this->as->plays);
         }
 
-        return $plan->with(triggers: [$id => $this->as->called($id)] + $plan->triggers);
+        return $plan->put('triggers', $id, $this->as->called($id));
     }
 
     public function words(Plan $plan): string

@@ -55,7 +55,7 @@ final readonly class EqualParts
     /** The plan with the earlier state of the split run. */
     public static function remembered(Plan $plan, Split $split): Plan
     {
-        return $plan->with(splits: [$split->id => $split] + $plan->splits);
+        return $plan->put('splits', $split->id, $split);
     }
 
     /**

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Splits;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Feed;
@@ -20,7 +21,7 @@ final readonly class RejoinRun extends Change
 {
     private function __construct(private string $run) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('run'));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Splits;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
@@ -18,7 +19,7 @@ final readonly class SplitParts extends Change
     /** @param  positive-int  $parts */
     private function __construct(private string $run, private int $parts) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('run'), max(2, $f->whole('parts', 2, self::MOST)));
     }

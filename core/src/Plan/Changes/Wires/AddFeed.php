@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Wires;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
@@ -16,7 +17,7 @@ final readonly class AddFeed extends Change
 {
     private function __construct(private string $run, private FeedPoint $point) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('run'), FeedPoint::read($f));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Wires;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\DataLine;
 use EmberDusk\Plan\Plan;
@@ -17,7 +18,7 @@ final readonly class ArrangeData extends Change
     /** @param  list<DataLine>  $lines  their ids are their numbers, from 0 */
     private function __construct(private string $board, private array $lines) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $board = $f->string('board', 40);
         $lines = [];

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Wires;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
@@ -17,7 +18,7 @@ final readonly class FeedPattern extends Change
 {
     private function __construct(private string $run, private string $pattern) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $pattern = $f->string('pattern', 10);
         if (!in_array($pattern, ['ends', 'middle'], true)) {

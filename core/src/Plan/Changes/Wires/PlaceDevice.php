@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Wires;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\LaidCable;
@@ -20,7 +21,7 @@ final readonly class PlaceDevice extends Change
 {
     private function __construct(private string $device, private ?Standing $stands) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         return new self($f->string('device', 40), $f->maybe('stands', Standing::read(...)));
     }
@@ -36,32 +37,20 @@ final readonly class PlaceDevice extends Change
         if ($this->stands !== null) {
             self::check($plan, $this->stands);
         }
-        foreach (
-            [
-                'supplies' => $plan->supplies,
-                'controllers' => $plan->controllers,
-                'hubs' => $plan->hubs,
-                'modules' => $plan->modules,
-            ]
-            as $list => $devices
-        ) {
-            $device = $devices[$this->device] ?? null;
-            if ($device !== null) {
-                $moved = [$device->id => $device->standing($this->stands)] + $devices;
-
+        foreach (['supplies', 'controllers', 'hubs', 'modules'] as $list) {
+            $device = $plan->{$list}[$this->device] ?? null;
+            if ($device instanceof Device) {
                 return CableWay::reckoned(
-                    self::with($plan, $list, $moved),
+                    $plan->put($list, $device->id, $device->standing($this->stands)),
                     static fn(LaidCable $c): bool => in_array($device->id, [$c->from, $c->to], true),
                 );
             }
         }
-
         $item = $plan->items[$this->device] ?? null;
         if ($item !== null) {
-            $moved = $item->standing($this->stands);
             $place = $this->stands === null ? $item->place : $this->stands->place;
 
-            return $plan->with(items: [$item->id => $moved->in($place)] + $plan->items);
+            return $plan->put('items', $item->id, $item->standing($this->stands)->in($place));
         }
 
         throw InvalidInput::at('/device', "The job has no “{$this->device}” to place. Reload the page.");
@@ -76,17 +65,6 @@ final readonly class PlaceDevice extends Change
         }
 
         return "{$name} placed at {$this->stands->words($plan->terms->length)}";
-    }
-
-    /** @param  array<string, Device>  $devices */
-    private static function with(Plan $plan, string $list, array $devices): Plan
-    {
-        return match ($list) {
-            'supplies' => $plan->with(supplies: $devices),
-            'controllers' => $plan->with(controllers: $devices),
-            'hubs' => $plan->with(hubs: $devices),
-            default => $plan->with(modules: $devices),
-        };
     }
 
     /** @throws InvalidInput where there is no such place, spot or wall */

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Wires;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Plan;
@@ -17,7 +18,7 @@ final readonly class SetFeeds extends Change
     /** @param  non-empty-list<float>  $shares  0 is the start, 1 the end */
     private function __construct(private string $run, private array $shares) {}
 
-    public static function read(Fields $f): self
+    public static function read(Fields $f, ShelfSource $shelf): self
     {
         $shares = $f->numbers('shares', 0, 1);
 
