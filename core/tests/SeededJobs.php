@@ -109,7 +109,7 @@ final class SeededJobs
         $this->try([
             'kind' => 'ChooseKit',
             'run' => $run,
-            'kit' => $this->one(SeededKit::CABLES[$this->plan->cores($this->plan->run($run))] ?? ['cable-2x15']),
+            'kit' => $this->one(SeededKit::CABLES[$this->plan->of($this->plan->run($run))->cores()] ?? ['cable-2x15']),
         ]);
         $this->try([
             'kind' => 'ChooseKit',

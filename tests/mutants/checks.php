@@ -248,8 +248,8 @@ return [
     ],
     [
         'Checks/Kit/Sealing.php',
-        ['$case->plan->sealed($run)', 'false'],
-        ['!$case->plan->damp($run)', '$case->plan->damp($run)'],
+        ['$case->plan->of($run)->sealed()', 'false'],
+        ['!$case->plan->of($run)->damp()', '$case->plan->of($run)->damp()'],
     ],
     ['Checks/Kit/Cooling.php', ['BARE = 15.0', 'BARE = 150.0'], ['BARE = 15.0', 'BARE = 14.9']],
     ['Checks/Kit/HubAsked.php', ["=== 'zigbee'", "!== 'zigbee'"], ["=== 'zigbee'", "=== 'rf'"]],

@@ -10,6 +10,7 @@ use EmberDusk\Control\Priorities;
 use EmberDusk\Control\Running;
 use EmberDusk\Control\Sun;
 use EmberDusk\Formats\Json;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Trigger;
@@ -129,7 +130,7 @@ final class PlayCommand extends Command
             $wins = [];
             foreach ($row['wins'] as $light => $by) {
                 $wins[] =
-                    $plan->lightName((string) $light) .
+                    (new LightNames($plan))->of((string) $light) .
                     ': ' .
                     implode(' or ', array_map(static fn(Trigger $t): string => self::plays($plan, $t), $by)) .
                     (count($by) > 1 ? ' (they fight)' : '');

@@ -35,7 +35,7 @@ final readonly class BenchMatrix implements View
 
     public static function for(Plan $plan, Run $run): ?self
     {
-        $matrix = $plan->matrix($run);
+        $matrix = $plan->of($run)->matrix();
         if ($matrix === null) {
             return null;
         }

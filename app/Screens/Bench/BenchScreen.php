@@ -15,6 +15,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Run;
 use EmberDusk\Schedule\Step;
 
@@ -111,7 +112,7 @@ final readonly class BenchScreen
 
         return new BenchRunView(
             id: $fitting->id,
-            name: $this->state->plan->lightName((string) $fitting->module),
+            name: (new LightNames($this->state->plan))->of((string) $fitting->module),
             place: $this->state->plan->places[$fitting->place]->name,
             tests: count($tests),
             done: count(array_filter($tests, fn(BenchTest $t): bool => isset($this->state->ticks[$t->id]))),

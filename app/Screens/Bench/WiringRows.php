@@ -64,6 +64,6 @@ final readonly class WiringRows
             return null;
         }
 
-        return $plan->cutMarks($plan->run($feed->run))?->position($feed->pad);
+        return $plan->of($plan->run($feed->run))->cutMarks()?->position($feed->pad);
     }
 }

@@ -23,7 +23,7 @@ final readonly class Gauge
     public static function for(Plan $plan, Run $run, Entry $entry): ?self
     {
         $strip = $plan->strip($run->strip);
-        $metres = $plan->cutMarks($run)?->length() ?? $run->length();
+        $metres = $plan->of($run)->cutMarks()?->length() ?? $run->length();
         $supply = $plan->supply($run->supply);
 
         return match (true) {

@@ -110,7 +110,7 @@ final readonly class KitScreen
         $figures = [
             RunFigures::load(
                 $strip,
-                $this->state->plan->litLength($run),
+                $this->state->plan->of($run)->litLength(),
                 $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($this->state->plan),
                 $run->cap,
             ),
@@ -145,7 +145,7 @@ final readonly class KitScreen
                 $inputs[] = new Input(
                     'P' . ($n + 1),
                     $run->name(),
-                    $of(RunFigures::load($strip, $this->state->plan->litLength($run), $label, $run->cap)),
+                    $of(RunFigures::load($strip, $this->state->plan->of($run)->litLength(), $label, $run->cap)),
                     $unit,
                     path: "run.{$run->id}: its load",
                 );
@@ -260,7 +260,7 @@ final readonly class KitScreen
         $share = $straight !== null ? [$straight->with => $straight] : [];
         foreach ($this->state->plan->runs as $other) {
             $unit = $of($other);
-            $fits = $slot !== 'controller' || $this->state->plan->drives((string) $unit, $run);
+            $fits = $slot !== 'controller' || $this->state->plan->of($run)->drivenBy((string) $unit);
             if ($other->id !== $run->id && $unit !== null && $fits && !isset($share[$unit])) {
                 $share[$unit] =
                     $unit === $mine

@@ -43,9 +43,12 @@ final readonly class AssemblyRows
                     name: $run->name(),
                     place: $this->state->plan->places[$run->place]->name ?? '',
                     inProfile: in_array('profile', $run->mounting, true),
-                    fields: $this->fields($uses, $run, $this->state->plan->making($run)),
+                    fields: $this->fields($uses, $run, $this->state->plan->of($run)->making()),
                 ),
-                array_filter($this->state->plan->runs, fn(Run $r): bool => $this->state->plan->cutMarks($r) !== null),
+                array_filter(
+                    $this->state->plan->runs,
+                    fn(Run $r): bool => $this->state->plan->of($r)->cutMarks() !== null,
+                ),
             ),
         );
     }
@@ -73,7 +76,7 @@ final readonly class AssemblyRows
             );
             $fields[] = self::field('length', 'Both', $making->length, self::JOINTS);
         }
-        $damp = $this->state->plan->damp($run) ? 'silicone, damp place' : 'not sealed';
+        $damp = $this->state->plan->of($run)->damp() ? 'silicone, damp place' : 'not sealed';
         $fields[] = self::field('seal', 'Ends', $making->seal, self::SEALS, usual: "default: {$damp}");
         $cut = $profile ? 'to measure, before' : 'after fixing';
         $fields[] = self::field('cut', 'Cut', $making->cut, self::CUTS, usual: "default: {$cut}");

@@ -11,6 +11,7 @@ use EmberDusk\Control\Running;
 use EmberDusk\Control\Sun;
 use EmberDusk\Job\JobState;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Trigger;
@@ -142,7 +143,7 @@ final readonly class PlayPicture
         $by = [];
         foreach ($wins as $light => $triggers) {
             $says = implode(' or ', array_map(static fn(Trigger $t): string => self::plays($plan, $t), $triggers));
-            $by[$says]['names'][] = $plan->lightName((string) $light);
+            $by[$says]['names'][] = (new LightNames($plan))->of((string) $light);
             $by[$says]['fights'] = count($triggers) > 1;
         }
 

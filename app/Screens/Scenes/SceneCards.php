@@ -13,6 +13,7 @@ use EmberDusk\Control\Mixing;
 use EmberDusk\Control\Presets;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
@@ -130,7 +131,7 @@ final readonly class SceneCards
 
         return new SceneLight(
             of: $of,
-            name: $this->state->plan->lightName($of),
+            name: (new LightNames($this->state->plan))->of($of),
             duties: $duties,
             level: $mixing?->level($duties) ?? max([0.0, ...$duties]),
             colour: $mixing?->seen($duties)->hex() ?? '',
@@ -150,7 +151,7 @@ final readonly class SceneCards
         return new SceneRibbon(
             run: $run->id,
             name: $run->name(),
-            metres: round($this->state->plan->cutMarks($run)?->length() ?? $run->length(), 3),
+            metres: round($this->state->plan->of($run)->cutMarks()?->length() ?? $run->length(), 3),
             level: $level,
             seen: $seen,
         );

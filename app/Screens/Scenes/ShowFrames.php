@@ -7,6 +7,7 @@ namespace App\Screens\Scenes;
 use EmberDusk\Circuit\Colour;
 use EmberDusk\Control\Mixing;
 use EmberDusk\Control\Running;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 
@@ -36,7 +37,7 @@ final readonly class ShowFrames
             );
         }
 
-        return new Frames(lights: array_map($plan->lightName(...), $lights), frames: $frames);
+        return new Frames(lights: array_map((new LightNames($plan))->of(...), $lights), frames: $frames);
     }
 
     /** @param  list<float>  $duties */

@@ -106,7 +106,7 @@ final readonly class SurveyScreen
     /** Straight line between a run's ends, where the notes show them. */
     public static function apart(Plan $plan, Run $run): ?Figure
     {
-        $metres = $plan->endsApart($run);
+        $metres = $plan->of($run)->endsApart();
         $apart = $plan->terms->inUnit($metres ?? 0.0);
         $unit = $plan->terms->unit();
         if ($metres === null) {
@@ -170,11 +170,11 @@ final readonly class SurveyScreen
                     mounting: $r->mounting,
                     light: $r->light,
                     height: $r->height === null ? '' : $say($r->height),
-                    pixels: $plan->pixels($r),
-                    columns: $plan->matrix($r)->columns ?? 0,
-                    rows: $plan->matrix($r)->rows ?? 0,
-                    matrix: $plan->matrix($r)?->words() ?? '',
-                    fixed: $plan->directed($r),
+                    pixels: $plan->of($r)->pixels(),
+                    columns: $plan->of($r)->matrix()->columns ?? 0,
+                    rows: $plan->of($r)->matrix()->rows ?? 0,
+                    matrix: $plan->of($r)->matrix()?->words() ?? '',
+                    fixed: $plan->of($r)->directed(),
                 ),
                 $runs,
             ),

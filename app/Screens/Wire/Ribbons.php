@@ -43,7 +43,7 @@ final readonly class Ribbons
     {
         $plan = $this->state->plan;
         $strip = $plan->strip($this->run->strip);
-        $marks = $plan->cutMarks($this->run);
+        $marks = $plan->of($this->run)->cutMarks();
         $result = $this->state->shown($this->run->id);
         $refusal = $this->state->results[$this->run->id] ?? null;
         $trunk = $plan->ways()->cableTo($this->run->controller ?? '');
@@ -101,9 +101,9 @@ final readonly class Ribbons
     /** Metres from the run's start at which data comes in; null without a pixel board. */
     private static function dataAt(Plan $plan, Run $run): ?float
     {
-        $line = $plan->boardOn($run) === null ? null : DataLine::to($plan, $run);
+        $line = $plan->of($run)->board() === null ? null : DataLine::to($plan, $run);
 
-        return $line === null ? null : $plan->cutMarks($run)?->position($line->pad($plan, $run));
+        return $line === null ? null : $plan->of($run)->cutMarks()?->position($line->pad($plan, $run));
     }
 
     /**
@@ -171,7 +171,7 @@ final readonly class Ribbons
     /** @return list<WireFeed> */
     private function feeds(?RunResult $result): array
     {
-        $marks = $this->state->plan->cutMarks($this->run);
+        $marks = $this->state->plan->of($this->run)->cutMarks();
         $feeds = [];
         foreach ($this->state->plan->ways()->feedsOf($this->run) as $feed) {
             $cable = $this->state->plan->ways()->cableTo($feed->id);
@@ -192,7 +192,7 @@ final readonly class Ribbons
     private function ways(?RunResult $result): array
     {
         $plan = $this->state->plan;
-        $marks = $plan->cutMarks($this->run);
+        $marks = $plan->of($this->run)->cutMarks();
         $cables =
             $this->run->controller === null ? [] : array_reverse($plan->ways()->wayTo($this->run->controller), true);
         foreach ($plan->ways()->feedsOf($this->run) as $feed) {

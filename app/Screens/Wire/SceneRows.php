@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Wire;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\LightNames;
 
 /** The job's scenes, and the settable parts: every controller's channels, every pixel run, every dimming module. */
 final readonly class SceneRows
@@ -54,10 +55,10 @@ final readonly class SceneRows
         }
 
         foreach (array_keys($plan->modules) as $id) {
-            if ($plan->lightName($id) !== strtoupper($id)) {
+            if ((new LightNames($plan))->of($id) !== strtoupper($id)) {
                 $rows[$id] = new DimmedRow(
                     id: $id,
-                    name: strtoupper($id) . ' ' . $plan->lightName($id),
+                    name: strtoupper($id) . ' ' . (new LightNames($plan))->of($id),
                     channels: ['level'],
                 );
             }

@@ -40,7 +40,7 @@ final readonly class Taps
             return $taps;
         }
         $heavy = self::heavy($state, count($strip->channels) + 1);
-        if ($heavy !== null && count($state->plan->cutMarks($run)->groups ?? []) > 1) {
+        if ($heavy !== null && count($state->plan->of($run)->cutMarks()->groups ?? []) > 1) {
             $taps[] = new Fix(
                 "Lay {$heavy->name()} past it, joined at both ends of each section",
                 TapLeg::payload(run: $run->id, leg: $heavy->id(), drop: $drop->id()),
@@ -61,7 +61,7 @@ final readonly class Taps
     /** @return list<Fix> that start the feeds of a pixel run at its supply, or at its board */
     private static function board(Plan $plan, Run $run): array
     {
-        $board = $plan->boardOn($run)?->id;
+        $board = $plan->of($run)->board()?->id;
         if ($board === null || $run->supply === null || $plan->ways()->cableTo($board) === null) {
             return [];
         }

@@ -110,7 +110,7 @@ final readonly class WireScreen
         $figures = [
             self::LOAD => RunFigures::load(
                 $strip,
-                $this->state->plan->litLength($run),
+                $this->state->plan->of($run)->litLength(),
                 $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($this->state->plan),
                 $run->cap,
             ),

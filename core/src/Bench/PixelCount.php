@@ -15,7 +15,7 @@ final readonly class PixelCount
     public static function sections(Plan $plan, Run $run): array
     {
         $each = $plan->strip($run->strip)->pixels->pixels ?? 1;
-        $sections = array_map(static fn(int $g): int => $g * $each, $plan->cutMarks($run)->groups ?? []);
+        $sections = array_map(static fn(int $g): int => $g * $each, $plan->of($run)->cutMarks()->groups ?? []);
 
         if ($sections === []) {
             return [0];

@@ -45,7 +45,7 @@ final readonly class JudgedRun
     /** Nominal watts of the run's lit length with every channel on. */
     public function watts(): float
     {
-        return ($this->strip?->wattsPerMetre() ?? 0.0) * $this->plan->litLength($this->run);
+        return ($this->strip?->wattsPerMetre() ?? 0.0) * $this->plan->of($this->run)->litLength();
     }
 
     /** @return list<Run> under the same controller, this one among them */
@@ -110,7 +110,7 @@ final readonly class JudgedRun
     /** Pixels of the run; 0 of other strips. */
     public function pixels(): int
     {
-        return $this->plan->pixels($this->run);
+        return $this->plan->of($this->run)->pixels();
     }
 
     /** @return list<Fix> that take the smallest fitting controller */

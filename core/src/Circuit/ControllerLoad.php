@@ -26,7 +26,8 @@ final readonly class ControllerLoad
             if ($run->controller === $id && $strip?->switched() === true) {
                 foreach ($strip->channels as $n => $channel) {
                     $channels[$n + 1] =
-                        ($channels[$n + 1] ?? 0.0) + ($channel->wattsPerMetre * $plan->litLength($run)) / $strip->volts;
+                        ($channels[$n + 1] ?? 0.0) +
+                        ($channel->wattsPerMetre * $plan->of($run)->litLength()) / $strip->volts;
                 }
             }
         }

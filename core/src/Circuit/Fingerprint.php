@@ -58,7 +58,7 @@ final readonly class Fingerprint
         }
 
         $followed = array_map(
-            static fn(Run $r): ?string => isset($island->parts[$plan->repeated($r)?->id]) ? $r->controller : null,
+            static fn(Run $r): ?string => isset($island->parts[$plan->of($r)->before()?->id]) ? $r->controller : null,
             array_values($plan->runs),
         );
 

@@ -144,7 +144,7 @@ final readonly class Island
                 $supplies[$root] = true;
             }
         }
-        $before = $plan->repeated($parts->run);
+        $before = $plan->of($parts->run)->before();
         if ($before?->supply !== null && $parts->controller?->groundsApart === false) {
             $supplies[$before->supply] = true;
         }

@@ -107,7 +107,7 @@ final readonly class Phases
     private function copied(Run $run, int $channels): array
     {
         $first = $run;
-        for ($n = 0; ($before = $this->plan->repeated($first)) !== null && $n < 8; $n++) {
+        for ($n = 0; ($before = $this->plan->of($first)->before()) !== null && $n < 8; $n++) {
             $first = $before;
         }
         $lit = count($this->plan->strip($run->strip)->channels ?? [null]);

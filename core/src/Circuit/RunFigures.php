@@ -265,7 +265,7 @@ final readonly class RunFigures
     /** Watts that a supply must be rated for. */
     public static function asks(Strip $strip, Plan $plan, Run $run): Figure
     {
-        $metres = $plan->litLength($run);
+        $metres = $plan->of($run)->litLength();
         $watts = $strip->wattsPerMetre() * $metres * $run->cap;
 
         return new Figure(

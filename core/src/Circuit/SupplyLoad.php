@@ -146,7 +146,7 @@ final readonly class SupplyLoad
      */
     public static function zones(Plan $plan, Run $run): array
     {
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
         $watts = ($plan->strip($run->strip)?->wattsPerMetre() ?? 0.0) * ($marks?->length() ?? 0.0) * $run->cap;
         $supplies = $plan->ways()->suppliesOf($run);
         if ($marks === null || count($supplies) < 2) {

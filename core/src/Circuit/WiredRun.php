@@ -33,7 +33,7 @@ final readonly class WiredRun
     public static function for(Plan $plan, Run $run): ?self
     {
         $strip = $plan->strip($run->strip);
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
         $supply = $plan->supply($run->supply);
         $tails = self::tails($plan, $run);
         if (

@@ -199,7 +199,7 @@ final class Wiring
     private function repeaters(Island $island): void
     {
         foreach ($this->plan->runs as $run) {
-            $before = $this->plan->repeated($run);
+            $before = $this->plan->of($run)->before();
             $repeater = $this->plan->controller($run->controller);
             if ($before === null || $repeater === null || !isset($island->parts[$before->id])) {
                 continue;

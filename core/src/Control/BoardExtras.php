@@ -7,6 +7,7 @@ namespace EmberDusk\Control;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Trigger;
@@ -79,10 +80,10 @@ final readonly class BoardExtras
     {
         $segments = [];
         foreach ($plan->runs as $run) {
-            $board = $plan->boardOn($run)?->id;
+            $board = $plan->of($run)->board()?->id;
             $parts = count($run->zones) + 1;
             for ($n = 1; $board !== null && $n <= $parts; $n++) {
-                $segments[$board][] = $parts === 1 ? $run->name() : "{$plan->lightName($run->id)} {$n}";
+                $segments[$board][] = $parts === 1 ? $run->name() : (new LightNames($plan))->of($run->id) . " {$n}";
             }
         }
 

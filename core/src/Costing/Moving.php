@@ -74,7 +74,7 @@ final class Moving
         $new = clone $this;
         foreach ($runs as $id) {
             $kit = $this->plan->kit[$this->plan->run($id)->strip ?? ''] ?? null;
-            $metres = $this->plan->litLength($this->plan->run($id));
+            $metres = $this->plan->of($this->plan->run($id))->litLength();
             if ($kit !== null) {
                 $new->add(
                     $kit->entry->id(),

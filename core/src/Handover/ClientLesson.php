@@ -6,6 +6,7 @@ namespace EmberDusk\Handover;
 
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 
 /** The instruction given with the client's card: topics to show, by the key of their tick. */
@@ -20,7 +21,9 @@ final readonly class ClientLesson
             static fn(Unit $u): bool => in_array($u->role, $roles, true),
         ) !== [];
         $keeps = array_filter($used, static fn(Unit $u): bool => $u->leaflet->figure('presets') !== null);
-        $first = $plan->lightName((string) (array_key_first($plan->lights) ?? array_key_first($plan->controllers)));
+        $first = (new LightNames($plan))->of(
+            (string) (array_key_first($plan->lights) ?? array_key_first($plan->controllers)),
+        );
 
         $says = $has(Unit::ASSISTANT) ? "Voice commands: “{$first} on”, “{$first} 30 percent”" : '';
         $scenes = '';

@@ -12,6 +12,7 @@ use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
 
@@ -56,7 +57,7 @@ final readonly class DayCard
         $says = [];
         foreach ($scene->levels as $of => $duties) {
             $level = Mixing::for($plan, (string) $of)?->level($duties) ?? max([0.0, ...$duties]);
-            $says[] = sprintf('%s %d %%', $plan->lightName((string) $of), (int) round(100 * $level));
+            $says[] = sprintf('%s %d %%', (new LightNames($plan))->of((string) $of), (int) round(100 * $level));
         }
 
         return implode(', ', $says);

@@ -10,6 +10,7 @@ use EmberDusk\Control\ControlMatrix;
 use EmberDusk\Control\Running;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Standing;
@@ -196,7 +197,8 @@ final readonly class HandoverFacts
             if ($tuning->powerOn === '') {
                 continue;
             }
-            $lines[] = "{$this->plan->lightName((string) $id)} {$tuning->returns()} when its power returns.";
+            $lines[] =
+                (new LightNames($this->plan))->of((string) $id) . " {$tuning->returns()} when its power returns.";
             $unit = array_values(array_filter($roster->units, static fn(Unit $u): bool => $u->item === $id))[0] ?? null;
             $waits = max($waits, $unit?->leaflet->figure('keeps') ?? 0.0);
         }

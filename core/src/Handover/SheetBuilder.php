@@ -200,7 +200,7 @@ final readonly class SheetBuilder
             name: $run->name(),
             place: $plan->places[$run->place]->name,
             strip: $strip?->name(),
-            length: Figure::print($plan->cutMarks($run)?->length() ?? $run->length(), 2) . ' m',
+            length: Figure::print($plan->of($run)->cutMarks()?->length() ?? $run->length(), 2) . ' m',
             supply: $this->supply($run),
             controller: self::named($run->controller, $controller?->name()),
             data: array_map(static fn(BoardSetting $s): string => $s->words(), BoardSettings::ofRun($plan, $run)),
@@ -226,7 +226,7 @@ final readonly class SheetBuilder
             array_filter([
                 RunFigures::load(
                     $strip,
-                    $this->plan->litLength($run),
+                    $this->plan->of($run)->litLength(),
                     RunFigures::LOAD[(int) ($run->cap < 1)],
                     $run->cap,
                 ),
@@ -305,7 +305,7 @@ final readonly class SheetBuilder
             $volts = '';
             $feed = $plan->feeds[$cable->to] ?? null;
             if ($feed !== null) {
-                $at = Figure::print($plan->marks($run)->position($feed->pad), 2);
+                $at = Figure::print($plan->of($run)->marks()->position($feed->pad), 2);
                 $to = "{$at} m of {$run->name()}";
                 $of = $result->feeds[$cable->to] ?? null;
                 $volts = $of === null ? '' : Figure::print($of->volts, 2) . ' V';

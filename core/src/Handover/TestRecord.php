@@ -15,6 +15,7 @@ use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Checks\Bench\Verdict;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 
@@ -51,7 +52,7 @@ final readonly class TestRecord
             $tests = LampTests::for($this->state->plan, $fitting);
             if ($tests !== []) {
                 $rows[] = new SheetTested(
-                    name: $this->state->plan->lightName((string) $fitting->module),
+                    name: (new LightNames($this->state->plan))->of((string) $fitting->module),
                     place: $this->state->plan->places[$fitting->place]->name,
                     done: $this->done($tests),
                     untested: $this->untested($tests),

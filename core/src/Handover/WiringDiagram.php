@@ -94,13 +94,15 @@ final class WiringDiagram
         $data = $this->data();
         $under = $from;
         $from += $data === '' ? 0 : self::DATA;
-        $marks = $this->plan->cutMarks($this->run);
+        $marks = $this->plan->of($this->run)->cutMarks();
         $long = max(0.01, $marks?->length() ?? $this->run->length());
         $feeds = $this->plan->ways()->feedsOf($this->run);
         $wide = self::WIDE - 2 * self::MARGIN;
         $bar = $from + 30 + 16 * count($feeds);
         foreach ($feeds as $n => $feed) {
-            $x = self::MARGIN + (int) round(($this->plan->marks($this->run)->position($feed->pad) / $long) * $wide);
+            $x =
+                self::MARGIN +
+                (int) round(($this->plan->of($this->run)->marks()->position($feed->pad) / $long) * $wide);
             $y = $from + 18 + 16 * $n;
             $cable = $this->plan->ways()->cableTo($feed->id);
             $root = $this->plan->ways()->root($cable->from ?? '');
@@ -121,7 +123,7 @@ final class WiringDiagram
             $text =
                 ($cable === null ? 'no cable yet' : $this->cable($cable)) .
                 ' to ' .
-                Figure::print($this->plan->marks($this->run)->position($feed->pad), 2) .
+                Figure::print($this->plan->of($this->run)->marks()->position($feed->pad), 2) .
                 ' m';
             $this->label(max(self::MARGIN + 22 + 8 * count($feeds), min($x - 220, self::WIDE - 330)), $y - 3, $text);
         }
@@ -138,7 +140,7 @@ final class WiringDiagram
             $wide,
         );
         foreach ($this->run->zones as $pad) {
-            $x = self::MARGIN + (int) round(($this->plan->marks($this->run)->position($pad) / $long) * $wide);
+            $x = self::MARGIN + (int) round(($this->plan->of($this->run)->marks()->position($pad) / $long) * $wide);
             $this->drawn[] = sprintf(
                 '<path d="M%d,%dv20" stroke="#000" stroke-width="1.5" stroke-dasharray="3 2"/>',
                 $x,

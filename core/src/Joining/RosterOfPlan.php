@@ -9,6 +9,7 @@ use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
@@ -151,7 +152,7 @@ final class RosterOfPlan
             $this->add(
                 new Unit(
                     id: $id,
-                    name: $this->plan->lightName($id),
+                    name: (new LightNames($this->plan))->of($id),
                     role: Unit::LIGHT,
                     family: self::family(Unit::LIGHT, $entry->family),
                     way: $entry->family,

@@ -120,11 +120,11 @@ final readonly class SplitCard
     {
         $runs = array_map($plan->run(...), array_keys($results));
         usort($runs, static fn(Run $a, Run $b): int => $a->part <=> $b->part);
-        $lengths = array_map(static fn(Run $r): float => $plan->marks($r)->length(), $runs);
+        $lengths = array_map(static fn(Run $r): float => $plan->of($r)->marks()->length(), $runs);
         $whole = array_sum($lengths);
         $sketch = [];
         foreach ($runs as $run) {
-            $marks = $plan->marks($run);
+            $marks = $plan->of($run)->marks();
             $cuts = [0, ...$run->zones, $marks->lastPad()];
             foreach (array_slice($cuts, 0, -1) as $n => $from) {
                 $start = $marks->position($from);

@@ -66,12 +66,12 @@ final readonly class FirstForPurpose
     /** The profile that was chosen for a run; else the first for outdoors or indoors that takes the strip's heat, or the first for there that does not. */
     public function profile(Plan $plan, Run $run): ?KitSnapshot
     {
-        return $plan->kit[$plan->making($run)->profile ?? ''] ?? $this->usualProfile($plan, $run);
+        return $plan->kit[$plan->of($run)->making()->profile ?? ''] ?? $this->usualProfile($plan, $run);
     }
 
     public function usualProfile(Plan $plan, Run $run): ?KitSnapshot
     {
-        $damp = $plan->damp($run);
+        $damp = $plan->of($run)->damp();
         $watts = $plan->strip($run->strip)?->wattsPerMetre() ?? 0.0;
         $fits = static fn(Fields $f): bool => ($f->has('outdoors') && $f->flag('outdoors')) === $damp;
         $takes = static fn(Fields $f): bool => ($f->numberOrNull('heatWatts') ?? INF) >= $watts;
@@ -82,7 +82,7 @@ final readonly class FirstForPurpose
 
     public function diffuser(Plan $plan, Run $run): ?KitSnapshot
     {
-        return $plan->kit[$plan->making($run)->diffuser ?? ''] ?? $this->usualDiffuser();
+        return $plan->kit[$plan->of($run)->making()->diffuser ?? ''] ?? $this->usualDiffuser();
     }
 
     public function usualDiffuser(): ?KitSnapshot

@@ -99,7 +99,7 @@ final readonly class Fixings
             );
         }
         $ends = 2.0 * count($run->sections);
-        $seal = $this->plan->making($run)->seal;
+        $seal = $this->plan->of($run)->making()->seal;
         if ($seal === 'glue') {
             $this->want(
                 use: 'glue',
@@ -117,8 +117,8 @@ final readonly class Fixings
                 why: "{$name}: tape over the glue",
                 run: $run,
             );
-        } elseif ($seal === 'silicone' || $this->plan->damp($run)) {
-            if ($this->plan->damp($run)) {
+        } elseif ($seal === 'silicone' || $this->plan->of($run)->damp()) {
+            if ($this->plan->of($run)->damp()) {
                 $why = "{$name} is in a damp place: ends sealed";
             } else {
                 $why = "{$name}: its ends are sealed";

@@ -98,7 +98,7 @@ final readonly class Labels
         return sprintf(
             '%s at %s',
             $run->name(),
-            $this->plan->terms->say($this->plan->marks($run)->position($feed->pad)),
+            $this->plan->terms->say($this->plan->of($run)->marks()->position($feed->pad)),
         );
     }
 

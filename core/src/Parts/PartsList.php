@@ -80,12 +80,12 @@ final readonly class PartsList
         }
         $bare = [];
         foreach ($plan->runs as $run) {
-            if ($plan->cutMarks($run) === null) {
+            if ($plan->of($run)->cutMarks() === null) {
                 $bare[] = $run;
 
                 continue;
             }
-            foreach ($plan->cutMarks($run)->jumps as $jump) {
+            foreach ($plan->of($run)->cutMarks()->jumps as $jump) {
                 $wanted->add(
                     kit: self::lead($plan, $run),
                     group: 'Cable',
@@ -99,7 +99,7 @@ final readonly class PartsList
                     uses: $uses,
                     wanted: $wanted,
                     joint: $uses->joint(),
-                    count: Joints::ofTail($plan->cores($run)),
+                    count: Joints::ofTail($plan->of($run)->cores()),
                     why: "{$run->name()}, lead between sections",
                     runs: [$run->id],
                 );

@@ -30,11 +30,11 @@ final readonly class PiecesToCut
         $uses = new FirstForPurpose($shelf);
         $of = $lacking = [];
         foreach ($plan->runs as $run) {
-            $marks = $plan->cutMarks($run);
+            $marks = $plan->of($run)->cutMarks();
             if ($marks === null) {
                 continue;
             }
-            $making = $plan->making($run);
+            $making = $plan->of($run)->making();
             $lists = [
                 [
                     $plan->kit[(string) $run->strip] ?? null,

@@ -59,8 +59,8 @@ final readonly class BoardSettings
             return [];
         }
         foreach ($this->plan->runs as $run) {
-            $matrix = $run->controller === $this->board ? $this->plan->matrix($run) : null;
-            if ($matrix !== null && $this->plan->pixels($run) > 0) {
+            $matrix = $run->controller === $this->board ? $this->plan->of($run)->matrix() : null;
+            if ($matrix !== null && $this->plan->of($run)->pixels() > 0) {
                 $settings[] = new BoardSetting("Matrix of {$run->name()}", $matrix->words(), 'seen from the front', [
                     $run->id,
                 ]);
@@ -93,7 +93,7 @@ final readonly class BoardSettings
             if ($run->controller !== $this->board) {
                 continue;
             }
-            $mine += $this->plan->labelAmps($run);
+            $mine += $this->plan->of($run)->labelAmps();
             $capped = $capped || $run->cap < 1;
             $through = $through || in_array($this->board, $this->plan->ways()->startsOf($run), true);
             foreach ($this->plan->ways()->suppliesOf($run) as $supply) {
@@ -127,7 +127,7 @@ final readonly class BoardSettings
             ($this->plan->controller($this->board)->standbyAmps ?? 0.0);
         foreach ($this->plan->runs as $run) {
             if ($run->controller !== $this->board && in_array($supply, $this->plan->ways()->suppliesOf($run), true)) {
-                $amps -= $this->plan->labelAmps($run);
+                $amps -= $this->plan->of($run)->labelAmps();
             }
         }
 

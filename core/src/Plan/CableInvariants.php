@@ -12,7 +12,7 @@ final readonly class CableInvariants
         $groups = 0;
         $last = [];
         foreach ($plan->runs as $run) {
-            $marks = $plan->cutMarks($run);
+            $marks = $plan->of($run)->cutMarks();
             $groups += $marks?->groupCount() ?? 0;
             $last[$run->id] = $marks?->lastPad() ?? 0;
         }
@@ -77,7 +77,7 @@ final readonly class CableInvariants
             $tail =
                 $run !== null &&
                 (isset($plan->controllers[$root ?? ''])
-                    ? $run->controller === $root && (!$pixels || $plan->boardOn($run) !== null)
+                    ? $run->controller === $root && (!$pixels || $plan->of($run)->board() !== null)
                     : $pixels);
             $trunk =
                 isset($plan->supplies[$root ?? ''], $plan->controllers[$cable->to]) &&

@@ -64,7 +64,7 @@ final readonly class DataLine implements JsonReadable
     /** Pad at which a run takes the data in, and the one at which it leaves: 0 or its last. */
     public function pad(Plan $plan, Run $run, bool $leaves = false): int
     {
-        return in_array($run->id, $this->reversed, true) === $leaves ? 0 : $plan->marks($run)->lastPad();
+        return in_array($run->id, $this->reversed, true) === $leaves ? 0 : $plan->of($run)->marks()->lastPad();
     }
 
     /** On a separate output. */

@@ -99,7 +99,7 @@ final readonly class DataOutput
         $used = 0;
         foreach ($line->runs as $id) {
             $run = $plan->run($id);
-            $pixels = $plan->pixels($run);
+            $pixels = $plan->of($run)->pixels();
             for ($first = 1; $first <= $pixels; $first += $take) {
                 $start = $used % $each;
                 $take = min($each - $start, $pixels - $first + 1);

@@ -252,7 +252,7 @@ final readonly class Invariants
             $strip = $this->plan->strip($run->strip);
             foreach ($run->zones as $k => $pad) {
                 self::need(
-                    $strip !== null && !$strip->switched() && $pad < $this->plan->marks($run)->lastPad(),
+                    $strip !== null && !$strip->switched() && $pad < $this->plan->of($run)->marks()->lastPad(),
                     "/runs/{$n}/zones/{$k}",
                     'The + is cut inside a pixel run only.',
                 );

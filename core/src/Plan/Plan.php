@@ -8,8 +8,6 @@ use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
 use EmberDusk\Kit\KitSnapshot;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
 /** A job's complete, immutable design. Lists are kept by id, in the natural order of the ids. */
@@ -17,7 +15,6 @@ final readonly class Plan implements JsonReadable
 {
     use KitOfPlan;
     use Record;
-    use RunsOfPlan;
     use TidyPlan;
 
     /**
@@ -233,19 +230,10 @@ final readonly class Plan implements JsonReadable
         return $this->feeds[$id] ?? throw InvalidInput::unknown('/feed', 'feed', $id);
     }
 
-    /** The run that a run continues through a repeater: the part before it; null when its controller is no repeater or it is the first. */
-    public function repeated(Run $run): ?Run
+    /** One of its runs with what follows from the plan. */
+    public function of(Run $run): PlannedRun
     {
-        if ($this->controller($run->controller)?->repeats !== true) {
-            return null;
-        }
-        foreach ($this->runs as $other) {
-            if ($other->place === $run->place && $other->word === $run->word && $other->part === $run->part - 1) {
-                return $other;
-            }
-        }
-
-        return null;
+        return new PlannedRun($this, $run);
     }
 
     /** Its cables, with the units, feeds and runs that they connect. */
@@ -258,44 +246,6 @@ final readonly class Plan implements JsonReadable
     public function power(): Power
     {
         return new Power($this);
-    }
-
-    /** The cut marks of a run, once its strip is chosen. */
-    public function cutMarks(Run $run): ?CutMarks
-    {
-        $strip = $this->strip($run->strip);
-        if ($strip === null) {
-            return null;
-        }
-
-        return CutMarks::from($run, $strip);
-    }
-
-    /**
-     * The cut marks of a run that has feeds, zones or data, and so a strip.
-     *
-     * @throws IncompletePlan where it has none
-     */
-    public function marks(Run $run): CutMarks
-    {
-        return $this->cutMarks($run) ?? throw IncompletePlan::at('/run', "Choose a strip for {$run->name()} first.");
-    }
-
-    /** Metres of a run that light: whole sections of its strip, 0 before a strip is chosen. */
-    public function litLength(Run $run): float
-    {
-        return $this->cutMarks($run)?->length() ?? 0.0;
-    }
-
-    /** Metres between a run's two ends as they are in the room; null when the notes do not show it. */
-    public function endsApart(Run $run): ?float
-    {
-        if ($run->parts > 1) {
-            return null;
-        }
-        $path = TapeNotes::read($this->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
-
-        return $path?->endsApart();
     }
 
     /**

@@ -81,7 +81,7 @@ final class Ways
     {
         $runs = array_filter($this->plan->runs, static fn(Run $r): bool => $r->controller === $board);
 
-        return array_sum(array_map($this->plan->labelAmps(...), $runs));
+        return array_sum(array_map(fn(Run $r): float => $this->plan->of($r)->labelAmps(), $runs));
     }
 
     /** The supply or controller at the start of a cable, through any number of splices; null when it is not connected, or in a circle. */

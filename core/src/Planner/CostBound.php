@@ -22,7 +22,7 @@ final readonly class CostBound
         $watts = 0.0;
         $switched = [];
         foreach ($runs as $run) {
-            $metres = $tables->plan->litLength($run);
+            $metres = $tables->plan->of($run)->litLength();
             $strip = $tables->strip($run);
             $watts += $strip->wattsPerMetre() * $metres * $run->cap;
             if ($strip->switched()) {

@@ -133,7 +133,7 @@ final readonly class CurrentLayout
         }
         foreach ($plan->runs as $run) {
             foreach (Feeding::for($plan, $run) as $pattern => $pads) {
-                $marks = $plan->cutMarks($run);
+                $marks = $plan->of($run)->cutMarks();
                 if ($pattern !== Feeding::HALVES && $marks !== null) {
                     yield new Fix(
                         $run->name() . ' fed at ' . $pattern,

@@ -24,7 +24,7 @@ final readonly class Feeding
     /** @return array<string, list<int>> pads by pattern; no two patterns have the same but the halves, whose run is cut */
     public static function for(Plan $plan, Run $run): array
     {
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
         $strip = $plan->strip($run->strip);
         if ($marks === null || $strip === null) {
             return [];

@@ -31,7 +31,7 @@ final class PartCosts
     public function cores(Run $run, KitSnapshot $cable): int
     {
         return Joints::joined(
-            $this->plan->cores($run),
+            $this->plan->of($run)->cores(),
             $cable->entry instanceof Cable ? $cable->entry->cores : PHP_INT_MAX,
         );
     }

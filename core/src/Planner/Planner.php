@@ -126,7 +126,7 @@ final readonly class Planner
             $plan->power()->withoutMains($run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
                 => 'has no mains: choose its bank and converter at Kit first',
             $plan->controller($run->controller)?->repeats === true => 'is driven by a repeater',
-            array_filter($plan->runs, static fn(Run $r): bool => $plan->repeated($r)?->id === $run->id) !== []
+            array_filter($plan->runs, static fn(Run $r): bool => $plan->of($r)->before()?->id === $run->id) !== []
                 => 'is repeated into another run',
             $run->zones !== [] => 'is fed from several supplies',
             $spliced !== [] && (in_array('feeds', $keep, true) || in_array('feeds', $run->pins, true))

@@ -91,7 +91,7 @@ final class Tables
     public function controllers(array $runs, bool $all): array
     {
         $strip = $this->strip($runs[0]);
-        $metres = array_sum(array_map(fn(Run $r): float => $this->plan->litLength($r), $runs));
+        $metres = array_sum(array_map(fn(Run $r): float => $this->plan->of($r)->litLength(), $runs));
 
         return $this->kept($runs, 'kit', $this->plan->controllers[$runs[0]->controller ?? '']->kit ?? null) ??
             $this->priced->ofKind(
@@ -117,7 +117,7 @@ final class Tables
         $strip = $this->strip($runs[0]);
         $watts = array_sum(
             array_map(
-                fn(Run $r): float => $this->strip($r)->wattsPerMetre() * $this->plan->litLength($r) * $r->cap,
+                fn(Run $r): float => $this->strip($r)->wattsPerMetre() * $this->plan->of($r)->litLength() * $r->cap,
                 $runs,
             ),
         );
@@ -226,7 +226,7 @@ final class Tables
         $each = [];
         foreach ($pads as $n => $pad) {
             $tail = $tails[$n] ?? $tails[0];
-            $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->marks($run)->lastPad() : $pad;
+            $at = $pattern === Feeding::HALVES && $n === 1 ? $this->plan->of($run)->marks()->lastPad() : $pad;
             $lengths[] = $used === null ? $this->routes->tail($place, $run, $at) : $used->drops()[$n];
             $cost += $this->costs->cable($tail, $lengths[$n]);
             $each[] = $tail;

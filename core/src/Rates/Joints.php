@@ -51,7 +51,10 @@ final readonly class Joints
             return 2;
         }
 
-        return self::joined($plan->cores($plan->run($feed->run)), $plan->cable($cable->kit)->cores ?? PHP_INT_MAX);
+        return self::joined(
+            $plan->of($plan->run($feed->run))->cores(),
+            $plan->cable($cable->kit)->cores ?? PHP_INT_MAX,
+        );
     }
 
     /** Cores that are joined where a strip asks for some and a cable has others: pixels fed again need no data there. */
@@ -73,7 +76,7 @@ final readonly class Joints
      */
     public static function ofRun(Plan $plan, Run $run, int $inStrip): int
     {
-        return self::ofTail($plan->cores($run)) * count($plan->cutMarks($run)->jumps ?? []) +
+        return self::ofTail($plan->of($run)->cores()) * count($plan->of($run)->cutMarks()->jumps ?? []) +
             self::ofSeams($plan, $run, $inStrip);
     }
 
@@ -88,7 +91,7 @@ final readonly class Joints
     /** Joints between strip ends of a run. */
     public static function ofSeams(Plan $plan, Run $run, int $places): int
     {
-        return $plan->cores($run) * $places;
+        return $plan->of($run)->cores() * $places;
     }
 
     private static function atSplice(Plan $plan, string $splice): int

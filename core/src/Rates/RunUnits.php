@@ -19,7 +19,7 @@ final readonly class RunUnits
         $metres = $run->length();
         $sections = (float) count($run->sections);
         $pixels = BenchSettings::ofRun($plan, $run);
-        $sealed = $plan->making($run)->seal !== '' || $plan->damp($run);
+        $sealed = $plan->of($run)->making()->seal !== '' || $plan->of($run)->damp();
 
         return [
             Work::Dry->value => $metres,

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Schedule;
 
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Tuning;
@@ -137,7 +138,7 @@ final class JoinSteps
             return [$after];
         }
         $says = array_map(
-            fn(Tuning $t): string => "{$this->plan->lightName($t->id)} {$t->returns()}",
+            fn(Tuning $t): string => (new LightNames($this->plan))->of($t->id) . " {$t->returns()}",
             array_values($wanted),
         );
 

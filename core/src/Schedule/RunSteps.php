@@ -39,7 +39,7 @@ final readonly class RunSteps
     {
         $units = RunUnits::for($this->plan, $run);
         $profile = isset($units['profile']);
-        $making = $this->plan->making($run);
+        $making = $this->plan->of($run)->making();
         $dry = $this->list->addFor(
             of: $run,
             kind: Work::Dry,

@@ -71,7 +71,7 @@ final class Steps
                 array_filter(
                     $plan->runs,
                     static fn(Run $r): bool => $r->place === $id &&
-                        $plan->cutMarks($r) !== null &&
+                        $plan->of($r)->cutMarks() !== null &&
                         $plan->ways()->feedsOf($r) !== [],
                 ),
             );

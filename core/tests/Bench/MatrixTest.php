@@ -146,7 +146,7 @@ final class MatrixTest extends TestCase
         $plan = Demo::with(
             $plan,
             (
-                MatrixQuestion::next('star', $plan->matrix($plan->run('star')) ?? self::fail()) ?? self::fail()
+                MatrixQuestion::next('star', $plan->of($plan->run('star'))->matrix() ?? self::fail()) ?? self::fail()
             )->answers[3]->note->write(),
         );
         self::assertStringContainsString("\nrun star, bare, matrix 12x8, bottom right", $plan->places['hall']->notes);
@@ -158,7 +158,7 @@ final class MatrixTest extends TestCase
         $plan = self::noted($plan, 12, 8, 'top left', 'columns', true);
         self::assertSame(
             '12 across, 8 down, first pixel top left, in columns, serpentine',
-            $plan->matrix($plan->run('star'))?->words(),
+            $plan->of($plan->run('star'))->matrix()?->words(),
         );
         self::assertContains(
             'order of the matrix',
@@ -168,7 +168,7 @@ final class MatrixTest extends TestCase
             ),
         );
         $plan = self::noted($plan, 0, 0);
-        self::assertNull($plan->matrix($plan->run('star')));
+        self::assertNull($plan->of($plan->run('star'))->matrix());
         self::assertStringContainsString("\nrun star, bare, accent light", $plan->places['hall']->notes);
     }
 

@@ -103,7 +103,7 @@ final class WorkingsTest extends TestCase
         $result = $state->result($run->id);
         assert($strip !== null && $result !== null);
         $figures = [
-            RunFigures::load($strip, $state->plan->cutMarks($run)?->length() ?? 0.0, 'Load', $run->cap),
+            RunFigures::load($strip, $state->plan->of($run)->cutMarks()?->length() ?? 0.0, 'Load', $run->cap),
             RunFigures::asks($strip, $state->plan, $run),
             RunFigures::darkest($result),
             RunFigures::evenness($result),

@@ -21,7 +21,7 @@ final class SagTest extends TestCase
 {
     private static function marks(Plan $plan): CutMarks
     {
-        return $plan->cutMarks($plan->run('line')) ?? self::fail('no marks');
+        return $plan->of($plan->run('line'))->cutMarks() ?? self::fail('no marks');
     }
 
     private static function strip(Plan $plan): Strip

@@ -63,7 +63,7 @@ final class PromiseTest extends TestCase
     {
         $plan = self::plan($job);
         $basis = self::basis($job);
-        $runs = array_keys(array_filter($plan->runs, static fn(Run $r): bool => $plan->cutMarks($r) !== null));
+        $runs = array_keys(array_filter($plan->runs, static fn(Run $r): bool => $plan->of($r)->cutMarks() !== null));
         $answer = Planner::propose(
             plan: $plan,
             runs: $runs,

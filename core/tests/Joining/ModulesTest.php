@@ -16,6 +16,7 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Steps;
@@ -83,7 +84,10 @@ final class ModulesTest extends TestCase
         $porch = $plan->fixtures['x2'];
         $there = new Fitting('x2', $porch->kit, 'place4', $porch->count, $porch->module);
         $both = $plan->with(fixtures: ['x2' => $there] + $plan->fixtures);
-        self::assertSame(['Workshop lamps X1', 'Workshop lamps X2'], [$both->lightName('m1'), $both->lightName('m2')]);
+        self::assertSame(
+            ['Workshop lamps X1', 'Workshop lamps X2'],
+            [(new LightNames($both))->of('m1'), (new LightNames($both))->of('m2')],
+        );
     }
 
     public function test_modules_are_named_decided_and_in_scenes(): void
@@ -96,7 +100,7 @@ final class ModulesTest extends TestCase
             ['kind' => 'SetTuning', 'id' => 'm2', 'curve' => '', 'powerOn' => 'off', 'level' => 1],
             ['kind' => 'MarkUsed', 'unit' => 'm2', 'used' => true],
         );
-        self::assertSame('Bench lamps', $plan->lightName('m1'));
+        self::assertSame('Bench lamps', (new LightNames($plan))->of('m1'));
         self::assertFalse($plan->answers[Answer::key('h1', 'm1')]->wanted);
         $scene = array_values(array_filter($plan->scenes, static fn($s): bool => $s->name === 'Repair'))[0];
         self::assertSame(['m1' => [0.7]], $scene->levels);

@@ -107,7 +107,7 @@ final class OptionsTest extends TestCase
                 $fuse = $plan->fuse($cable->fuse)->amps ?? 0.0;
                 self::assertLessThanOrEqual($plan->cable($cable->kit)?->conductor->capacity, $fuse, $metres);
                 // 61 mA a pixel, 60 a metre, 1.25 of it for good.
-                $pixels = 0.061 * 60 * $plan->litLength($plan->runs[array_key_first($plan->runs)]);
+                $pixels = 0.061 * 60 * $plan->of($plan->runs[array_key_first($plan->runs)])->litLength();
                 self::assertGreaterThanOrEqual(1.25 * $pixels, $fuse, $metres);
             }
             foreach ($plan->cables as $cable) {

@@ -80,7 +80,7 @@ final class DataLinesTest extends TestCase
     {
         $plan = self::arranged([['runs' => ['east', 'south'], 'reversed' => ['south']]]);
         $fixed = Demo::with($plan, ['kind' => 'NoteRun', 'run' => 'south', 'word' => 'fixed', 'on' => true]);
-        self::assertTrue($fixed->directed($fixed->run('south')));
+        self::assertTrue($fixed->of($fixed->run('south'))->directed());
         self::assertStringEndsWith('run south, fixed', rtrim($fixed->places[$fixed->run('south')->place]->notes));
         self::assertContains('Data comes in at the start', self::labels(DataChoices::for($plan, $plan->run('south'))));
         self::assertNotContains(

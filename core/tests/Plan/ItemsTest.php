@@ -92,17 +92,17 @@ final class ItemsTest extends TestCase
             Options::for($plan, $plan->run('shelf'), new Basis(Demo::shelf())),
         );
         $set = self::applied($plan, (array) $cards[0]['take']);
-        self::assertSame('set-tunable-20', $set->setOn($set->run('shelf'))?->kit);
+        self::assertSame('set-tunable-20', $set->of($set->run('shelf'))->set()?->kit);
         // Pixels: strip, supply, cable, and a board for their data.
         self::assertNull($cards[1]['refused']);
         $pixels = self::applied($set, (array) $cards[1]['take']);
-        self::assertNull($pixels->setOn($pixels->run('shelf')));
+        self::assertNull($pixels->of($pixels->run('shelf'))->set());
         self::assertNotNull($pixels->strip($pixels->run('shelf')->strip)?->pixels);
-        self::assertSame('board-screw', $pixels->boardOn($pixels->run('shelf'))?->kit);
+        self::assertSame('board-screw', $pixels->of($pixels->run('shelf'))->board()?->kit);
         // RGB plus tunable white: five channels, and no board.
         $five = self::applied($pixels, (array) $cards[2]['take']);
         self::assertCount(5, $five->strip($five->run('shelf')->strip)->channels ?? []);
-        self::assertNull($five->boardOn($five->run('shelf')));
+        self::assertNull($five->of($five->run('shelf'))->board());
     }
 
     public function test_what_the_shelf_lacks_is_prepared(): void

@@ -54,7 +54,11 @@ final class JobFileTest extends TestCase
         self::assertSame(6, $plan->fixtures['x1']->count);
         self::assertSame(
             ['needed', '', []],
-            [$plan->making($plan->run('cove'))->strip, $plan->making($plan->run('cove'))->seal, $plan->spares],
+            [
+                $plan->of($plan->run('cove'))->making()->strip,
+                $plan->of($plan->run('cove'))->making()->seal,
+                $plan->spares,
+            ],
         );
         self::assertEquals($plan, JobFile::own($text), 'a revision that was kept then opens as well');
         self::assertEquals($plan, JobFile::read(JobFile::write($plan)));
@@ -245,7 +249,7 @@ final class JobFileTest extends TestCase
         };
         $plan = JobFile::read(Json::compact($eight((array) json_decode(Demo::file('observatory'), true))));
         self::assertSame('i1', $plan->run('band')->controller);
-        self::assertTrue($plan->boardOn($plan->run('band'))?->used);
+        self::assertTrue($plan->of($plan->run('band'))->board()?->used);
         self::assertSame('B2', $plan->controllers['i1']->stands?->spot);
         self::assertArrayHasKey('i1-2', $plan->controllers);
         self::assertSame([], $plan->items);
@@ -294,8 +298,8 @@ final class JobFileTest extends TestCase
         self::assertSame(
             ['saving', 'never', 'profile-corner', 'glue', 7, 0.6, ['kit'], 2, 'conduit'],
             [
-                $plan->making($plan->run('cove'))->strip,
-                $plan->making($plan->run('cove'))->length,
+                $plan->of($plan->run('cove'))->making()->strip,
+                $plan->of($plan->run('cove'))->making()->length,
                 $plan->makings['cove']->profile,
                 $plan->makings['cove']->seal,
                 $plan->spares['connector-solder']->count,

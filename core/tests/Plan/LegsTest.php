@@ -70,7 +70,7 @@ final class LegsTest extends TestCase
         );
         // The run passes both ends: 1.00 m and 6.00 m along it, drops of 0.30 m to work with.
         $feeds = $plan->ways()->feedsOf($plan->run('line'));
-        $marks = $plan->cutMarks($plan->run('line'));
+        $marks = $plan->of($plan->run('line'))->cutMarks();
         self::assertEqualsWithDelta(
             [1.0, 6.0],
             array_map(static fn($f): float => (float) $marks?->position($f->pad), $feeds),

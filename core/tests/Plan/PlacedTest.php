@@ -4,9 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Plan;
 
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
-use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\BoxRoom;
 use EmberDusk\Plan\Changes\Wires\PlaceDevice;
 use EmberDusk\Plan\JobFile;

@@ -94,7 +94,7 @@ final class SplitsTest extends TestCase
         $metres = [];
         foreach ($plan->runs as $run) {
             foreach ($plan->ways()->feedsOf($run) as $feed) {
-                $metres[] = ($run->part - 1) * 2.5 + ($plan->cutMarks($run)?->position($feed->pad) ?? 0);
+                $metres[] = ($run->part - 1) * 2.5 + ($plan->of($run)->cutMarks()?->position($feed->pad) ?? 0);
             }
         }
         sort($metres);
@@ -120,7 +120,7 @@ final class SplitsTest extends TestCase
         $plan = self::applied(self::job(), ['kind' => 'SplitRepeater', 'run' => 'cove', 'kit' => 'repeater-4']);
         $second = $plan->run('cove-1');
         self::assertNotSame('s1', $second->supply);
-        self::assertSame('cove', $plan->repeated($second)?->id);
+        self::assertSame('cove', $plan->of($second)->before()?->id);
         $tail = $plan->ways()->cableTo($plan->ways()->feedsOf($second)[0]->id);
         self::assertSame($second->controller, $tail?->from);
         self::assertEqualsWithDelta(1.0, $tail->length ?? 0, 1e-9);

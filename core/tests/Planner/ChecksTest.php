@@ -152,7 +152,7 @@ final class ChecksTest extends TestCase
                 $asked++;
                 self::assertLessThanOrEqual(
                     ControllerAmps::metres($strip, $controller) + 1e-3,
-                    $plan->cutMarks($run)?->length() ?? 0.0,
+                    $plan->of($run)->cutMarks()?->length() ?? 0.0,
                     "seed {$seed}, {$run->id}",
                 );
             }

@@ -205,7 +205,7 @@ final class Enumerator
         $light = $result->light;
         $lowest = min([INF, ...array_map(static fn($f): float => $f->volts, array_values($result->feeds))]);
         $ends = max($light[0], $light[count($light) - 1]);
-        $apart = $plan->endsApart($run);
+        $apart = $plan->of($run)->endsApart();
         if (
             round(min([1e9, ...$light]) / max([0.0, ...$light]), 4) < $plan->limits->evenness ||
             round($result->supplyVolts - $lowest, 4) > $plan->limits->drop * $this->tables->strip($run)->volts ||

@@ -156,7 +156,7 @@ final readonly class FaultInjection
     /** A section laid the wrong way round: its first terminal meets the end of the section before it, and the reverse behind it. */
     private function cross(string $run, int $section, Plan $plan): void
     {
-        $groups = $plan->cutMarks($plan->run($run))->groups ?? [];
+        $groups = $plan->of($plan->run($run))->cutMarks()->groups ?? [];
         $first = array_sum(array_slice($groups, 0, $section - 1));
         $next = $first + ($groups[$section - 1] ?? 0);
         $this->strip(

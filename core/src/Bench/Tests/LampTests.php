@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Bench\Tests;
 
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 
 /** Tests of fixtures under a dimming module, after they are mounted: all lit, lowest level, range (common practice, no source). */
@@ -54,7 +55,7 @@ final readonly class LampTests
         if ($module === null) {
             return [];
         }
-        $name = $plan->lightName((string) $fitting->module);
+        $name = (new LightNames($plan))->of((string) $fitting->module);
         $tests = [];
         foreach ([...self::all($fitting), ...self::OF[$module->kind] ?? []] as $key => $test) {
             $tests[] = new BenchTest(

@@ -33,7 +33,7 @@ final readonly class TestCards
         if ($step === 'loose') {
             $alone = !$switched || $run->controller !== null ? ['alone'] : [];
             $shows = match (true) {
-                !$switched => ['pixels', ...$plan->matrix($run) === null ? [] : ['matrix'], 'white', 'mix'],
+                !$switched => ['pixels', ...$plan->of($run)->matrix() === null ? [] : ['matrix'], 'white', 'mix'],
                 $colours => ['colours', 'white', 'mix'],
                 default => ['white'],
             };
@@ -194,7 +194,7 @@ final readonly class TestCards
     /** @return Card */
     public static function setting(Plan $plan, Run $run, string $key): array
     {
-        $pixels = $plan->cutMarks($run)?->groupCount() * ($plan->strip($run->strip)->pixels->pixels ?? 1);
+        $pixels = $plan->of($run)->cutMarks()?->groupCount() * ($plan->strip($run->strip)->pixels->pixels ?? 1);
 
         return match ($key) {
             'kind' => self::card(

@@ -25,7 +25,7 @@ final readonly class Tests
     {
         $tests = $set = [];
         foreach ($this->plan->runs as $run) {
-            if ($this->plan->cutMarks($run) === null || $this->plan->ways()->feedsOf($run) === []) {
+            if ($this->plan->of($run)->cutMarks() === null || $this->plan->ways()->feedsOf($run) === []) {
                 continue;
             }
             $id = (string) $run->controller;

@@ -26,12 +26,12 @@ final readonly class MatrixOrder extends RunCheck
 
     protected function run(JudgedRun $case): array
     {
-        $matrix = $case->plan->matrix($case->run);
+        $matrix = $case->plan->of($case->run)->matrix();
         if ($matrix === null || $case->strip === null) {
             return [];
         }
         $name = $case->run->name();
-        $pixels = $case->plan->pixels($case->run);
+        $pixels = $case->plan->of($case->run)->pixels();
         if ($matrix->pixels() !== $pixels) {
             return [
                 $this->rule('matrix-size')->watch(

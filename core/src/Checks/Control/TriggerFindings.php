@@ -10,6 +10,7 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Control\Priorities;
 use EmberDusk\Control\TriggerUnits;
 use EmberDusk\Control\Year;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
@@ -44,7 +45,7 @@ final readonly class TriggerFindings extends Check
                 ucfirst("{$a->words()} and {$b->words()} conflict"),
                 'Both have the number ' .
                     "{$a->priority}, and set different light for " .
-                    implode(', ', array_map($plan->lightName(...), $lights)) .
+                    implode(', ', array_map((new LightNames($plan))->of(...), $lights)) .
                     '. Give the more important one a lower number.',
                 $b,
             );

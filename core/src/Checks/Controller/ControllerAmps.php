@@ -98,7 +98,7 @@ final readonly class ControllerAmps extends Check
             if ($run->strip !== $case->run->strip) {
                 return null;
             }
-            $metres += $case->plan->litLength($run);
+            $metres += $case->plan->of($run)->litLength();
         }
         $carries = $case->strip !== null ? self::metres($case->strip, $controller) : INF;
         if ($metres <= $carries) {

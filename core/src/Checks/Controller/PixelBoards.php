@@ -192,7 +192,7 @@ final readonly class PixelBoards extends Check
                     ($outputs->protected ? '' : ' A level shifter carries further.'),
                 number: $metres,
                 limit: $most,
-                fixes: $turned !== null && $turned <= $most && !$case->plan->directed($case->run)
+                fixes: $turned !== null && $turned <= $most && !$case->plan->of($case->run)->directed()
                     ? [DataChoices::for($case->plan, $case->run)[0]]
                     : [],
             ),

@@ -36,7 +36,7 @@ final readonly class Repeats extends RunCheck
         }
         $run = $case->run;
         $place = new FindingPlace(JobStage::Kit, $run->id);
-        $before = $case->plan->repeated($run);
+        $before = $case->plan->of($run)->before();
         if ($before === null) {
             return [
                 $this->rule('repeats-nothing')->stop(

@@ -39,7 +39,7 @@ final readonly class Complete extends RunCheck
         $findings = [];
         $lacking = WiredRun::lacking($case->plan, $case->run);
         // A ready-made set is all of it.
-        if ($lacking !== [] && $case->plan->setOn($case->run) === null) {
+        if ($lacking !== [] && $case->plan->of($case->run)->set() === null) {
             $findings[] = $this->rule('lacking')->open(
                 place: new FindingPlace(JobStage::Kit, $case->run->id),
                 title: $case->run->name() . ' lacks ' . implode(', ', $lacking),

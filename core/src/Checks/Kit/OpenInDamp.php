@@ -64,7 +64,7 @@ final readonly class OpenInDamp extends Check
             }
         }
         if ($unit->stands === null && $run !== null) {
-            return $job->plan->damp($run);
+            return $job->plan->of($run)->damp();
         }
 
         return $site->damp === true;

@@ -30,8 +30,8 @@ final readonly class Sealing extends RunCheck
         $run = $case->run;
         if (
             $case->strip === null ||
-            $case->plan->sealed($run) ||
-            !$case->plan->damp($run) ||
+            $case->plan->of($run)->sealed() ||
+            !$case->plan->of($run)->damp() ||
             in_array('profile', $run->mounting, true)
         ) {
             return [];

@@ -40,7 +40,7 @@ final readonly class ColourShift extends RunCheck
         if ($shift <= self::VISIBLE) {
             return [];
         }
-        $marks = $case->plan->cutMarks($case->run);
+        $marks = $case->plan->of($case->run)->cutMarks();
         $fed = array_map(static fn(Feed $f): int => $f->pad, $case->plan->ways()->feedsOf($case->run));
         if ($marks !== null && array_diff([0, $marks->lastPad()], $fed) !== []) {
             $fixes = [new Fix('Feed both ends', FeedPattern::payload(run: $case->run->id, pattern: 'ends'))];

@@ -130,7 +130,7 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
     /** Whether a way of feeding looks good enough to be solved: its sag by the closed form of a ladder. */
     private static function promises(JudgedRun $case, Plan $fed): bool
     {
-        $marks = $fed->cutMarks($case->run);
+        $marks = $fed->of($case->run)->cutMarks();
         if ($case->strip === null || $marks === null) {
             return false;
         }

@@ -78,7 +78,7 @@ final readonly class Seam extends RunCheck
 
     public static function applies(Plan $plan, Run $run): bool
     {
-        $apart = $plan->endsApart($run);
+        $apart = $plan->of($run)->endsApart();
 
         return $apart !== null && $apart <= self::NEAR && $apart <= self::CLOSED * $run->length();
     }

@@ -46,7 +46,7 @@ final readonly class AssemblyFindings extends Check
         }
         $uses = new FirstForPurpose($state->shelf);
         foreach ($plan->runs as $run) {
-            if ($plan->making($run)->seal === 'glue' && $plan->damp($run)) {
+            if ($plan->of($run)->making()->seal === 'glue' && $plan->of($run)->damp()) {
                 $findings[] = $this->rule('glue-damp')->watch(
                     place: new FindingPlace(JobStage::Parts, $run->id),
                     title: "{$run->name()} is sealed with hot glue where it is damp",
@@ -54,7 +54,7 @@ final readonly class AssemblyFindings extends Check
                     fixes: [new Fix('Seal it with silicone', SetAssembly::payload(run: $run->id, seal: 'silicone'))],
                 );
             }
-            if ($plan->cutMarks($run) !== null && in_array('profile', $run->mounting, true)) {
+            if ($plan->of($run)->cutMarks() !== null && in_array('profile', $run->mounting, true)) {
                 $profile = $uses->profile($plan, $run);
             } else {
                 $profile = null;
@@ -68,7 +68,7 @@ final readonly class AssemblyFindings extends Check
                         static fn(KitSnapshot $f): bool => ((new Fields($f->written))->numberOrNull('heatWatts') ??
                             0.0) >=
                             $makes &&
-                            (!$plan->damp($run) || ($f->written['outdoors'] ?? false) === true),
+                            (!$plan->of($run)->damp() || ($f->written['outdoors'] ?? false) === true),
                     ),
                 );
                 $findings[] = $this->rule('profile-heat')->watch(

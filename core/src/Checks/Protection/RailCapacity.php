@@ -47,7 +47,7 @@ final readonly class RailCapacity extends RunCheck
             return [];
         }
         $pads = array_map(static fn(Feed $f): int => $f->pad, $case->plan->ways()->feedsOf($case->run));
-        $ends = [0, $case->plan->marks($case->run)->lastPad()];
+        $ends = [0, $case->plan->of($case->run)->marks()->lastPad()];
 
         // A stated rating counts with one feed open too: then the other end carries everything, whatever is fed.
         $fixes =
@@ -91,7 +91,7 @@ final readonly class RailCapacity extends RunCheck
         }
         if ($open) {
             foreach ($case->plan->ways()->feedsOf($case->run) as $feed) {
-                if ($feed->pad === 0 || $feed->pad === $case->plan->cutMarks($case->run)?->lastPad()) {
+                if ($feed->pad === 0 || $feed->pad === $case->plan->of($case->run)->cutMarks()?->lastPad()) {
                     $amps = max(
                         $amps,
                         $job->cables()[$case->plan->ways()->cableTo($feed->id)->id ?? '']->openAmps ?? 0.0,

@@ -31,7 +31,7 @@ final readonly class TouchVoltage extends RunCheck
 
     protected function run(JudgedRun $case): array
     {
-        $damp = $case->plan->damp($case->run);
+        $damp = $case->plan->of($case->run)->damp();
         $limit = self::limit($damp);
         [$volts, $at] = [0.0, ''];
         foreach ($case->plan->ways()->unitsOf($case->run) as $id) {

@@ -42,8 +42,8 @@ final readonly class SceneFindings extends Check
         foreach ($plan->scenes as $scene) {
             foreach (array_intersect_key($plan->runs, $scene->levels) as $id => $run) {
                 $asked = array_sum($scene->levels[$id]) / max(1, count($scene->levels[$id]));
-                $full = $plan->labelAmps($run) / $run->cap;
-                if ($plan->boardOn($run) === null || $asked <= $run->cap + 1e-9) {
+                $full = $plan->of($run)->labelAmps() / $run->cap;
+                if ($plan->of($run)->board() === null || $asked <= $run->cap + 1e-9) {
                     continue;
                 }
                 $findings[] = $this->rule('scene-limit')->watch(

@@ -8,6 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Control\Sound;
+use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\Present;
@@ -73,7 +74,7 @@ final readonly class PresentFindings extends Check
     /** Whether the light of a run has a name that is heard as the one that is listed. */
     private static function taken(JudgedJob $job, Run $run, string $listed): bool
     {
-        foreach ([$run->name(), $job->plan->lightName((string) $run->controller)] as $name) {
+        foreach ([$run->name(), (new LightNames($job->plan))->of((string) $run->controller)] as $name) {
             if (Sound::same($name, $listed)) {
                 return true;
             }
@@ -109,7 +110,7 @@ final readonly class PresentFindings extends Check
     {
         foreach ($job->plan->runs as $run) {
             $strip = $job->plan->strip($run->strip);
-            $metres = $job->plan->litLength($run);
+            $metres = $job->plan->of($run)->litLength();
             if ($run->place !== $place->id || $strip === null || !$strip->switched() || $run->controller === null) {
                 continue;
             }

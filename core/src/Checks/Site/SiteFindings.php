@@ -121,7 +121,7 @@ final readonly class SiteFindings extends Check
                 $site->damp === true &&
                 $note !== null &&
                 array_intersect($run->mounting, ['profile', 'outdoors']) === [] &&
-                !$plan->sealed($run)
+                !$plan->of($run)->sealed()
             ) {
                 $findings[] = $this->rule('damp-run')->watch(
                     place: new FindingPlace(JobStage::Survey, "{$run->place}:run:{$run->word}"),

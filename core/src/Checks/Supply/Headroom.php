@@ -162,7 +162,7 @@ final readonly class Headroom extends Check
     /** @return list<Fix> less light: the brightest strip of the same kind that the supply carries */
     private static function less(JudgedRun $case, Strip $strip, Supply $supply): array
     {
-        $metres = $case->plan->litLength($case->run);
+        $metres = $case->plan->of($case->run)->litLength();
         $dimmer = $case->smallest(
             Strip::class,
             static fn(Strip $s): bool => abs($s->volts - $strip->volts) < 0.5 &&

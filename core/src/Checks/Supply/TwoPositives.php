@@ -22,7 +22,7 @@ final readonly class TwoPositives extends RunCheck
 
     protected function run(JudgedRun $case): array
     {
-        $marks = $case->plan->cutMarks($case->run);
+        $marks = $case->plan->of($case->run)->cutMarks();
         if ($marks === null || $case->strip?->switched() !== false) {
             return [];
         }

@@ -111,7 +111,7 @@ final readonly class CableWay
     public static function pad(Plan $plan, Run $run, int $pad): ?CablePoint
     {
         $path = TapeNotes::read($plan->place($run->place)->notes)->runs[$run->word] ?? null;
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
         if ($path === null || $marks === null) {
             return null;
         }

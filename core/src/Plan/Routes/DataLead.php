@@ -151,7 +151,7 @@ final readonly class DataLead
                     null,
                     $run,
                     array_sum(array_map(static fn(LaidCable $c): float => $c->length, $way)),
-                    self::cores($plan, $way) >= $plan->cores($run),
+                    self::cores($plan, $way) >= $plan->of($run)->cores(),
                 );
             }
         }

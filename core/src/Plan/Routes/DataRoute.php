@@ -28,7 +28,7 @@ final readonly class DataRoute
         $in = $out = [];
         foreach ($line->runs as $id) {
             $run = $plan->run($id);
-            $ends = [CableWay::pad($plan, $run, 0), CableWay::pad($plan, $run, $plan->marks($run)->lastPad())];
+            $ends = [CableWay::pad($plan, $run, 0), CableWay::pad($plan, $run, $plan->of($run)->marks()->lastPad())];
             array_push($in, ...$ends);
             array_push($out, ...array_reverse($ends));
         }
@@ -61,7 +61,7 @@ final readonly class DataRoute
     {
         $states = [];
         foreach ($line->runs as $n => $id) {
-            if ($plan->directed($plan->run($id))) {
+            if ($plan->of($plan->run($id))->directed()) {
                 $states[] = 2 * $n + (in_array($id, $line->reversed, true) ? 0 : 1);
             }
         }

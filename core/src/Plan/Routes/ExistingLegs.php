@@ -90,7 +90,7 @@ final readonly class ExistingLegs
     private function end(TapeSheet $sheet, RunPath $path, string $name): ?LegEnd
     {
         $at = $sheet->named($name);
-        $marks = $this->plan->cutMarks($this->run);
+        $marks = $this->plan->of($this->run)->cutMarks();
         if ($at === null || $marks === null) {
             return null;
         }

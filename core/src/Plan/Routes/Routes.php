@@ -240,6 +240,8 @@ final class Routes
             return new Point(0.0, 0.0);
         }
 
-        return $path->at($this->plan->marks($run)->position($pad) + ($path->length() * ($run->part - 1)) / $run->parts);
+        return $path->at(
+            $this->plan->of($run)->marks()->position($pad) + ($path->length() * ($run->part - 1)) / $run->parts,
+        );
     }
 }

@@ -136,7 +136,7 @@ final readonly class ChooseKit extends Change
                 ),
             );
         }
-        $old = $plan->cutMarks($run);
+        $old = $plan->of($run)->cutMarks();
         $first = Plan::nextId('f', $plan->feeds);
         if ($old === null) {
             $feeds = [$first => new Feed($first, $run->id, 0)];
@@ -146,7 +146,7 @@ final readonly class ChooseKit extends Change
 
         $run = $run->equipped(strip: $strip->id())->cut([]);
         // A controller of channels has no place before pixels, a pixel board none before channels.
-        $board = $plan->boardOn($run) !== null;
+        $board = $plan->of($run)->board() !== null;
         $run = $run->controller !== null && $board === $strip->switched() ? $run->uncontrolled() : $run;
         // Single parts take the place of a ready-made set.
         $items = array_filter($plan->items, static fn(Item $i): bool => $i->on !== $run->id);
@@ -223,7 +223,7 @@ final readonly class ChooseKit extends Change
         );
 
         // Another board may carry more or less: cables that were at its terminals go where they can.
-        return $plan->boardOn($run) === null ? $plan : self::hung($plan, $run);
+        return $plan->of($run)->board() === null ? $plan : self::hung($plan, $run);
     }
 
     /**
@@ -269,7 +269,7 @@ final readonly class ChooseKit extends Change
         }
         $pair = $this->pair ?? $this->kit;
         $kit = [$pair->entry->id() => $pair] + $kit;
-        if ($from !== $run->supply || $plan->boardOn($run) !== null) {
+        if ($from !== $run->supply || $plan->of($run)->board() !== null) {
             $plan = $plan->with(
                 kit: $kit,
                 cables: [

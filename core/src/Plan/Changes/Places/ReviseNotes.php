@@ -108,8 +108,8 @@ final readonly class ReviseNotes extends Change
     /** Feeds keep their metre. A run that is now shorter than one piece of its strip has no strip and no feeds any more. */
     private static function refit(Plan $plan, Run $before, Run $after): Plan
     {
-        $old = $plan->cutMarks($before);
-        $new = $plan->cutMarks($after);
+        $old = $plan->of($before)->cutMarks();
+        $new = $plan->of($after)->cutMarks();
         if ($old === null || $new === null) {
             return $plan->put('runs', $after->id, $after);
         }

@@ -44,7 +44,7 @@ final readonly class SetZones extends Change
     protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $marks = $plan->cutMarks($run) ?? throw IncompletePlan::at('/run', 'Choose a strip first.');
+        $marks = $plan->of($run)->cutMarks() ?? throw IncompletePlan::at('/run', 'Choose a strip first.');
         if ($plan->strip($run->strip)?->switched() !== false) {
             throw InvalidInput::at(
                 '/run',

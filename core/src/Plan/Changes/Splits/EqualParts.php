@@ -71,7 +71,7 @@ final readonly class EqualParts
             $plan = RejoinRun::for($first->id)->apply($plan);
             $run = $plan->run($first->id);
         }
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
         if ($marks === null || $run->supply === null || $plan->ways()->origin($run) === null) {
             throw IncompletePlan::at(
                 '/run',
@@ -115,7 +115,7 @@ final readonly class EqualParts
             $id = $part === 1 ? $run->id : Plan::nextId("{$run->id}-", $plan->runs + $parts);
             [$sections, $jumps] = Slices::from($run->sections, $run->jumps, $part, $count);
             $slice = $sections !== [] ? $run->slice($id, $part, $count, $sections, $jumps) : null;
-            if ($slice === null || $plan->marks($slice)->groupCount() === 0) {
+            if ($slice === null || $plan->of($slice)->marks()->groupCount() === 0) {
                 throw InvalidInput::at(
                     '/parts',
                     sprintf('%s is too short: a part of %d is no piece of its strip.', $run->name(), $count),
@@ -141,7 +141,10 @@ final readonly class EqualParts
         foreach ($plan->ways()->feedsOf($run) as $feed) {
             $metre = $marks->position($feed->pad);
             $n = max(0, min(count($parts) - 1, (int) ceil($metre / $share - 1e-9) - 1));
-            $pad = $plan->marks($parts[$ids[$n]])->nearest($metre - $share * $n);
+            $pad = $plan
+                ->of($parts[$ids[$n]])
+                ->marks()
+                ->nearest($metre - $share * $n);
             if (!isset($seen[$ids[$n]][$pad])) {
                 $seen[$ids[$n]][$pad] = true;
                 $feeds[$feed->id] = new Feed($feed->id, $ids[$n], $pad);
@@ -164,7 +167,7 @@ final readonly class EqualParts
         $share = $run->length() / $count;
         $start = Tails::reckon($before, $run, $marks->nearest($share * $n));
         $end = Tails::reckon($before, $run, $marks->nearest($share * ($n + 1)));
-        $pad = $end < $start - 1e-9 ? $plan->marks($part)->lastPad() : 0;
+        $pad = $end < $start - 1e-9 ? $plan->of($part)->marks()->lastPad() : 0;
 
         return Tails::led(
             plan: $plan,

@@ -26,7 +26,7 @@ final readonly class AddFeed extends Change
     {
         $run = $plan->run($this->run);
         $marks =
-            $plan->cutMarks($run) ??
+            $plan->of($run)->cutMarks() ??
             throw IncompletePlan::at('/run', 'Choose a strip first: feeds go at its cut marks.');
         $pad = $this->point->pad($marks);
         if ($pad > $marks->lastPad()) {
@@ -48,7 +48,7 @@ final readonly class AddFeed extends Change
     {
         $run = $plan->run($this->run);
 
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
 
         return sprintf(
             'Feed added to %s at %.2f m',

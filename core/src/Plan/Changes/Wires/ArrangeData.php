@@ -92,7 +92,7 @@ final readonly class ArrangeData extends Change
                 }
                 $seen[$id] = true;
                 $before = in_array($id, DataLine::to($plan, $plan->run($id))->reversed ?? [], true);
-                if ($plan->directed($plan->run($id)) && in_array($id, $line->reversed, true) !== $before) {
+                if ($plan->of($plan->run($id))->directed() && in_array($id, $line->reversed, true) !== $before) {
                     throw InvalidInput::at(
                         "/lines/{$n}/reversed",
                         "{$plan->run($id)->name()} must not turn: its direction is fixed. Allow it at Survey first.",

@@ -193,7 +193,7 @@ final class CableLayer
 
         foreach ($this->equipped as $run) {
             $trunk =
-                $this->plan->boardOn($run) === null ? null : $this->old->ways()->cableTo((string) $run->controller);
+                $this->plan->of($run)->board() === null ? null : $this->old->ways()->cableTo((string) $run->controller);
             if ($trunk !== null && !isset($this->devices['supplies'][$trunk->from])) {
                 // The board keeps its cable, at the new supply.
                 $this->cables[$trunk->id] = $trunk->from((string) $run->supply);

@@ -23,7 +23,7 @@ final readonly class DataChoices
     /** @return list<Fix> none without a pixel board */
     public static function for(Plan $plan, Run $run): array
     {
-        $board = $plan->boardOn($run)?->id;
+        $board = $plan->of($run)->board()?->id;
         $lines = $board === null ? [] : DataLine::on($plan, $board);
         $numbers = array_map(static fn(DataLine $l): string => $l->id, $lines);
         foreach ($lines as $n => $line) {
@@ -44,7 +44,7 @@ final readonly class DataChoices
     {
         $line = $this->lines[$n];
         $back = in_array($run->id, $line->reversed, true);
-        $choices = $this->plan->directed($run)
+        $choices = $this->plan->of($run)->directed()
             ? []
             : [
                 $this->fix($back ? 'Data comes in at the start' : 'Data comes in at the end', [

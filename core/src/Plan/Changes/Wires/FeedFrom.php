@@ -31,7 +31,7 @@ final readonly class FeedFrom extends Change
     protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        if ($this->from !== $run->supply && ($this->from !== $run->controller || $plan->boardOn($run) === null)) {
+        if ($this->from !== $run->supply && ($this->from !== $run->controller || $plan->of($run)->board() === null)) {
             throw InvalidInput::at(
                 '/from',
                 "{$run->name()} is fed by its supply or through its pixel board, not by “{$this->from}”.",

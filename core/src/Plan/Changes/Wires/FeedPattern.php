@@ -38,7 +38,7 @@ final readonly class FeedPattern extends Change
     {
         $run = $plan->run($this->run);
         $marks =
-            $plan->cutMarks($run) ??
+            $plan->of($run)->cutMarks() ??
             throw IncompletePlan::at('/run', 'Choose a strip first: feeds go at its cut marks.');
         $wanted = $this->pattern === 'ends' ? [0, $marks->lastPad()] : [$marks->nearest($marks->length() / 2)];
         $fed = array_map(static fn(Feed $f): int => $f->pad, $plan->ways()->feedsOf($run));

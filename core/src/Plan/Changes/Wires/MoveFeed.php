@@ -27,7 +27,7 @@ final readonly class MoveFeed extends Change
     {
         $feed = $plan->feed($this->feed);
         $run = $plan->run($feed->run);
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
         $pad = $marks === null ? 0 : $this->point->pad($marks);
         if ($marks === null || $pad > $marks->lastPad()) {
             throw InvalidInput::at('/pad', 'The run ends before that pad.');
@@ -51,7 +51,7 @@ final readonly class MoveFeed extends Change
     {
         $feed = $plan->feed($this->feed);
         $run = $plan->run($feed->run);
-        $marks = $plan->marks($run);
+        $marks = $plan->of($run)->marks();
 
         return sprintf(
             'Feed of %s moved from %.2f m to %.2f m',

@@ -38,6 +38,6 @@ final readonly class RemoveFeed extends Change
         $feed = $plan->feed($this->feed);
         $run = $plan->run($feed->run);
 
-        return sprintf('Feed of %s at %.2f m removed', $run->name(), $plan->marks($run)->position($feed->pad));
+        return sprintf('Feed of %s at %.2f m removed', $run->name(), $plan->of($run)->marks()->position($feed->pad));
     }
 }

@@ -40,7 +40,7 @@ final readonly class SetFeeds extends Change
     {
         $run = $plan->run($this->run);
         $marks =
-            $plan->cutMarks($run) ??
+            $plan->of($run)->cutMarks() ??
             throw IncompletePlan::at('/run', 'Choose a strip first: feeds go at its cut marks.');
         $pads = array_values(
             array_unique(

@@ -25,9 +25,9 @@ final readonly class Tails
      */
     public static function reckon(Plan $plan, Run $run, int $pad): float
     {
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
         $best = INF;
-        $apart = $plan->endsApart($run);
+        $apart = $plan->of($run)->endsApart();
         foreach ($plan->ways()->feedsOf($run) as $feed) {
             $cable = $plan->ways()->cableTo($feed->id);
             if ($cable === null || $marks === null) {

@@ -55,7 +55,7 @@ final readonly class TapLeg extends Change
     protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
-        $marks = $plan->cutMarks($run);
+        $marks = $plan->of($run)->cutMarks();
         $from = $plan->ways()->origin($run);
         if ($marks === null || $from === null) {
             throw IncompletePlan::at(

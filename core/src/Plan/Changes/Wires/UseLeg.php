@@ -51,7 +51,7 @@ final readonly class UseLeg extends Change
     {
         $run = $plan->run($this->run);
         $from = $plan->ways()->origin($run);
-        if ($plan->cutMarks($run) === null || $from === null) {
+        if ($plan->of($run)->cutMarks() === null || $from === null) {
             throw IncompletePlan::at(
                 '/run',
                 'Choose strip and supply first, and a controller where the strip needs one.',

@@ -55,7 +55,7 @@ final readonly class WireRuns extends Change
             foreach ($supply->objects('blocks') as $block) {
                 foreach ($block->objects('runs') as $of) {
                     $run = $plan->run($of->string('run'));
-                    if (isset($runs[$run->id]) || $plan->cutMarks($run) === null) {
+                    if (isset($runs[$run->id]) || $plan->of($run)->cutMarks() === null) {
                         throw $of->invalid(
                             'run',
                             isset($runs[$run->id])
