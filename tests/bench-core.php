@@ -60,11 +60,11 @@ $file = $fixture('forty-runs-wired');
 $whole = JobFile::read($file);
 $solved = [];
 foreach (Island::all($whole) as $island) {
-    $solved += Engine::island($whole, $island);
+    $solved += (new Engine($whole))->island($island);
 }
 $row(
     'All checks of the 40-run job',
-    sprintf('%.1f ms', $timed(static fn() => Findings::for(new JobState($whole, $solved, $shelf)))),
+    sprintf('%.1f ms', $timed(static fn() => (new Findings(new JobState($whole, $solved, $shelf)))->for())),
     'median of 20, in the core, solved already, fixes that need no solve; at most 25 ms',
 );
 $many = JobFile::read($fixture('two-hundred-runs'));
@@ -142,7 +142,7 @@ $plan = JobFile::read($fixture('observatory'));
 $times = [];
 $rounds = 0;
 for ($n = 0; $n < 25; $n++) {
-    $network = Engine::network($plan, $plan->run('cove'));
+    $network = (new Engine($plan))->network($plan->run('cove'));
     $at = hrtime(true);
     $rounds = Newton::solve($network)->iterations;
     $times[] = (hrtime(true) - $at) / 1e6;

@@ -41,7 +41,7 @@ foreach (['observatory', 'narrowboat', 'hide'] as $job) {
         foreach ([new NextReading(), new EndToEnd(), new Halving()] as $n => $way) {
             $right = $wrong = $readings = 0;
             for ($seed = 1; $seed <= $seeds; $seed++) {
-                $fault = FaultDraw::for($predictions, $seed);
+                $fault = (new FaultDraw($predictions))->for($seed);
                 $run = BenchRun::for(
                     plan: $plan,
                     island: $island,
@@ -83,7 +83,7 @@ for ($case = 0; $case < 500; $case++) {
     [$plan, $island, $predictions] = $islands[intdiv($case, 2) % count($islands)];
     $faults = [];
     for ($seed = 200_000 + 50 * $case; count($faults) < 1 + ($case % 2); $seed++) {
-        $fault = FaultDraw::for($predictions, $seed);
+        $fault = (new FaultDraw($predictions))->for($seed);
         $faults[$fault?->class()] = $fault;
     }
     try {

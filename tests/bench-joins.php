@@ -68,7 +68,7 @@ $table = [];
 for ($seed = 1; $seed <= 120; $seed++) {
     $roster = SeededRoster::of($seed);
     $taken = [];
-    foreach (Flaws::for($roster) as $key => $flaw) {
+    foreach ((new Flaws($roster))->for() as $key => $flaw) {
         if (isset($taken[$flaw->code]) || ($table[$flaw->code][0] ?? 0) >= 20) {
             continue;
         }
@@ -112,7 +112,7 @@ foreach ($table as $code => [$n, $works, $named, $steps, $random, $randomSteps, 
 $two = $both = 0;
 for ($seed = 1; $seed <= 120; $seed++) {
     $roster = SeededRoster::of($seed);
-    $flaws = array_values(Flaws::for($roster));
+    $flaws = array_values((new Flaws($roster))->for());
     foreach (range(1, 3) as $n) {
         $drawn = [$flaws[($seed * 7 + $n * 13) % count($flaws)], $flaws[($seed * 11 + $n * 29) % count($flaws)]];
         if ($drawn[0]->key() !== $drawn[1]->key()) {
@@ -141,7 +141,7 @@ foreach (Person::kinds() as $name => $person) {
     $steps = $seconds = $resets = [];
     for ($seed = 1; $seed <= $people; $seed++) {
         $roster = SeededRoster::of($seed);
-        $all = array_values(Flaws::for($roster));
+        $all = array_values((new Flaws($roster))->for());
         $flaws = $seed % 2 === 0 ? [] : [$all[(7 * $seed) % count($all)]];
         $ideal = Rehearsal::run($roster, $seed, $flaws);
         $done = Rehearsal::run($roster, $seed, $flaws, person: $person);

@@ -60,7 +60,7 @@ final readonly class LogBook
                 'command' => $entry->command,
                 'value' => $entry->value,
                 'text' => $entry->text,
-                'words' => LogWords::for($plan, $entry),
+                'words' => (new LogWords($plan))->for($entry),
                 'by' => $entry->by,
                 'sure' => $entry->sure,
                 'at' => $entry->at,

@@ -37,7 +37,7 @@ final readonly class Revisions
                 plan: $plan,
                 kind: 'first',
                 words: $words,
-                touched: Difference::between(new Plan('', ''), $plan),
+                touched: (new Difference(new Plan('', ''), $plan))->between(),
             );
 
             return $job;
@@ -63,7 +63,7 @@ final readonly class Revisions
                 $this->refuseWhenStale($job, $base, $newest, $change);
             }
             $after = $this->applied($change, $before);
-            $touched = Difference::between($before, $after);
+            $touched = (new Difference($before, $after))->between();
             if ($touched === []) {
                 return $newest;
             }
@@ -127,7 +127,7 @@ final readonly class Revisions
                 plan: $after,
                 kind: $kind,
                 words: ($kind === 'undo' ? 'Undone: ' : 'Redone: ') . $change->words,
-                touched: Difference::between($before, $after),
+                touched: (new Difference($before, $after))->between(),
                 restores: $number,
             );
         });
@@ -205,9 +205,9 @@ final readonly class Revisions
             $job->revisions()->where('number', $base)->first() ??
             throw new InvalidInput("The job has no revision {$base}.", '/base');
         $plan = $from->plan();
-        $touches = Difference::between($plan, $this->applied($change, $plan));
+        $touches = (new Difference($plan, $this->applied($change, $plan)))->between();
         // A value changed and restored does not count.
-        $both = array_intersect($touches, Difference::between($plan, $newest->plan()));
+        $both = array_intersect($touches, (new Difference($plan, $newest->plan()))->between());
         if ($both === []) {
             $since = [];
         } else {

@@ -60,7 +60,7 @@ final readonly class NewRun
             $roster = self::roster($newest->plan(), new TimingMethod($timing, $trustsNew));
             $seed = $job->id * 1000 + $job->joinRuns()->count();
 
-            $flaws = !$site ? implode(' ', array_keys(Flaws::drawn($roster, $seed, $hidden))) : '';
+            $flaws = !$site ? implode(' ', array_keys((new Flaws($roster))->drawn($seed, $hidden))) : '';
 
             return $job->joinRuns()->create([
                 'user_id' => $user->id,

@@ -122,7 +122,7 @@ final readonly class Practices
         $at = $run->clockAt(min($act->wall ?? INF, $this->wall()));
         $this->keep($run, $live->settle($at));
         if ($act->kind === self::INSPECT) {
-            $suspect = Flaws::suspects($live->roster)["{$act->text}@{$act->device}"] ?? null;
+            $suspect = (new Flaws($live->roster))->suspects()["{$act->text}@{$act->device}"] ?? null;
             $this->keep($run, $live->inspect($act->device, $act->text, $at), $act->client);
             // Looking takes its time.
             $this->setClock($run, $at + ($suspect->seconds ?? 0.0));

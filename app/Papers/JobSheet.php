@@ -72,11 +72,11 @@ final readonly class JobSheet
             joined: $joined,
             seen: array_map(
                 static fn(LogEntry $e): string => AcceptedPoint::from($e, Clock::zone())->words(),
-                Findings::accepted($state),
+                (new Findings($state))->accepted(),
             ),
             sheet: (new SheetBuilder(JudgedJob::for($state)))->sheet(
                 joinLog: $log,
-                findings: Findings::for($state),
+                findings: (new Findings($state))->for(),
                 revision: $revision->number,
                 tested: TestRecord::for($state),
                 joined: $run === null ? [] : $this->log->for($run),

@@ -27,7 +27,7 @@ final readonly class ResultCache
         $results = $this->solved($plan, null);
         foreach (array_diff_key($plan->runs, $results) as $id => $run) {
             try {
-                Engine::islandOf($plan, $run);
+                (new Engine($plan))->islandOf($run);
             } catch (IncompletePlan $refusal) {
                 $results[$id] = $refusal;
             }
@@ -79,7 +79,10 @@ final readonly class ResultCache
                 continue;
             }
             try {
-                $solved = $scene === null ? Engine::island($plan, $island) : Engine::scene($plan, $island, $scene);
+                $solved =
+                    $scene === null
+                        ? (new Engine($plan))->island($island)
+                        : (new Engine($plan))->scene($island, $scene);
                 $this->cache->put($key, $solved);
                 $results += $solved;
             } catch (NoSolution $refusal) {

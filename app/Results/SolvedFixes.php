@@ -27,7 +27,7 @@ final readonly class SolvedFixes
     public function for(Job $job, JobState $state): array
     {
         $found = [];
-        foreach (Findings::for($state) as $finding) {
+        foreach ((new Findings($state))->for() as $finding) {
             if ($finding->asks) {
                 $found[] = new SolvedFix(
                     code: $finding->code,

@@ -65,7 +65,7 @@ final readonly class Summaries
 
     private static function summary(JobState $state): JobSummary
     {
-        $findings = Findings::for($state);
+        $findings = (new Findings($state))->for();
         $next = $findings[0] ?? null;
 
         return new JobSummary(

@@ -22,7 +22,7 @@ final readonly class Screen
     public static function for(JobStage $stage, JobState $state): Desk
     {
         $shown = Stages::get($stage);
-        $findings = Findings::for($state);
+        $findings = (new Findings($state))->for();
 
         return new Desk(
             job: $state->plan->name,
@@ -33,7 +33,7 @@ final readonly class Screen
             findings: $findings,
             accepted: array_map(
                 static fn(LogEntry $e): AcceptedPoint => AcceptedPoint::from($e, $state->zone),
-                Findings::accepted($state),
+                (new Findings($state))->accepted(),
             ),
             slate: GroupedFindings::from($findings),
             ledger: array_values(

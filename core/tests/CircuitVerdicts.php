@@ -29,7 +29,7 @@ trait CircuitVerdicts
         $results = [];
         foreach (Island::all($plan) as $island) {
             try {
-                $results += $planned ? Engine::planned($plan, $island) : Engine::island($plan, $island);
+                $results += $planned ? (new Engine($plan))->planned($island) : (new Engine($plan))->island($island);
             } catch (NoSolution $refusal) {
                 $results += array_map(static fn(): NoSolution => $refusal, $island->parts + $island->fixtures);
             }
@@ -37,7 +37,7 @@ trait CircuitVerdicts
         $scenes = [];
         foreach ($plan->scenes as $id => $scene) {
             foreach (Island::all($plan) as $island) {
-                $scenes[$id] = ($scenes[$id] ?? []) + Engine::scene($plan, $island, $scene);
+                $scenes[$id] = ($scenes[$id] ?? []) + (new Engine($plan))->scene($island, $scene);
             }
         }
 

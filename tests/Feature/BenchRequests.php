@@ -85,7 +85,10 @@ trait BenchRequests
         return array_values(
             array_map(
                 static fn(Finding $f): string => $f->title,
-                array_filter(Findings::for($state), static fn(Finding $f): bool => $f->place->stage->value === $stage),
+                array_filter(
+                    (new Findings($state))->for(),
+                    static fn(Finding $f): bool => $f->place->stage->value === $stage,
+                ),
             ),
         );
     }

@@ -60,7 +60,7 @@ final class BenchTest extends TestCase
         $tail = BenchJob::tail($plan, 'cove');
         $island = Island::for($plan, $plan->run('cove')) ?? self::fail();
         $fault =
-            FaultDraw::named(Predictions::for($plan, $island, $plan->run('cove')), "joint@{$tail}:to:1", 3) ??
+            (new FaultDraw(Predictions::for($plan, $island, $plan->run('cove'))))->named("joint@{$tail}:to:1", 3) ??
             self::fail();
         $meter = new SimulatedMeter($plan, $island, [$fault], 3);
         $reads = fn(string $spot): float => $meter->read(MeterSpots::named($plan, $island, $spot), MeterCommand::full())

@@ -133,7 +133,7 @@ final class CommandsTest extends TestCase
         self::assertStringContainsString('Darkest 0.66 of the brightest, at 17.98 m; limit 0.90', $said);
         // The job with it taken holds every limit of the run's wiring.
         $taken = JobFile::read($this->printed('ember:advise', 0, ['--job' => true]));
-        self::assertGreaterThanOrEqual(0.9, Engine::nominal($taken, $taken->run('cove'))->evenness());
+        self::assertGreaterThanOrEqual(0.9, (new Engine($taken))->nominal($taken->run('cove'))->evenness());
         self::assertSame(2, Artisan::call('ember:advise', ['file' => $this->demo(), '--keep' => ['colour']]));
     }
 

@@ -100,7 +100,7 @@ final class ShippedJobsTest extends TestCase
         self::assertSame(Clock::now()->modify('+3 days')->format('Y-m-d'), $visits[0]->from);
         foreach (Job::query()->with('crew')->get() as $job) {
             $state = app(JobLoader::class)->load($job, $job->newest()->plan());
-            $codes = array_map(static fn(Finding $f): string => $f->code, Findings::for($state));
+            $codes = array_map(static fn(Finding $f): string => $f->code, (new Findings($state))->for());
             self::assertNotContains('visits', $codes, "the work of {$job->name} does not fit its visits");
         }
     }

@@ -42,7 +42,7 @@ final class SolutionsTest extends TestCase
         self::assertSame(['cove', 'shelf'], array_keys($first));
         // A cached result is answered without solving: another run's result, put there, comes back for the unchanged run.
         $marked = $first['cove'];
-        $cache->put('solved.' . Fingerprint::for($plan, Engine::islandOf($plan, $plan->run('shelf'))), [
+        $cache->put('solved.' . Fingerprint::for($plan, (new Engine($plan))->islandOf($plan->run('shelf'))), [
             'shelf' => $marked,
         ]);
         $edited = Demo::with($plan, ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 30]);

@@ -40,7 +40,7 @@ final class ScreensTest extends TestCase
         $results = [];
         foreach ($plan->runs as $id => $run) {
             if (WiredRun::for($plan, $run) !== null) {
-                $results[$id] = Engine::solve($plan, $run);
+                $results[$id] = (new Engine($plan))->solve($run);
             }
         }
 
@@ -77,7 +77,7 @@ final class ScreensTest extends TestCase
     /** @return array<string, string> */
     private static function lamps(JobState $state): array
     {
-        return array_column(Stages::lamps($state, Findings::for($state)), 'state', 'id');
+        return array_column(Stages::lamps($state, (new Findings($state))->for()), 'state', 'id');
     }
 
     public function test_the_lamps_go_from_unlit_by_glowing_to_lit(): void
@@ -177,7 +177,7 @@ final class ScreensTest extends TestCase
 
     public function test_a_finished_job_has_no_open_points(): void
     {
-        self::assertSame([], Findings::for(self::work(self::good(), ['c1'])));
+        self::assertSame([], (new Findings(self::work(self::good(), ['c1'])))->for());
     }
 
     public function test_an_error_is_an_open_point_with_its_fix(): void
@@ -187,7 +187,7 @@ final class ScreensTest extends TestCase
             'place' => 'lecture',
             'text' => "start door\n5.2O cove",
         ]);
-        $slip = Findings::for(self::work($plan))[0];
+        $slip = (new Findings(self::work($plan)))->for()[0];
         self::assertSame(['slip', 'survey', 'lecture:2'], [$slip->code, $slip->place->stage->value, $slip->place->id]);
         self::assertSame("start door\n5.20 cove", Demo::with($plan, $slip->fixes[0]->change)->places['lecture']->notes);
     }
@@ -200,7 +200,10 @@ final class ScreensTest extends TestCase
             'text' => "start door\n5 shelf",
         ]);
         $lost = array_values(
-            array_filter(Findings::for(self::work($plan)), static fn(Finding $f): bool => $f->code === 'run-lost'),
+            array_filter(
+                (new Findings(self::work($plan)))->for(),
+                static fn(Finding $f): bool => $f->code === 'run-lost',
+            ),
         );
         self::assertCount(1, $lost);
         self::assertSame(['shelf'], array_keys(Demo::with($plan, $lost[0]->fixes[0]->change)->runs));
@@ -234,7 +237,7 @@ final class ScreensTest extends TestCase
                 seen: [],
                 sheet: (new SheetBuilder(JudgedJob::for(self::work($plan))))->sheet(
                     joinLog: ['0:01  C1 switched on'],
-                    findings: Findings::for(self::work($plan)),
+                    findings: (new Findings(self::work($plan)))->for(),
                     revision: 7,
                     tested: TestRecord::for(self::work($plan)),
                 ),

@@ -87,7 +87,7 @@ final class SeededJobsTest extends TestCase
         $results = [];
         foreach (Island::all($plan) as $island) {
             try {
-                $results += Engine::island($plan, $island);
+                $results += (new Engine($plan))->island($island);
             } catch (Refusal $refusal) {
                 $results += array_map(static fn(): Refusal => $refusal, $island->parts + $island->fixtures);
             }

@@ -22,7 +22,7 @@ final class WorkingsTest extends TestCase
     public function test_every_working_gives_its_value(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
-        $state = new JobState($plan, ['cove' => Engine::solve($plan, $plan->run('cove'))], Demo::shelf(), []);
+        $state = new JobState($plan, ['cove' => (new Engine($plan))->solve($plan->run('cove'))], Demo::shelf(), []);
         $figures = array_map(static fn(Figure $f): array => $f->write(), [
             ...WireScreen::ledger($state),
             ...\App\Screens\Kit\KitScreen::ledger($state),

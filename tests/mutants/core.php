@@ -59,7 +59,7 @@ return [
         ['SMALL = [500.0, 0.1]', 'SMALL = [700.0, 0.2]', 'Parts/ShorteningTest.php'],
     ],
     ['Parts/PiecesToCut.php', ['SAW = 3;', 'SAW = 2;', 'Parts/CornersTest.php']],
-    ['Plan/Bends.php', ['* ($run->part - 1);', '* $run->part;', 'Parts/CornersTest.php']],
+    ['Plan/Bends.php', ['* ($this->run->part - 1);', '* $this->run->part;', 'Parts/CornersTest.php']],
     [
         'Rates/Joints.php',
         ['($at[$cable->to] ?? $cores) +', '$cores +', 'Costing/MovingTest.php'],
@@ -176,10 +176,10 @@ return [
     [
         'Circuit/RunFigures.php',
         [
-            "\$r->loadWatts, 'W', path: 'solver.loadWatts'",
-            "\$r->loadWatts + 1, 'W', path: 'solver.loadWatts'",
+            "\$this->result->loadWatts, 'W', path: 'solver.loadWatts'",
+            "\$this->result->loadWatts + 1, 'W', path: 'solver.loadWatts'",
             'Checks/WorkingsTest.php',
         ],
-        ['$r->groupAmps($group),', '2 * $r->groupAmps($group),', 'Checks/WorkingsTest.php'],
+        ['$this->result->groupAmps($group),', '2 * $r->groupAmps($group),', 'Checks/WorkingsTest.php'],
     ],
 ];

@@ -62,7 +62,7 @@ final class BenchCommand extends Command
             foreach ($predictions->faults as ['fault' => $fault]) {
                 $classes[$fault->name()] = $fault->class();
             }
-            foreach (array_keys(FaultDraw::all($predictions)) as $name) {
+            foreach (array_keys((new FaultDraw($predictions))->all()) as $name) {
                 $told[$name] = $name . ($classes[$name] === $name ? '' : "  ({$classes[$name]})");
             }
         }
@@ -75,7 +75,7 @@ final class BenchCommand extends Command
     private static function placeOf(Plan $plan, string $name, int $seed): FaultPlace
     {
         foreach (self::places($plan) as [$island, $predictions]) {
-            $fault = $name !== '' ? FaultDraw::named($predictions, $name, $seed) : null;
+            $fault = $name !== '' ? (new FaultDraw($predictions))->named($name, $seed) : null;
             if ($name === '' || $fault !== null) {
                 return new FaultPlace($island, $predictions, $fault);
             }

@@ -38,7 +38,7 @@ final class ExportCommand extends Command
                     'job' => JobFile::write($plan),
                     'spice' => Netlist::write(
                         $plan->name,
-                        Engine::networks($plan, $this->scene($plan), $this->phase()),
+                        (new Engine($plan))->networks($this->scene($plan), $this->phase()),
                     ),
                     default => throw new InvalidInput('--as takes job or spice.'),
                 },

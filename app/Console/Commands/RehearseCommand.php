@@ -38,7 +38,7 @@ final class RehearseCommand extends Command
             }
             $faults = array_values(array_filter((array) $this->option('fault'), is_string(...)));
             if (in_array('list', $faults, true)) {
-                foreach (array_keys(Flaws::for($joinable->roster)) as $key) {
+                foreach (array_keys((new Flaws($joinable->roster))->for()) as $key) {
                     $this->line($key);
                 }
 
@@ -52,7 +52,7 @@ final class RehearseCommand extends Command
     /** @param  list<string>  $faults */
     private function rehearse(Roster $roster, array $faults): int
     {
-        $known = Flaws::for($roster);
+        $known = (new Flaws($roster))->for();
         $flaws = [];
         foreach ($faults as $text) {
             $flaw = Flaw::read($text);

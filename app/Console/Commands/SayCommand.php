@@ -21,7 +21,7 @@ final class SayCommand extends Command
     public function handle(): int
     {
         return $this->answering(function (): int {
-            $spoken = Assistants::say($this->plan(), (string) $this->argument('said'));
+            $spoken = (new Assistants($this->plan()))->say((string) $this->argument('said'));
             if ($this->option('json')) {
                 $this->output->write(
                     Json::pretty([

@@ -42,7 +42,10 @@ final class SolveCommand extends Command
             $scene = $this->scene($plan);
             $state = new JobState($plan, self::results($plan, $scene), $this->demoShelf(), []);
             $findings = array_values(
-                array_filter(Findings::for($state), static fn(Finding $f): bool => $f->place->stage !== JobStage::Join),
+                array_filter(
+                    (new Findings($state))->for(),
+                    static fn(Finding $f): bool => $f->place->stage !== JobStage::Join,
+                ),
             );
             $figures = WireScreen::ledger($state);
             if ($this->option('json')) {
@@ -52,7 +55,7 @@ final class SolveCommand extends Command
                         'engine' => Engine::VERSION,
                         'figures' => array_map(static fn(Figure $f): array => $f->write(), $figures),
                         'findings' => array_map(self::finding(...), $findings),
-                        'nodes' => (object) self::nodes(Engine::networks($plan, $scene, $this->phase())),
+                        'nodes' => (object) self::nodes((new Engine($plan))->networks($scene, $this->phase())),
                     ]),
                 );
             } else {
@@ -74,7 +77,10 @@ final class SolveCommand extends Command
         $results = [];
         foreach (Island::all($plan) as $island) {
             try {
-                $results += $scene === null ? Engine::island($plan, $island) : Engine::scene($plan, $island, $scene);
+                $results +=
+                    $scene === null
+                        ? (new Engine($plan))->island($island)
+                        : (new Engine($plan))->scene($island, $scene);
             } catch (Refusal $t) {
                 $results += array_map(static fn(): Refusal => $t, $island->parts + $island->fixtures);
             }

@@ -32,7 +32,7 @@ final readonly class AcceptController
         $plan = $job->newest()->plan();
         $key = $request->string('key')->toString();
         $finding =
-            Findings::find($this->loader->load($job, $plan), $key) ??
+            (new Findings($this->loader->load($job, $plan)))->find($key) ??
             throw OutOfTurn::at('/key', 'That point is no longer open.');
         if (!$finding->acceptable()) {
             throw InvalidInput::at('/key', 'A point marked stop cannot be accepted: fix it.');

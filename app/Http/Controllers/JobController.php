@@ -166,7 +166,7 @@ final readonly class JobController
         $plan = $job->newest()->plan();
 
         return Download::with(
-            Netlist::write($plan->name, Engine::networks($plan)),
+            Netlist::write($plan->name, (new Engine($plan))->networks()),
             Str::slug($job->name) . '.cir',
             'text/plain; charset=utf-8',
         );

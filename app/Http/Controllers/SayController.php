@@ -16,7 +16,7 @@ final readonly class SayController
     public function __invoke(SayRequest $request, Job $job): JsonResponse
     {
         return new JsonResponse(
-            SpokenPicture::for(Assistants::say($job->newest()->plan(), $request->string('said')->toString())),
+            SpokenPicture::for((new Assistants($job->newest()->plan()))->say($request->string('said')->toString())),
         );
     }
 }

@@ -66,7 +66,7 @@ final readonly class TraceController
                 if ($request->boolean('back')) {
                     $trace->update(['answers' => array_slice($trace->answers, 0, -1)]);
                 } elseif ($request->integer('asked') === $asked) {
-                    $probe = Tracer::next(TraceScreen::traced($trace), $trace->heard());
+                    $probe = (new Tracer(TraceScreen::traced($trace)))->next($trace->heard());
                     if ($probe instanceof Probe) {
                         $trace->update([
                             'answers' => [
@@ -85,7 +85,7 @@ final readonly class TraceController
     /** Writes the result behind the legs in the notes, as an undoable change. */
     public function record(Job $job, Trace $trace, #[CurrentUser] User $user): JsonResponse
     {
-        $found = Tracer::next(TraceScreen::traced($trace), $trace->heard());
+        $found = (new Tracer(TraceScreen::traced($trace)))->next($trace->heard());
         if (!($found instanceof TraceResult) || $found->found === []) {
             throw new OutOfTurn('The trace is not finished: it has no certain result yet.');
         }

@@ -49,7 +49,7 @@ final readonly class BuildScreen
                 static fn(array $w): BuildWait => new BuildWait(
                     ...['part' => $w['part'] === '' ? '' : self::kit($state, $w['part'])] + $w,
                 ),
-                WaitingTime::for($remaining),
+                (new WaitingTime($remaining))->for(),
             ),
             visits: $schedule->arrangement()->visits,
             weekends: $arrangement->weekends,
@@ -67,7 +67,9 @@ final readonly class BuildScreen
             ),
             end: $end,
             ahead: array_keys($remaining->ahead),
-            message: $remaining->ahead === [] || $first === '' ? '' : ClientQuestions::message($state->plan, $first),
+            message: $remaining->ahead === [] || $first === ''
+                ? ''
+                : (new ClientQuestions($state->plan))->message($first),
         );
     }
 

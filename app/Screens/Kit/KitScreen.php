@@ -6,7 +6,7 @@ namespace App\Screens\Kit;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
 use EmberDusk\Checks\Kit\HubAsked;
-use EmberDusk\Circuit\RunFigures;
+use EmberDusk\Circuit\LoadFigures;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
@@ -89,7 +89,7 @@ final readonly class KitScreen
             return [
                 $this->total(
                     runs: $runs,
-                    label: RunFigures::loads($this->state->plan),
+                    label: LoadFigures::loads($this->state->plan),
                     unit: 'W',
                     of: static fn(Figure $load): float => $load->value,
                 ),
@@ -108,13 +108,13 @@ final readonly class KitScreen
             return [];
         }
         $figures = [
-            RunFigures::load(
+            LoadFigures::load(
                 $strip,
                 $this->state->plan->of($run)->litLength(),
-                $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($this->state->plan),
+                $run->cap < 1 ? LoadFigures::LOAD[1] : LoadFigures::loads($this->state->plan),
                 $run->cap,
             ),
-            RunFigures::asks($strip, $this->state->plan, $run),
+            LoadFigures::asks($strip, $this->state->plan, $run),
         ];
         if ($controller !== null) {
             $figures[] = self::carries($run, $strip, $controller);
@@ -145,7 +145,7 @@ final readonly class KitScreen
                 $inputs[] = new Input(
                     'P' . ($n + 1),
                     $run->name(),
-                    $of(RunFigures::load($strip, $this->state->plan->of($run)->litLength(), $label, $run->cap)),
+                    $of(LoadFigures::load($strip, $this->state->plan->of($run)->litLength(), $label, $run->cap)),
                     $unit,
                     path: "run.{$run->id}: its load",
                 );

@@ -165,7 +165,7 @@ final readonly class PracticePicture
                     label: $s->check,
                     seconds: $s->seconds,
                 ),
-                Flaws::suspects($lesson->roster),
+                (new Flaws($lesson->roster))->suspects(),
             ),
         );
     }

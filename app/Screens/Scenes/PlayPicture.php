@@ -108,7 +108,7 @@ final readonly class PlayPicture
     /** @param  list<Unit>  $lights */
     public static function power(Plan $plan, array $lights): PowerPicture
     {
-        $cuts = PowerCuts::for($plan, array_combine(array_column($lights, 'id'), $lights));
+        $cuts = (new PowerCuts($plan))->for(array_combine(array_column($lights, 'id'), $lights));
 
         return new PowerPicture(
             curves: self::options(['' => 'factory setting'] + Tuning::CURVES),

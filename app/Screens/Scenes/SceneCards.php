@@ -165,7 +165,7 @@ final readonly class SceneCards
      */
     private static function seen(RunResult $result, Strip $strip, array $duties, ?Mixing $mixing): array
     {
-        $seen = RunFigures::seen($result, $strip);
+        $seen = (new RunFigures($result))->seen($strip);
         $count = min(self::STOPS, count($seen));
         $colours = [];
         for ($n = 0; $n < $count; $n++) {

@@ -48,7 +48,7 @@ final readonly class Shift implements View
         }
         $titles = static fn(JobState $w): array => array_map(
             static fn(Finding $f): string => $f->title,
-            Findings::for($w),
+            (new Findings($w))->for(),
         );
 
         return new self(

@@ -62,7 +62,7 @@ final readonly class TraceScreen
     {
         $legs = self::traced($trace);
         $answers = $trace->heard();
-        $next = Tracer::next($legs, $answers);
+        $next = (new Tracer($legs))->next($answers);
         $last = end($answers);
         $found = $next instanceof TraceResult ? $next->found : [];
 

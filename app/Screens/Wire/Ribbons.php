@@ -7,6 +7,7 @@ namespace App\Screens\Wire;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
+use EmberDusk\Circuit\LoadFigures;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Job\JobState;
@@ -49,8 +50,8 @@ final readonly class Ribbons
         $trunk = $plan->ways()->cableTo($this->run->controller ?? '');
 
         $trouble = $refusal instanceof Refusal ? $refusal->getMessage() : null;
-        $load = $strip !== null ? RunFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $this->run->cap) : null;
-        $evenness = $result !== null ? RunFigures::evenness($result) : null;
+        $load = $strip !== null ? LoadFigures::load($strip, $marks?->length() ?? 0.0, 'Load', $this->run->cap) : null;
+        $evenness = $result !== null ? (new RunFigures($result))->evenness() : null;
 
         return new WireRun(
             ...[
@@ -80,7 +81,7 @@ final readonly class Ribbons
                     $this->run->controller,
                     $result === null
                         ? null
-                        : RunFigures::controllerAmps($result, strtoupper((string) $this->run->controller)),
+                        : (new RunFigures($result))->controllerAmps(strtoupper((string) $this->run->controller)),
                     $plan->controllers[$this->run->controller ?? ''] ?? null,
                 ),
                 'trunk' => $trunk === null ? null : self::cable($this->state, $trunk, $result),
@@ -156,7 +157,7 @@ final readonly class Ribbons
     /** @return list<string> colours that will be seen at some places along the run, brightness with them */
     private static function seen(RunResult $result, Strip $strip): array
     {
-        $seen = RunFigures::seen($result, $strip);
+        $seen = (new RunFigures($result))->seen($strip);
         $brightest = max($result->brightest(), 1e-9);
         $count = min(self::STOPS, count($seen));
         $colours = [];
@@ -227,7 +228,7 @@ final readonly class Ribbons
         $drop = null;
         $amps = null;
         if ($of !== null) {
-            $drop = CableFigures::cableDrop($state->plan, $of);
+            $drop = (new CableFigures($state->plan))->cableDrop($of);
             $amps = CableFigures::cableAmps($of);
         }
 
@@ -237,7 +238,7 @@ final readonly class Ribbons
             label: $label,
             length: Figure::print($cable->length, 2),
             reckoned: $cable->reckoned,
-            way: CableFigures::way($state->plan, $cable),
+            way: (new CableFigures($state->plan))->way($cable),
             joint: $cable->joint ?? '',
             fuse: $cable->fuse ?? '',
             switch: $cable->switch ?? '',

@@ -7,6 +7,7 @@ namespace App\Screens\Wire;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Circuit\CableFigures;
+use EmberDusk\Circuit\LoadFigures;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Cable;
@@ -92,7 +93,7 @@ final readonly class WireScreen
         );
         $figures = count($runs) === 1 ? array_values($this->figures($runs[0])) : $this->worst($runs);
         if ($this->state->plan->cables !== []) {
-            $figures[] = CableFigures::copper($this->state->plan);
+            $figures[] = (new CableFigures($this->state->plan))->copper();
         }
 
         return $figures;
@@ -108,10 +109,10 @@ final readonly class WireScreen
             return [];
         }
         $figures = [
-            self::LOAD => RunFigures::load(
+            self::LOAD => LoadFigures::load(
                 $strip,
                 $this->state->plan->of($run)->litLength(),
-                $run->cap < 1 ? RunFigures::LOAD[1] : RunFigures::loads($this->state->plan),
+                $run->cap < 1 ? LoadFigures::LOAD[1] : LoadFigures::loads($this->state->plan),
                 $run->cap,
             ),
         ];
@@ -119,15 +120,15 @@ final readonly class WireScreen
             return $figures;
         }
         $figures[self::SHARE] = JudgedJob::for($this->state)->supply((string) $run->supply)->figure();
-        $figures['darkest'] = RunFigures::darkest($result);
-        $figures['evenness'] = RunFigures::evenness($result);
+        $figures['darkest'] = (new RunFigures($result))->darkest();
+        $figures['evenness'] = (new RunFigures($result))->evenness();
         if (Seam::applies($this->state->plan, $run)) {
-            $figures['seam'] = RunFigures::seam($result);
+            $figures['seam'] = (new RunFigures($result))->seam();
         }
         if (count($strip->channels) > 1) {
-            $figures['shift'] = RunFigures::shift($result, $strip);
+            $figures['shift'] = (new RunFigures($result))->shift($strip);
         }
-        $figures['drop'] = RunFigures::drop($result);
+        $figures['drop'] = (new RunFigures($result))->drop();
 
         return $figures;
     }
@@ -173,7 +174,7 @@ final readonly class WireScreen
                 ? []
                 : [
                     new Figure(
-                        label: RunFigures::loads($this->state->plan),
+                        label: LoadFigures::loads($this->state->plan),
                         value: array_sum(array_map(static fn(Input $i): float => $i->value, $loads)),
                         unit: 'W',
                         decimals: 0,

@@ -56,7 +56,7 @@ final readonly class BenchObservation
         $space = match (true) {
             !$told, !$ask && $answers === [] => [],
             $pixels !== null => ConnectionClasses::pixels(count($names)),
-            default => ConnectionClasses::leads($kind, $modes),
+            default => (new ConnectionClasses($kind, $modes))->leads(),
         };
         $four = $pixels !== null && $pixels->colours === 4;
         $counts = $facts->counts($run->id);

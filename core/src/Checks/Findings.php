@@ -12,20 +12,22 @@ use EmberDusk\Values\Finding;
 /** Faults and open decisions of a job, worst first, without accepted ones. */
 final readonly class Findings
 {
+    public function __construct(private JobState $state) {}
+
     /** @return list<Finding> without accepted ones */
-    public static function for(JobState $state): array
+    public function for(): array
     {
-        $accepted = $state->bench->accepted;
+        $accepted = $this->state->bench->accepted;
 
         return array_values(
-            array_filter(self::all($state), static fn(Finding $f): bool => !self::isAccepted($f, $accepted)),
+            array_filter($this->all(), static fn(Finding $f): bool => !self::isAccepted($f, $accepted)),
         );
     }
 
     /** The finding with a key, accepted or not; null when it is not there. */
-    public static function find(JobState $state, string $key): ?Finding
+    public function find(string $key): ?Finding
     {
-        foreach (self::all($state) as $finding) {
+        foreach ($this->all() as $finding) {
             if ($finding->key() === $key) {
                 return $finding;
             }
@@ -35,14 +37,14 @@ final readonly class Findings
     }
 
     /** @return list<LogEntry> acceptances of findings that are still there, in the order of the findings */
-    public static function accepted(JobState $state): array
+    public function accepted(): array
     {
-        $accepted = $state->bench->accepted;
+        $accepted = $this->state->bench->accepted;
 
         return array_values(
             array_map(
                 static fn(Finding $f): LogEntry => $accepted[$f->key()],
-                array_filter(self::all($state), static fn(Finding $f): bool => self::isAccepted($f, $accepted)),
+                array_filter($this->all(), static fn(Finding $f): bool => self::isAccepted($f, $accepted)),
             ),
         );
     }
@@ -54,9 +56,9 @@ final readonly class Findings
     }
 
     /** @return list<Finding> */
-    private static function all(JobState $state): array
+    private function all(): array
     {
-        return Registry::check(JudgedJob::for($state), Registry::all());
+        return Registry::check(JudgedJob::for($this->state), Registry::all());
     }
 
     /**
@@ -64,13 +66,13 @@ final readonly class Findings
      *
      * @return list<Finding>
      */
-    public static function mended(JobState $state): array
+    public function mended(): array
     {
-        $job = JudgedJob::for($state);
+        $job = JudgedJob::for($this->state);
 
         return array_map(
             static fn(Finding $f): Finding => $f->asks ? $f->mended(Registry::mend($job, $f)) : $f,
-            self::for($state),
+            $this->for(),
         );
     }
 

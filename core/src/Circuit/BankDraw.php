@@ -68,7 +68,7 @@ final readonly class BankDraw
         return (2 * $this->watts()) / ($volts + sqrt($square));
     }
 
-    /** Amps from the bank at so many volts; where it cannot give the watts at all, those that they would need without any resistance. */
+    /** Amps from the bank at so many volts; if the bank cannot give the watts, the amps without any resistance. */
     public function needs(float $volts): float
     {
         return $this->amps($volts) ?? $this->watts() / max(0.1, $volts);

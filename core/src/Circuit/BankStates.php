@@ -284,7 +284,7 @@ final readonly class BankStates
             }
             $amps = null;
             $lights = [];
-            foreach (Engine::scene($this->plan, $island, null, $conditions) as $id => $result) {
+            foreach ((new Engine($this->plan))->scene($island, null, $conditions) as $id => $result) {
                 if ($result instanceof RunResult) {
                     $amps = $result->supplies[$this->bank]->amps ?? $amps;
                     if ($this->plan->run($id)->supply === $this->bank) {

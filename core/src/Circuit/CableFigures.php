@@ -15,11 +15,13 @@ use EmberDusk\Values\Input;
 /** The numbers of cables that people see, each with its working. */
 final readonly class CableFigures
 {
-    public static function cableDrop(Plan $plan, CableResult $c): Figure
+    public function __construct(private Plan $plan) {}
+
+    public function cableDrop(CableResult $c): Figure
     {
-        $laid = $plan->cables[$c->id];
-        $conductor = $plan->cable($laid->kit)?->conductor;
-        $joint = $plan->connector($laid->joint);
+        $laid = $this->plan->cables[$c->id];
+        $conductor = $this->plan->cable($laid->kit)?->conductor;
+        $joint = $this->plan->connector($laid->joint);
         $cable = "solver.cables.{$c->id}";
 
         return new Figure(
@@ -54,7 +56,7 @@ final readonly class CableFigures
                     path: "shelf.{$laid->kit}.conductor.ohmsPerMetre",
                 ),
                 new Input('a', 'copper', Copper::TEMPERATURE_COEFFICIENT, '1/K', path: 'IEC 60028'),
-                new Input('T', 'cable', $plan->limits->cableCelsius, '°C', path: 'plan.limits.cableCelsius'),
+                new Input('T', 'cable', $this->plan->limits->cableCelsius, '°C', path: 'plan.limits.cableCelsius'),
                 new Input('L', 'one way', $laid->length, 'm', path: "plan.cables.{$c->id}.length"),
             ],
             assumption: RunFigures::SOLVED,
@@ -85,9 +87,9 @@ final readonly class CableFigures
     }
 
     /** Calculated length of an unmeasured cable from the positions of its ends; null if unknown. */
-    public static function way(Plan $plan, LaidCable $cable): ?Figure
+    public function way(LaidCable $cable): ?Figure
     {
-        $way = $cable->reckoned && !$cable->existing ? CableWay::between($plan, $cable->from, $cable->to) : null;
+        $way = $cable->reckoned && !$cable->existing ? CableWay::between($this->plan, $cable->from, $cable->to) : null;
         if ($way === null || abs($way->metres() - $cable->length) > 0.005) {
             return null;
         }
@@ -115,13 +117,13 @@ final readonly class CableFigures
     }
 
     /** Metres of cable in the entire job. */
-    public static function copper(Plan $plan): Figure
+    public function copper(): Figure
     {
         $inputs = [];
-        foreach ($plan->cables as $id => $cable) {
+        foreach ($this->plan->cables as $id => $cable) {
             $inputs[] = new Input(
                 strtoupper(str_replace('-', '_', $id)),
-                $plan->cable($cable->kit)?->name() ?? '',
+                $this->plan->cable($cable->kit)?->name() ?? '',
                 $cable->length,
                 'm',
                 path: "plan.cables.{$id}.length",
@@ -130,7 +132,7 @@ final readonly class CableFigures
 
         return new Figure(
             label: 'Cable',
-            value: array_sum(array_map(static fn($c): float => $c->length, $plan->cables)),
+            value: array_sum(array_map(static fn($c): float => $c->length, $this->plan->cables)),
             unit: 'm',
             decimals: 1,
             formula: Input::sum($inputs),

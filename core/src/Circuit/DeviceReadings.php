@@ -7,33 +7,35 @@ namespace EmberDusk\Circuit;
 /** Reads from a solved network what supplies give and what controllers carry. */
 final readonly class DeviceReadings
 {
+    public function __construct(private Island $island, private Network $network, private Solution $solution) {}
+
     /** @return array<string, SupplyResult> */
-    public static function supplies(Island $island, Network $network, Solution $solution): array
+    public function supplies(): array
     {
         $supplies = [];
-        foreach ($island->supplies as $id) {
-            $source = self::source($network, $id);
-            $amps = $solution->delivered($source);
-            $supplies[$id] = new SupplyResult($id, $solution->across($source), $amps, $amps);
+        foreach ($this->island->supplies as $id) {
+            $source = self::source($this->network, $id);
+            $amps = $this->solution->delivered($source);
+            $supplies[$id] = new SupplyResult($id, $this->solution->across($source), $amps, $amps);
         }
 
         return $supplies;
     }
 
     /** @return array<string, ControllerResult> */
-    public static function controllers(Island $island, Network $network, Solution $solution): array
+    public function controllers(): array
     {
         $common = $channels = [];
-        foreach ($network->resistors as $r) {
+        foreach ($this->network->resistors as $r) {
             $of = substr($r->name, (int) strrpos($r->name, '_') + 1);
             if ($of === 'com') {
-                $common[$r->part] = abs($solution->amps($r));
+                $common[$r->part] = abs($this->solution->amps($r));
             } elseif (ctype_digit($of)) {
-                $channels[$r->part][(int) $of] = abs($solution->amps($r));
+                $channels[$r->part][(int) $of] = abs($this->solution->amps($r));
             }
         }
         $controllers = [];
-        foreach ($island->controllers as $id) {
+        foreach ($this->island->controllers as $id) {
             $controllers[$id] = new ControllerResult($id, $common[$id] ?? 0.0, $channels[$id] ?? []);
         }
 

@@ -19,10 +19,12 @@ final readonly class Engine
     /** Version of the calculation: raised when the same plan may give other numbers; printed on hand-over sheets. */
     public const VERSION = '1.4';
 
+    public function __construct(private Plan $plan) {}
+
     /** @throws Refusal when parts are missing or the circuit has no solution */
-    public static function solve(Plan $plan, Run $run): RunResult
+    public function solve(Run $run): RunResult
     {
-        return self::runIn(self::island($plan, self::islandOf($plan, $run)), $run);
+        return self::runIn($this->island($this->islandOf($run)), $run);
     }
 
     /**
@@ -30,24 +32,24 @@ final readonly class Engine
      *
      * @throws Refusal when the circuit has no solution
      */
-    public static function island(Plan $plan, Island $island): array
+    public function island(Island $island): array
     {
-        $open = States::opened($plan, $island);
+        $open = States::opened($this->plan, $island);
         $spread = [];
-        $phased = count(Phases::for($plan, $island, null)) > 1;
+        $phased = count(Phases::for($this->plan, $island, null)) > 1;
         foreach (States::extremes() as $state => $conditions) {
-            $other = Wiring::for($plan, $island, $conditions);
+            $other = Wiring::for($this->plan, $island, $conditions);
             $solved = Newton::solve($other);
             $spread[] = $phased
-                ? self::lights(self::scene($plan, $island, null, $conditions))
+                ? self::lights($this->scene($island, null, $conditions))
                 : Readings::light($other, $solved);
-            if (States::swings($plan, $island)) {
+            if (States::swings($this->plan, $island)) {
                 $open += [$state => Readings::cableAmps($other, $solved)];
             }
         }
         if ($phased) {
             $results = [];
-            foreach (self::scene($plan, $island, null) as $id => $result) {
+            foreach ($this->scene($island, null) as $id => $result) {
                 $result = $result->opened($open);
                 $results[$id] =
                     $result instanceof RunResult
@@ -57,10 +59,10 @@ final readonly class Engine
 
             return $results;
         }
-        $network = Wiring::for($plan, $island);
+        $network = Wiring::for($this->plan, $island);
 
         return Readings::for(
-            plan: $plan,
+            plan: $this->plan,
             island: $island,
             network: $network,
             solution: Newton::solve($network),
@@ -76,21 +78,17 @@ final readonly class Engine
      *
      * @throws Refusal when a phase has no solution
      */
-    public static function scene(
-        Plan $plan,
-        Island $island,
-        ?Scene $scene,
-        Conditions $conditions = new Conditions(),
-    ): array {
-        $phases = Phases::for($plan, $island, $scene);
+    public function scene(Island $island, ?Scene $scene, Conditions $conditions = new Conditions()): array
+    {
+        $phases = Phases::for($this->plan, $island, $scene);
         $of = [];
         foreach ($phases as $phase) {
-            $network = Wiring::for($plan, $island, $conditions, $phase);
+            $network = Wiring::for($this->plan, $island, $conditions, $phase);
             $solution = Newton::solve($network);
             $light = Readings::light($network, $solution);
             foreach (
                 Readings::for(
-                    plan: $plan,
+                    plan: $this->plan,
                     island: $island,
                     network: $network,
                     solution: $solution,
@@ -116,9 +114,9 @@ final readonly class Engine
      *
      * @throws Refusal when parts are missing or the circuit has no solution
      */
-    public static function nominal(Plan $plan, Run $run): RunResult
+    public function nominal(Run $run): RunResult
     {
-        return self::runIn(self::planned($plan, self::islandOf($plan, $run)), $run);
+        return self::runIn($this->planned($this->islandOf($run)), $run);
     }
 
     /**
@@ -128,17 +126,17 @@ final readonly class Engine
      *
      * @throws Refusal when the circuit has no solution
      */
-    public static function planned(Plan $plan, Island $island): array
+    public function planned(Island $island): array
     {
-        if (count(Phases::for($plan, $island, null)) > 1) {
-            return self::scene($plan, $island, null);
+        if (count(Phases::for($this->plan, $island, null)) > 1) {
+            return $this->scene($island, null);
         }
-        $network = Wiring::for($plan, $island);
+        $network = Wiring::for($this->plan, $island);
         $solution = Newton::solve($network);
         $light = Readings::light($network, $solution);
 
         return Readings::for(
-            plan: $plan,
+            plan: $this->plan,
             island: $island,
             network: $network,
             solution: $solution,
@@ -154,9 +152,9 @@ final readonly class Engine
      *
      * @throws Refusal when parts are missing or the circuit has no solution
      */
-    public static function poorest(Plan $plan, Run $run): array
+    public function poorest(Run $run): array
     {
-        $network = Wiring::for($plan, self::islandOf($plan, $run), Conditions::poor());
+        $network = Wiring::for($this->plan, $this->islandOf($run), Conditions::poor());
 
         return Readings::light($network, Newton::solve($network))[$run->id] ?? [];
     }
@@ -187,9 +185,9 @@ final readonly class Engine
     }
 
     /** @throws Refusal when parts are missing */
-    public static function network(Plan $plan, Run $run): Network
+    public function network(Run $run): Network
     {
-        return Wiring::for($plan, self::islandOf($plan, $run));
+        return Wiring::for($this->plan, $this->islandOf($run));
     }
 
     /**
@@ -198,14 +196,14 @@ final readonly class Engine
      *
      * @throws Refusal when no island has such a phase
      */
-    public static function networks(Plan $plan, ?Scene $scene = null, int $phase = 1): array
+    public function networks(?Scene $scene = null, int $phase = 1): array
     {
         $networks = [];
-        $islands = Island::all($plan);
+        $islands = Island::all($this->plan);
         foreach ($islands as $island) {
-            foreach (Phases::for($plan, $island, $scene) as $one) {
+            foreach (Phases::for($this->plan, $island, $scene) as $one) {
                 if ($one->number === $phase) {
-                    $networks[] = Wiring::for($plan, $island, new Conditions(), $one);
+                    $networks[] = Wiring::for($this->plan, $island, new Conditions(), $one);
                 }
             }
         }
@@ -217,15 +215,15 @@ final readonly class Engine
     }
 
     /** @throws Refusal naming the missing kit */
-    public static function islandOf(Plan $plan, Run $run): Island
+    public function islandOf(Run $run): Island
     {
-        $lacking = WiredRun::lacking($plan, $run);
+        $lacking = WiredRun::lacking($this->plan, $run);
         $short = array_map(
             static fn(string $id): string => 'enough cores or channels at ' . strtoupper($id),
-            array_keys(WiredRun::short($plan, $run)),
+            array_keys(WiredRun::short($this->plan, $run)),
         );
 
-        return Island::for($plan, $run) ??
+        return Island::for($this->plan, $run) ??
             throw IncompletePlan::at(
                 $run->id,
                 $run->name() . ' cannot be calculated yet. It lacks ' . implode(', ', [...$lacking, ...$short]) . '.',

@@ -37,8 +37,8 @@ final readonly class Readings
     {
         $cables = $this->cables($plan, $open);
         $balance = $this->balance($plan);
-        $supplies = DeviceReadings::supplies($island, $this->network, $this->solution);
-        $controllers = DeviceReadings::controllers($island, $this->network, $this->solution);
+        $supplies = (new DeviceReadings($island, $this->network, $this->solution))->supplies();
+        $controllers = (new DeviceReadings($island, $this->network, $this->solution))->controllers();
         $light = self::light($this->network, $this->solution);
         $results = [];
         foreach ($island->parts as $id => $parts) {

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Circuit;
 
 use EmberDusk\Kit\Strip;
-use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
@@ -14,114 +13,62 @@ use EmberDusk\Values\Range;
 /** The numbers of a run that people see, each with its working. */
 final readonly class RunFigures
 {
-    /** Label of a load: with all at full, and under a limit. */
-    public const LOAD = ['Load, all full', 'Load, limit set'];
-
-    /** Label of the load of several runs: without fixtures. */
-    public static function loads(Plan $plan): string
-    {
-        return $plan->fixtures === [] ? self::LOAD[0] : 'Load of the strips, all full';
-    }
-
     public const SOLVED = 'Volts and amps from the solved circuit: every channel that is commanded on, nominal rails and supply.';
 
-    /**
-     * Nominal load: the strip's label, before any drop.
-     *
-     * @param  float  $cap  share of it that a limit set in the controller leaves
-     */
-    public static function load(Strip $strip, float $metres, string $label, float $cap = 1.0): Figure
-    {
-        if ($cap < 1) {
-            return new Figure(
-                label: $label,
-                value: $strip->wattsPerMetre() * $metres * $cap,
-                unit: 'W',
-                decimals: 1,
-                formula: 'w * L * c',
-                inputs: [
-                    new Input(
-                        'w',
-                        'strip, all channels',
-                        $strip->wattsPerMetre(),
-                        'W/m',
-                        path: 'shelf.wattsPerMetre()',
-                    ),
-                    new Input('L', 'lit length, whole pieces', $metres, 'm', path: 'plan.cutMarks(run).length()'),
-                    new Input('c', 'limit set in the controller', $cap, '', path: 'run.cap'),
-                ],
-                assumption: 'Nominal: as labelled, before any drop, on average with the limit set.',
-                source: 'common practice, no source',
-            );
-        }
+    public function __construct(private RunResult $result) {}
 
-        return new Figure(
-            label: $label,
-            value: $strip->wattsPerMetre() * $metres,
-            unit: 'W',
-            decimals: 1,
-            formula: 'w * L',
-            inputs: [
-                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', path: 'shelf.wattsPerMetre()'),
-                new Input('L', 'lit length, whole pieces', $metres, 'm', path: 'plan.cutMarks(run).length()'),
-            ],
-            assumption: 'Nominal: as labelled, before any drop.',
-            source: 'common practice, no source',
-        );
-    }
-
-    public static function darkest(RunResult $r): Figure
+    public function darkest(): Figure
     {
-        $group = $r->darkestGroup();
+        $group = $this->result->darkestGroup();
 
         return new Figure(
             label: 'Darkest light',
-            value: $r->darkest(),
+            value: $this->result->darkest(),
             unit: 'of full',
             decimals: 2,
             formula: 'I / In',
             inputs: [
                 new Input(
                     'I',
-                    sprintf('amps of the group at %.2f m', ($group + 0.5) * $r->pitch),
-                    $r->groupAmps($group),
+                    sprintf('amps of the group at %.2f m', ($group + 0.5) * $this->result->pitch),
+                    $this->result->groupAmps($group),
                     'A',
                     path: "solver.groupAmps({$group})",
                 ),
-                new Input('In', 'its nominal amps', $r->nominalAmps(), 'A', path: 'solver.nominalAmps()'),
+                new Input('In', 'its nominal amps', $this->result->nominalAmps(), 'A', path: 'solver.nominalAmps()'),
             ],
             assumption: self::SOLVED . ' Range: strip copper ±10 %, supply ±1 %.',
-            range: $r->darkestRange(),
+            range: $this->result->darkestRange(),
         );
     }
 
-    public static function evenness(RunResult $r): Figure
+    public function evenness(): Figure
     {
         return new Figure(
             label: 'Evenness',
-            value: $r->evenness(),
+            value: $this->result->evenness(),
             unit: '',
             decimals: 2,
             formula: 'd / b',
             inputs: [
-                new Input('d', 'darkest group', $r->darkest(), 'of full', path: 'solver.darkest()'),
-                new Input('b', 'brightest group', $r->brightest(), 'of full', path: 'solver.brightest()'),
+                new Input('d', 'darkest group', $this->result->darkest(), 'of full', path: 'solver.darkest()'),
+                new Input('b', 'brightest group', $this->result->brightest(), 'of full', path: 'solver.brightest()'),
             ],
             assumption: self::SOLVED . ' Range: strip copper ±10 %, supply ±1 %.',
             source: 'limits: common practice, no source',
-            range: $r->evennessRange(),
+            range: $this->result->evennessRange(),
         );
     }
 
-    public static function seam(RunResult $r): Figure
+    public function seam(): Figure
     {
-        $last = max(0, count($r->light) - 1);
-        [$a, $b] = [$r->light[0] ?? 0.0, $r->light[$last] ?? 0.0];
-        $range = $r->seamRange();
+        $last = max(0, count($this->result->light) - 1);
+        [$a, $b] = [$this->result->light[0] ?? 0.0, $this->result->light[$last] ?? 0.0];
+        $range = $this->result->seamRange();
 
         return new Figure(
             label: 'Seam',
-            value: 100 * $r->seam(),
+            value: 100 * $this->result->seam(),
             unit: '%',
             decimals: 1,
             formula: '100 * (b - d) / b',
@@ -135,9 +82,9 @@ final readonly class RunFigures
         );
     }
 
-    public static function drop(RunResult $r): Figure
+    public function drop(): Figure
     {
-        $feed = $r->farthestFeed();
+        $feed = $this->result->farthestFeed();
 
         return new Figure(
             label: 'Voltage drop in the cables',
@@ -160,16 +107,16 @@ final readonly class RunFigures
         );
     }
 
-    public static function controllerAmps(RunResult $r, string $name): Figure
+    public function controllerAmps(string $name): Figure
     {
         $inputs = [];
-        foreach ($r->channelAmps as $n => $amps) {
+        foreach ($this->result->channelAmps as $n => $amps) {
             $inputs[] = new Input('I' . ($n + 1), 'channel ' . ($n + 1), $amps, 'A', path: "solver.channelAmps.{$n}");
         }
 
         return new Figure(
             label: $name . ' carries',
-            value: array_sum($r->channelAmps),
+            value: array_sum($this->result->channelAmps),
             unit: 'A',
             decimals: 2,
             formula: Input::sum($inputs),
@@ -179,10 +126,10 @@ final readonly class RunFigures
     }
 
     /** How far the mix of all channels at full wanders along the run, in steps of 0.0011 u'v'. */
-    public static function shift(RunResult $r, Strip $strip): Figure
+    public function shift(Strip $strip): Figure
     {
-        $seen = self::seen($r, $strip);
-        $brightest = $seen[(int) array_search(max($r->light ?: [0.0]), $r->light, true)] ?? null;
+        $seen = $this->seen($strip);
+        $brightest = $seen[(int) array_search(max($this->result->light ?: [0.0]), $this->result->light, true)] ?? null;
         $apart = 0.0;
         $at = 0;
         foreach ($seen as $group => $colour) {
@@ -211,7 +158,7 @@ final readonly class RunFigures
                 new Input('v', "v' there", $v, '', path: 'solver: its brightest group, channels mixed by their light'),
                 new Input(
                     'p',
-                    sprintf("u' at %.2f m", ($at + 0.5) * $r->pitch),
+                    sprintf("u' at %.2f m", ($at + 0.5) * $this->result->pitch),
                     $p,
                     '',
                     path: 'solver: its group of the most other colour',
@@ -225,63 +172,40 @@ final readonly class RunFigures
     }
 
     /** @return list<Colour> of each group */
-    public static function seen(RunResult $r, Strip $strip): array
+    public function seen(Strip $strip): array
     {
         $channels = array_map(static fn($c): Colour => Colour::ofHex($c->colour), $strip->channels);
         if (count($channels) === 1) {
-            return array_fill(0, count($r->light), Colour::mix($channels, [1.0]));
+            return array_fill(0, count($this->result->light), Colour::mix($channels, [1.0]));
         }
 
         // In a scene some channels may be dark all along.
         return array_map(
-            static fn(int $g): Colour => Colour::mix(
+            fn(int $g): Colour => Colour::mix(
                 $channels,
-                array_map(static fn(int $n): float => $r->channelLight[$n][$g] ?? 0.0, array_keys($channels)),
+                array_map(fn(int $n): float => $this->result->channelLight[$n][$g] ?? 0.0, array_keys($channels)),
             ),
-            array_keys($r->light),
+            array_keys($this->result->light),
         );
     }
 
     /** Heat that the profile or the wall must take from the strip, LEDs and copper together. */
-    public static function heat(RunResult $r): Figure
+    public function heat(): Figure
     {
-        $metres = $r->metres();
+        $metres = $this->result->metres();
 
         return new Figure(
             label: 'Heat of the strip',
-            value: ($r->loadWatts + $r->railWatts) / $metres,
+            value: ($this->result->loadWatts + $this->result->railWatts) / $metres,
             unit: 'W/m',
             decimals: 1,
             formula: '(P + Pr) / L',
             inputs: [
-                new Input('P', 'LEDs and their resistors', $r->loadWatts, 'W', path: 'solver.loadWatts'),
-                new Input('Pr', 'copper of the strip', $r->railWatts, 'W', path: 'solver.railWatts'),
+                new Input('P', 'LEDs and their resistors', $this->result->loadWatts, 'W', path: 'solver.loadWatts'),
+                new Input('Pr', 'copper of the strip', $this->result->railWatts, 'W', path: 'solver.railWatts'),
                 new Input('L', 'lit length', $metres, 'm', path: 'solver.metres()'),
             ],
             assumption: self::SOLVED . ' Mean over the run; emitted light is counted as heat.',
-        );
-    }
-
-    /** Watts that a supply must be rated for. */
-    public static function asks(Strip $strip, Plan $plan, Run $run): Figure
-    {
-        $metres = $plan->of($run)->litLength();
-        $watts = $strip->wattsPerMetre() * $metres * $run->cap;
-
-        return new Figure(
-            label: 'Supply needed',
-            value: $plan->limits->rating($watts),
-            unit: 'W',
-            decimals: 0,
-            formula: 'w * L * c / (1 - h)',
-            inputs: [
-                new Input('w', 'strip, all channels', $strip->wattsPerMetre(), 'W/m', path: 'shelf.wattsPerMetre()'),
-                new Input('L', 'lit length, whole pieces', $metres, 'm', path: 'plan.cutMarks(run).length()'),
-                new Input('c', 'limit set in the controller', $run->cap, '', path: 'run.cap'),
-                new Input('h', 'headroom', $plan->limits->headroom, '', path: 'plan.limits.headroom'),
-            ],
-            assumption: $run->cap < 1 ? 'With the limit set.' : 'Everything at full.',
-            source: 'common practice, no source',
         );
     }
 }

@@ -20,13 +20,15 @@ use EmberDusk\Values\NoSolution;
 /** Voice command to the assistants of a job: its meaning, and the responding simulated lights, joined as planned. */
 final readonly class Assistants
 {
-    public static function say(Plan $plan, string $said): CommandResult
+    public function __construct(private Plan $plan) {}
+
+    public function say(string $said): CommandResult
     {
-        $roster = RosterOfPlan::for($plan, new TimingMethod());
+        $roster = RosterOfPlan::for($this->plan, new TimingMethod());
         $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
-        $vocabulary = Vocabulary::for($plan, $lights);
+        $vocabulary = Vocabulary::for($this->plan, $lights);
         $heard = (new Speech($vocabulary))->hear($said);
-        $joinable = Joinable::for($plan, new TimingMethod(proves: false));
+        $joinable = Joinable::for($this->plan, new TimingMethod(proves: false));
         $hearing = array_filter(
             $joinable->roster->units,
             static fn(Unit $u): bool => $u->role === Unit::ASSISTANT ||
@@ -44,7 +46,7 @@ final readonly class Assistants
             Rehearsal::run($joinable->roster, 1)->run->site() ??
             throw new NoSolution('There are no simulated devices.');
         $answers = [];
-        $played = self::played($plan, $heard->scene);
+        $played = $this->played($heard->scene);
         foreach ($heard->scene === '' ? $heard->lights : array_map(strval(...), array_keys($played)) as $id) {
             if (isset($vocabulary->lights[$id])) {
                 $level = $heard->scene === '' ? $heard->level : $played[$id];
@@ -71,13 +73,13 @@ final readonly class Assistants
     }
 
     /** @return array<string, float> levels by light of a scene, or of a show at its start */
-    private static function played(Plan $plan, string $id): array
+    private function played(string $id): array
     {
-        $show = $plan->shows[$id] ?? null;
-        $duties = $show === null ? $plan->scenes[$id]->levels ?? [] : (new Running($plan, $show))->at(0.5);
+        $show = $this->plan->shows[$id] ?? null;
+        $duties = $show === null ? $this->plan->scenes[$id]->levels ?? [] : (new Running($this->plan, $show))->at(0.5);
         $levels = [];
         foreach ($duties as $light => $of) {
-            $levels[$light] = Mixing::for($plan, (string) $light)?->level($of) ?? max([0.0, ...$of]);
+            $levels[$light] = Mixing::for($this->plan, (string) $light)?->level($of) ?? max([0.0, ...$of]);
         }
 
         return $levels;

@@ -33,7 +33,7 @@ final readonly class BoardExtras
             }
         }
         foreach ($starts as $trigger) {
-            $none = TriggerUnits::none($plan, $trigger);
+            $none = (new TriggerUnits($plan))->none($trigger);
             $plays = (new Priorities($plan))->lights($trigger);
             foreach ($board->lights as $light) {
                 $played = array_intersect($plays, [$light->id, ...self::runsOf($plan, $light->id)]) !== [];

@@ -11,17 +11,19 @@ use EmberDusk\Survey\TapeNotes;
 /** Lights with a supply that is switched by hand, and the switch: a wall switch, a switch in its cable, a vehicle's key. */
 final readonly class PowerCuts
 {
+    public function __construct(private Plan $plan) {}
+
     /**
      * @param  array<string, Unit>  $lights  by id
      * @return array<string, string> by the light's id in words
      */
-    public static function for(Plan $plan, array $lights): array
+    public function for(array $lights): array
     {
         $cuts = [];
         foreach ($lights as $id => $light) {
             $supply = $light->switch;
-            $cable = $plan->ways()->cableTo($light->item) ?? $plan->ways()->cableTo($supply);
-            $by = self::outlet($plan, $supply) ?? ($cable?->switch === null ? null : 'the switch in its cable');
+            $cable = $this->plan->ways()->cableTo($light->item) ?? $this->plan->ways()->cableTo($supply);
+            $by = $this->outlet($supply) ?? ($cable?->switch === null ? null : 'the switch in its cable');
             if ($by !== null) {
                 $cuts += [$id => $by];
             }
@@ -30,13 +32,13 @@ final readonly class PowerCuts
         return $cuts;
     }
 
-    private static function outlet(Plan $plan, string $supply): ?string
+    private function outlet(string $supply): ?string
     {
-        $stands = $plan->supplies[$supply]->stands ?? null;
+        $stands = $this->plan->supplies[$supply]->stands ?? null;
         if ($stands === null) {
             return null;
         }
-        foreach (TapeNotes::read($plan->places[$stands->place]->notes ?? '')->site->outlets as $outlet) {
+        foreach (TapeNotes::read($this->plan->places[$stands->place]->notes ?? '')->site->outlets as $outlet) {
             if ($outlet->spot->name === $stands->spot && ($outlet->switched || $outlet->keyed)) {
                 if ($outlet->switched) {
                     return "the wall switch before {$outlet->spot->name}";

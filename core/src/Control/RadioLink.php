@@ -7,6 +7,6 @@ namespace EmberDusk\Control;
 /** Two devices that hear each other. */
 final readonly class RadioLink
 {
-    /** @param  float  $spare  what is left of the link budget, dB */
+    /** @param  float  $spare  rest of the link budget, dB */
     public function __construct(public string $a, public string $b, public float $spare) {}
 }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
-/** Where a name stands in a command. */
+/** Position of a name in a command. */
 final readonly class SpokenPlace
 {
     /**

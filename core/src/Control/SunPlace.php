@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Control;
 
-/** Where the sun is in its year, in radians. */
+/** Position of the sun in its year, in radians. */
 final readonly class SunPlace
 {
     /**

@@ -13,10 +13,12 @@ use EmberDusk\Plan\Trigger;
 /** Units of a job that can start something automatically: apps that keep time or detect presence, controllers with inputs. */
 final readonly class TriggerUnits
 {
+    public function __construct(private Plan $plan) {}
+
     /** Why nothing of the job can start it; null where something can. */
-    public static function none(Plan $plan, Trigger $trigger): ?string
+    public function none(Trigger $trigger): ?string
     {
-        $units = RosterOfPlan::for($plan, new TimingMethod())->units;
+        $units = RosterOfPlan::for($this->plan, new TimingMethod())->units;
         $function = $trigger->timed() ? 'schedule' : 'presence';
         $apps = array_filter(
             $units,
@@ -41,11 +43,11 @@ final readonly class TriggerUnits
                 'No unit of the job has a push-button input: choose a wall panel, or a controller with an input for it.',
             ],
             default => [
-                $wires >= self::wired($plan),
+                $wires >= $this->wired(),
                 sprintf(
                     'The controllers have %d signal inputs, %d are needed: choose one with more, or remove a signal.',
                     (int) $wires,
-                    self::wired($plan),
+                    $this->wired(),
                 ),
             ],
         };
@@ -57,13 +59,13 @@ final readonly class TriggerUnits
     }
 
     /** Wires of a vehicle that the job wants, each once. */
-    private static function wired(Plan $plan): int
+    private function wired(): int
     {
         return count(
             array_unique(
                 array_map(
                     static fn(Trigger $t): string => $t->by,
-                    array_filter($plan->triggers, static fn(Trigger $t): bool => $t->wired()),
+                    array_filter($this->plan->triggers, static fn(Trigger $t): bool => $t->wired()),
                 ),
             ),
         );

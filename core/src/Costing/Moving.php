@@ -48,7 +48,7 @@ final class Moving
             $run = $plan->run($id);
             $units += $moving->hangsOn($run);
             $cables += $plan->ways()->waysOf($run);
-            $moving->jointed(Joints::ofRun($plan, $run, 0), null);
+            $moving->jointed((new Joints($plan))->ofRun($run, 0), null);
             foreach (RunUnits::moved(RunUnits::for($plan, $run)) as $kind => $count) {
                 $moving->works(Work::from($kind), $count);
             }
@@ -187,7 +187,7 @@ final class Moving
     /** @param  array<string, \EmberDusk\Plan\LaidCable>  $cables */
     private function cables(array $cables): void
     {
-        $joints = Joints::atCables($this->plan);
+        $joints = (new Joints($this->plan))->atCables();
         foreach ($cables as $id => $cable) {
             $kit = $this->plan->kit[$cable->kit] ?? null;
             if ($kit !== null && !$cable->existing) {

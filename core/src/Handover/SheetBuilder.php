@@ -8,6 +8,7 @@ use EmberDusk\Checks\CheckList;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\CableResult;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\LoadFigures;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Joining\Event;
 use EmberDusk\Joining\Joinable;
@@ -224,10 +225,10 @@ final readonly class SheetBuilder
 
         return array_values(
             array_filter([
-                RunFigures::load(
+                LoadFigures::load(
                     $strip,
                     $this->plan->of($run)->litLength(),
-                    RunFigures::LOAD[(int) ($run->cap < 1)],
+                    LoadFigures::LOAD[(int) ($run->cap < 1)],
                     $run->cap,
                 ),
                 new Figure(
@@ -240,11 +241,11 @@ final readonly class SheetBuilder
                 ),
                 $this->plan->controller($run->controller) === null
                     ? null
-                    : RunFigures::controllerAmps($result, strtoupper((string) $run->controller)),
-                RunFigures::darkest($result),
-                RunFigures::evenness($result),
-                RunFigures::drop($result),
-                RunFigures::heat($result),
+                    : (new RunFigures($result))->controllerAmps(strtoupper((string) $run->controller)),
+                (new RunFigures($result))->darkest(),
+                (new RunFigures($result))->evenness(),
+                (new RunFigures($result))->drop(),
+                (new RunFigures($result))->heat(),
             ]),
         );
     }

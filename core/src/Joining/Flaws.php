@@ -14,15 +14,17 @@ final readonly class Flaws
     /** A join that fails once, with nothing wrong. */
     public const MISSED = 'missed-once';
 
+    public function __construct(private Roster $roster) {}
+
     /** @return array<string, Flaw> by KIND@DEVICE */
-    public static function for(Roster $roster): array
+    public function for(): array
     {
-        $flaws = array_map(static fn(Suspect $s): Flaw => new Flaw($s->code, $s->device), self::suspects($roster));
-        foreach (Order::for($roster) as $task) {
+        $flaws = array_map(static fn(Suspect $s): Flaw => new Flaw($s->code, $s->device), $this->suspects());
+        foreach (Order::for($this->roster) as $task) {
             if (
                 $task->what === Task::JOIN &&
-                $roster->unit($task->device)->lights() &&
-                Families::say($roster->unit($task->device), FamilyFact::CanMiss)
+                $this->roster->unit($task->device)->lights() &&
+                Families::say($this->roster->unit($task->device), FamilyFact::CanMiss)
             ) {
                 $flaw = new Flaw(self::MISSED, $task->device);
                 $flaws[$flaw->key()] = $flaw;
@@ -34,14 +36,14 @@ final readonly class Flaws
     }
 
     /** @return array<string, Suspect> everything that could be looked at, by KIND@DEVICE */
-    public static function suspects(Roster $roster): array
+    public function suspects(): array
     {
         $suspects = [];
-        foreach (Order::for($roster) as $task) {
+        foreach (Order::for($this->roster) as $task) {
             if ($task->tries()) {
                 continue;
             }
-            foreach (Families::get($task->family)->suspects($task, $roster) as $suspect) {
+            foreach (Families::get($task->family)->suspects($task, $this->roster) as $suspect) {
                 $suspects[$suspect->key()] ??= $suspect;
             }
         }
@@ -54,9 +56,9 @@ final readonly class Flaws
      *
      * @return array<string, Flaw> by KIND@DEVICE
      */
-    public static function drawn(Roster $roster, int $seed, int $count): array
+    public function drawn(int $seed, int $count): array
     {
-        $left = self::for($roster);
+        $left = $this->for();
         $dice = new Dice($seed);
         $drawn = [];
         for ($n = 0; $n < $count && $left !== []; $n++) {

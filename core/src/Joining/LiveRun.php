@@ -256,7 +256,7 @@ final class LiveRun
      */
     public function inspect(string $device, string $code, float $now): array
     {
-        if ($this->site === null || !isset(Flaws::suspects($this->roster)["{$code}@{$device}"])) {
+        if ($this->site === null || !isset((new Flaws($this->roster))->suspects()["{$code}@{$device}"])) {
             throw InvalidInput::at('/text', "“{$code}” cannot be checked there.");
         }
         $this->settle($now);

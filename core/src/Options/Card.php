@@ -31,16 +31,18 @@ final readonly class Card
 
     private const SOLVED = 'Solved at full light, nominal values; all parts of the run together.';
 
-    public static function for(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
+    public function __construct(private Plan $plan, private Run $run, private Requirement $requirement) {}
+
+    public function for(Promise $promise): OptionCard
     {
         try {
-            if ($requirement->source === 'set') {
-                return SetCard::for($plan, $run, $requirement, $promise);
+            if ($this->requirement->source === 'set') {
+                return (new SetCard($this->plan, $this->run, $this->requirement))->for($promise);
             }
 
-            return self::solved($plan, $run, $requirement, $promise);
+            return $this->solved($promise);
         } catch (Refusal $t) {
-            return OptionCard::refused($requirement, $t->getMessage(), is_array($t->value) ? $t->value : null);
+            return OptionCard::refused($this->requirement, $t->getMessage(), is_array($t->value) ? $t->value : null);
         }
     }
 
@@ -100,12 +102,13 @@ final readonly class Card
         );
     }
 
-    private static function solved(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
+    private function solved(Promise $promise): OptionCard
     {
+        $requirement = $this->requirement;
         $shelf = $promise->basis->shelf;
-        $kit = Fulfilment::for($plan, $run, $requirement, $shelf);
+        $kit = Fulfilment::for($this->plan, $this->run, $requirement, $shelf);
         $requirement = $kit->requirement;
-        $trial = Trial::for(plan: $plan, run: $run, requirement: $requirement, kit: $kit, shelf: $shelf);
+        $trial = Trial::for(plan: $this->plan, run: $this->run, requirement: $requirement, kit: $kit, shelf: $shelf);
         $strip = $kit->strip->entry;
         $runs = array_keys($trial->results);
         $moving = Costing::moving($trial->plan, $promise->basis, $runs)->withStrip($runs);
@@ -175,19 +178,19 @@ final readonly class Card
                 'joints' => self::count('Joints', $moving->joints(), 'of one core'),
                 'boxes' => self::count('To hide', $moving->units(), 'supplies and controllers'),
                 'quote' => $promise->change($trial->plan)->figure(),
-                'cost' => MovingFigures::cost($plan, $moving),
+                'cost' => MovingFigures::cost($this->plan, $moving),
                 'hours' => MovingFigures::hours($moving),
-                'energy' => self::energy($plan, $trial->watts(), 'from the supplies, solved at full'),
+                'energy' => self::energy($this->plan, $trial->watts(), 'from the supplies, solved at full'),
             ],
             reach: ControlReach::for(
-                plan: $plan,
+                plan: $this->plan,
                 taken: $kit->hub,
                 control: $requirement->control,
                 colour: $requirement->colour,
                 shelf: $shelf,
             ),
             findings: self::beforeBuying($trial),
-            take: ChangeGroup::payload(words: self::words($run, $requirement), changes: $trial->changes),
+            take: ChangeGroup::payload(words: self::words($this->run, $requirement), changes: $trial->changes),
         );
     }
 

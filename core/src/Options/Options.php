@@ -64,7 +64,7 @@ final readonly class Options
             $run = $plan->run($run->id);
         }
         $cards = array_map(
-            static fn(Requirement $w): OptionCard => Card::for($plan, $run, $w, $promise),
+            static fn(Requirement $w): OptionCard => (new Card($plan, $run, $w))->for($promise),
             self::requirements($plan, $run),
         );
         $best = [];

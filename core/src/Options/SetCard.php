@@ -29,43 +29,45 @@ final readonly class SetCard
     /** Supply and receiver are fixed; plugs take no more than the loose test. */
     private const UNITS = 1.0 * ItemSteps::UNITS;
 
+    public function __construct(private Plan $plan, private Run $run, private Requirement $requirement) {}
+
     /** @throws Refusal when no set is long enough */
-    public static function for(Plan $plan, Run $run, Requirement $requirement, Promise $promise): OptionCard
+    public function for(Promise $promise): OptionCard
     {
         $basis = $promise->basis;
         $best =
-            (new Choice($plan, false))->least(
+            (new Choice($this->plan, false))->least(
                 $basis->shelf->ofKind('set'),
                 Thing::class,
-                static fn(Thing $t): bool => $t->values->string('colours') === $requirement->colour &&
-                    $t->values->number('metres') >= $run->length() - 1e-9,
+                fn(Thing $t): bool => $t->values->string('colours') === $this->requirement->colour &&
+                    $t->values->number('metres') >= $this->run->length() - 1e-9,
             ) ??
             throw new NoSolution(
                 sprintf(
                     'No ready-made set on the shelf has %.1f m of %s. Sets cannot be joined end to end.',
-                    $run->length(),
-                    Facts::way($requirement->colour),
+                    $this->run->length(),
+                    Facts::way($this->requirement->colour),
                 ),
             );
         $take = ChangeGroup::payload(
-            words: "{$best->entry->name()} taken for " . ucfirst($run->word),
+            words: "{$best->entry->name()} taken for " . ucfirst($this->run->word),
             changes: [
                 // The kit chosen for the run is removed.
-                SplitRun::payload(run: $run->id, parts: 1),
-                SetItem::payload(kit: $best->entry->id(), place: $run->place, count: 1, on: $run->id),
+                SplitRun::payload(run: $this->run->id, parts: 1),
+                SetItem::payload(kit: $best->entry->id(), place: $this->run->place, count: 1, on: $this->run->id),
             ],
         );
-        $after = Catalogue::make($take, $basis->shelf)->apply($plan);
+        $after = Catalogue::make($take, $basis->shelf)->apply($this->plan);
         $f = new Fields($best->written);
-        $watts = ($f->number('watts') * $run->length()) / $f->number('metres');
-        $costs = new UnitCosts($plan->terms, $basis->crew);
+        $watts = ($f->number('watts') * $this->run->length()) / $f->number('metres');
+        $costs = new UnitCosts($this->plan->terms, $basis->crew);
         $fixing = $costs->minutes(Work::Supply, self::UNITS);
         $test = $costs->minutes(Work::Loose, 1.0);
-        $price = $plan->terms->price($best);
-        $currency = $plan->terms->currency;
+        $price = $this->plan->terms->price($best);
+        $currency = $this->plan->terms->currency;
 
         return new OptionCard(
-            requirement: $requirement,
+            requirement: $this->requirement,
             kit: [
                 $best->entry->name(),
                 'Fed at one end only: its box does not state the light at the far end' .
@@ -86,7 +88,7 @@ final readonly class SetCard
                             'W',
                             path: "shelf.{$best->entry->id()}.watts",
                         ),
-                        new Input('L', 'used', $run->length(), 'm', path: 'run.length()'),
+                        new Input('L', 'used', $this->run->length(), 'm', path: 'run.length()'),
                         new Input(
                             'M',
                             'in the box',
@@ -119,7 +121,7 @@ final readonly class SetCard
                         ),
                         new Input('f', 'fixing supply and receiver', $fixing, 'min', 'the table of times: supply'),
                         new Input('t', 'plugging together and a test', $test, 'min', 'the table of times: loose'),
-                        new Input('r', 'an hour', $plan->terms->hourRate, $currency, 'plan.terms.hourRate'),
+                        new Input('r', 'an hour', $this->plan->terms->hourRate, $currency, 'plan.terms.hourRate'),
                     ],
                     assumption: 'Without mark-up and tax, and without sticking, which no choice changes.',
                 ),
@@ -136,13 +138,13 @@ final readonly class SetCard
                     assumption: 'One person; without work that no choice changes, such as sticking.',
                     source: 'common practice, no source',
                 ),
-                'energy' => Card::energy($plan, $watts, 'as stated on its box'),
+                'energy' => Card::energy($this->plan, $watts, 'as stated on its box'),
             ],
             reach: ControlReach::for(
-                plan: $plan,
+                plan: $this->plan,
                 taken: null,
                 control: $f->strings('speaks')[0] ?? 'rf',
-                colour: $requirement->colour,
+                colour: $this->requirement->colour,
                 shelf: $basis->shelf,
             ),
             findings: [],

@@ -58,7 +58,7 @@ final readonly class SplitCard
             }
         }
 
-        $drop = $farthest !== null ? RunFigures::drop($farthest) : null;
+        $drop = $farthest !== null ? (new RunFigures($farthest))->drop() : null;
 
         return new self(
             way: $way,

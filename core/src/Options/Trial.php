@@ -122,7 +122,7 @@ final readonly class Trial
         $results = [];
         foreach ($plan->runs as $id => $part) {
             if ($part->place === $run->place && $part->word === $run->word) {
-                $results[$id] = Engine::nominal($plan, $part);
+                $results[$id] = (new Engine($plan))->nominal($part);
             }
         }
 

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Parts;
 
-/** A stock length with what is cut from it, in units of the stock. */
+/** A stock length with the parts cut from it, in units of the stock. */
 final readonly class FilledLength
 {
     /** @param  list<CutPart>  $parts */

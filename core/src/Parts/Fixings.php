@@ -36,7 +36,7 @@ final readonly class Fixings
                 count: array_sum(
                     array_map(
                         static fn(float $l): float => ceil($l / self::ANCHOR) + 1,
-                        array_merge(...Bends::pieces($this->plan, $run)),
+                        array_merge(...(new Bends($this->plan, $run))->pieces()),
                     ),
                 ),
                 unit: 'piece',

@@ -69,7 +69,7 @@ final readonly class PartsList
                         uses: $uses,
                         wanted: $wanted,
                         joint: $uses->joint(),
-                        count: Joints::ofSeams($plan, $plan->run($run), $count),
+                        count: (new Joints($plan))->ofSeams($plan->run($run), $count),
                         why: $plan->run($run)->name() .
                             ': its strip is joined at ' .
                             ($count === 1 ? 'a place' : "{$count} places"),
@@ -112,7 +112,7 @@ final readonly class PartsList
                 $runs[$cable][] = $run->id;
             }
         }
-        $joints = Joints::atCables($plan);
+        $joints = (new Joints($plan))->atCables();
         foreach ($plan->cables as $cable) {
             self::cable(
                 plan: $plan,

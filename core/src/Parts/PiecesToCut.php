@@ -44,7 +44,7 @@ final readonly class PiecesToCut
                 ],
             ];
             if (in_array('profile', $run->mounting, true)) {
-                $straight = Bends::pieces($plan, $run);
+                $straight = (new Bends($plan, $run))->pieces();
                 $lists[] = [$uses->profile($plan, $run), 'Profile', $straight, $making->length];
                 $lists[] = [$uses->diffuser($plan, $run), 'Diffuser', $straight, $making->length];
             }

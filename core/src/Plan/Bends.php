@@ -12,12 +12,14 @@ final readonly class Bends
     /** Metres from an end or another bend within which it is none. */
     private const NONE = 0.001;
 
+    public function __construct(private Plan $plan, private Run $run) {}
+
     /**
      * @return list<non-empty-list<float>> metres of the straight pieces of each section, in order
      */
-    public static function pieces(Plan $plan, Run $run): array
+    public function pieces(): array
     {
-        $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
+        $path = TapeNotes::read($this->plan->places[$this->run->place]->notes ?? '')->runs[$this->run->word] ?? null;
         $bends = [];
         $at = 0.0;
         foreach ($path->lengths ?? [] as $n => $length) {
@@ -27,9 +29,9 @@ final readonly class Bends
             $at += $length;
         }
         // A part begins where the equal parts before it end.
-        $from = ($at / $run->parts) * ($run->part - 1);
+        $from = ($at / $this->run->parts) * ($this->run->part - 1);
         $pieces = [];
-        foreach ($run->sections as $length) {
+        foreach ($this->run->sections as $length) {
             $pieces[] = self::cut($length, array_map(static fn(float $b): float => $b - $from, $bends));
             $from += $length;
         }

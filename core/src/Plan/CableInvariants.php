@@ -7,12 +7,14 @@ namespace EmberDusk\Plan;
 /** Invariants of the cables and feeds of every plan: their ends. */
 final readonly class CableInvariants
 {
-    public static function feeds(Plan $plan): void
+    public function __construct(private Plan $plan) {}
+
+    public function feeds(): void
     {
         $groups = 0;
         $last = [];
-        foreach ($plan->runs as $run) {
-            $marks = $plan->of($run)->cutMarks();
+        foreach ($this->plan->runs as $run) {
+            $marks = $this->plan->of($run)->cutMarks();
             $groups += $marks?->groupCount() ?? 0;
             $last[$run->id] = $marks?->lastPad() ?? 0;
         }
@@ -26,8 +28,8 @@ final readonly class CableInvariants
             ),
         );
         $seen = [];
-        foreach (array_values($plan->feeds) as $n => $feed) {
-            Invariants::need(isset($plan->runs[$feed->run]), "/feeds/{$n}/run", "No run “{$feed->run}”.");
+        foreach (array_values($this->plan->feeds) as $n => $feed) {
+            Invariants::need(isset($this->plan->runs[$feed->run]), "/feeds/{$n}/run", "No run “{$feed->run}”.");
             Invariants::need(
                 $feed->pad <= $last[$feed->run],
                 "/feeds/{$n}/pad",
@@ -46,24 +48,24 @@ final readonly class CableInvariants
      * Cables go from a supply or a controller, through splices or straight, to a controller or a feed of a run connected to it; pixels are fed by
      * a supply or by their board.
      */
-    public static function cables(Plan $plan): void
+    public function cables(): void
     {
         $ends = [];
-        foreach (array_values($plan->cables) as $n => $cable) {
+        foreach (array_values($this->plan->cables) as $n => $cable) {
             Invariants::need(
-                isset($plan->supplies[$cable->from]) ||
-                    isset($plan->controllers[$cable->from]) ||
-                    isset($plan->splices[$cable->from]),
+                isset($this->plan->supplies[$cable->from]) ||
+                    isset($this->plan->controllers[$cable->from]) ||
+                    isset($this->plan->splices[$cable->from]),
                 "/cables/{$n}/from",
                 "No “{$cable->from}” that a cable could start at.",
             );
-            $root = $plan->ways()->root($cable->from);
+            $root = $this->plan->ways()->root($cable->from);
             Invariants::need(
                 $root !== null,
                 "/cables/{$n}/from",
                 "“{$cable->from}” is not connected to a supply or a controller.",
             );
-            if (isset($plan->splices[$cable->to])) {
+            if (isset($this->plan->splices[$cable->to])) {
                 Invariants::need(
                     $cable->to !== $cable->from,
                     "/cables/{$n}/to",
@@ -72,23 +74,25 @@ final readonly class CableInvariants
 
                 continue;
             }
-            $run = isset($plan->feeds[$cable->to]) ? $plan->runs[$plan->feeds[$cable->to]->run] : null;
-            $pixels = $run !== null && $plan->strip($run->strip)?->switched() === false;
+            $run = isset($this->plan->feeds[$cable->to])
+                ? $this->plan->runs[$this->plan->feeds[$cable->to]->run]
+                : null;
+            $pixels = $run !== null && $this->plan->strip($run->strip)?->switched() === false;
             $tail =
                 $run !== null &&
-                (isset($plan->controllers[$root ?? ''])
-                    ? $run->controller === $root && (!$pixels || $plan->of($run)->board() !== null)
+                (isset($this->plan->controllers[$root ?? ''])
+                    ? $run->controller === $root && (!$pixels || $this->plan->of($run)->board() !== null)
                     : $pixels);
             $trunk =
-                isset($plan->supplies[$root ?? ''], $plan->controllers[$cable->to]) &&
+                isset($this->plan->supplies[$root ?? ''], $this->plan->controllers[$cable->to]) &&
                 array_filter(
-                    $plan->runs,
+                    $this->plan->runs,
                     static fn(Run $r): bool => $r->supply === $root && $r->controller === $cable->to,
                 ) !== [];
             $lamp =
-                isset($plan->supplies[$root ?? ''], $plan->fixtures[$cable->to]) &&
-                $plan->fixture($plan->fixtures[$cable->to]->kit)?->lowVoltage() === true;
-            $input = $root !== null && ($plan->supplies[$cable->to]->bank ?? null) === $root;
+                isset($this->plan->supplies[$root ?? ''], $this->plan->fixtures[$cable->to]) &&
+                $this->plan->fixture($this->plan->fixtures[$cable->to]->kit)?->lowVoltage() === true;
+            $input = $root !== null && ($this->plan->supplies[$cable->to]->bank ?? null) === $root;
             Invariants::need(
                 $trunk || $tail || $lamp || $input,
                 "/cables/{$n}/to",

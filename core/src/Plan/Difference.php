@@ -10,11 +10,13 @@ use EmberDusk\Formats\Json;
 /** Items that differ between two plans, and restoring some of them. */
 final readonly class Difference
 {
+    public function __construct(private Plan $before, private Plan $after) {}
+
     /** @return list<string> "list/id" of every item that is not the same in both */
-    public static function between(Plan $before, Plan $after): array
+    public function between(): array
     {
-        $old = array_map(Json::compact(...), Document::items($before));
-        $new = array_map(Json::compact(...), Document::items($after));
+        $old = array_map(Json::compact(...), Document::items($this->before));
+        $new = array_map(Json::compact(...), Document::items($this->after));
 
         return array_values(
             array_filter(

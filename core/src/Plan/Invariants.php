@@ -122,8 +122,8 @@ final readonly class Invariants
         $this->played();
         $this->shared();
         $this->lines();
-        CableInvariants::feeds($this->plan);
-        CableInvariants::cables($this->plan);
+        (new CableInvariants($this->plan))->feeds();
+        (new CableInvariants($this->plan))->cables();
         foreach (array_keys($this->plan->lights) as $n => $id) {
             self::need(isset($this->plan->lightUnits()[$id]), "/lights/{$n}/id", "No controller or module “{$id}”.");
         }

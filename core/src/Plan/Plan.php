@@ -230,7 +230,7 @@ final readonly class Plan implements JsonReadable
         return $this->feeds[$id] ?? throw InvalidInput::unknown('/feed', 'feed', $id);
     }
 
-    /** One of its runs with what follows from the plan. */
+    /** A run of the plan, with values that follow from both. */
     public function of(Run $run): PlannedRun
     {
         return new PlannedRun($this, $run);

@@ -9,7 +9,7 @@ use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeSheet;
 use EmberDusk\Values\IncompletePlan;
 
-/** A run in its plan: what follows from its strip, its place and the units that work it. */
+/** A run in its plan: values that follow from its strip, its place and its units. */
 final readonly class PlannedRun
 {
     public function __construct(private Plan $plan, private Run $run) {}

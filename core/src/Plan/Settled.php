@@ -10,12 +10,15 @@ namespace EmberDusk\Plan;
  */
 final readonly class Settled
 {
-    public static function after(Plan $before, Plan $after): Plan
+    public function __construct(private Plan $before, private Plan $after) {}
+
+    public function after(): Plan
     {
-        if (self::same($before, $after)) {
+        $after = $this->after;
+        if (self::same($this->before, $after)) {
             return $after;
         }
-        $had = self::used($before);
+        $had = self::used($this->before);
         do {
             $lost = array_diff_key($had, self::used($after));
             $splices = array_intersect_key($after->splices, self::leading($after));

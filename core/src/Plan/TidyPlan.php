@@ -16,7 +16,7 @@ trait TidyPlan
     {
         $others = array_filter($this->feeds, static fn(Feed $f): bool => $f->run !== $run->id);
 
-        return Settled::after($this, $this->with(feeds: $feeds + $others));
+        return (new Settled($this, $this->with(feeds: $feeds + $others)))->after();
     }
 
     /**

@@ -15,6 +15,8 @@ final readonly class Alternatives
 
     private const WAYS = 12;
 
+    public function __construct(private Group $group) {}
+
     /**
      * @param  list<Group>  $groups
      * @return array<string, list<LayoutTrial>>
@@ -25,13 +27,13 @@ final readonly class Alternatives
         try {
             foreach ([Aim::Joints, Aim::Boxes] as $aim) {
                 foreach ($groups as $group) {
-                    $all[$aim->value] = [...$all[$aim->value] ?? [], ...self::aimed($group, $aim)];
+                    $all[$aim->value] = [...$all[$aim->value] ?? [], ...(new self($group))->aimed($aim)];
                 }
             }
             foreach ($groups as $group) {
                 $all['most even'] = [
                     ...$all['most even'] ?? [],
-                    ...array_map(static fn(LayoutTrial $t): LayoutTrial => self::even($group, $t), $group->parts),
+                    ...array_map(static fn(LayoutTrial $t): LayoutTrial => (new self($group))->even($t), $group->parts),
                 ];
             }
         } catch (SearchStopped) {
@@ -42,21 +44,21 @@ final readonly class Alternatives
     }
 
     /** @return list<LayoutTrial> */
-    private static function aimed(Group $group, Aim $aim): array
+    private function aimed(Aim $aim): array
     {
-        if (!$group->few() || !$group->complete()) {
-            return $group->parts;
+        if (!$this->group->few() || !$this->group->complete()) {
+            return $this->group->parts;
         }
-        $other = new Group($group->search, $group->runs, $aim, self::MOST);
+        $other = new Group($this->group->search, $this->group->runs, $aim, self::MOST);
         $other->solve();
         if (
             $other->complete() &&
-            $other->rank() < array_sum(array_map(static fn(LayoutTrial $t): int => $t->rank($aim), $group->parts))
+            $other->rank() < array_sum(array_map(static fn(LayoutTrial $t): int => $t->rank($aim), $this->group->parts))
         ) {
             return $other->parts;
         }
 
-        return $group->parts;
+        return $this->group->parts;
     }
 
     /**
@@ -64,14 +66,14 @@ final readonly class Alternatives
      *
      * @throws SearchStopped
      */
-    private static function even(Group $group, LayoutTrial $found): LayoutTrial
+    private function even(LayoutTrial $found): LayoutTrial
     {
         $best = $found;
-        for ($round = 0; $round < ($group->few() ? self::ROUNDS : 1); $round++) {
+        for ($round = 0; $round < ($this->group->few() ? self::ROUNDS : 1); $round++) {
             $before = $best;
-            foreach (self::better($group, $best) as $layout) {
-                $runs = array_map(static fn(string $id) => $group->search->tables->plan->run($id), $layout->runs());
-                $tried = $group->search->try($layout, $runs);
+            foreach ($this->better($best) as $layout) {
+                $runs = array_map(fn(string $id) => $this->group->search->tables->plan->run($id), $layout->runs());
+                $tried = $this->group->search->try($layout, $runs);
                 if (
                     $tried->judged->holds() &&
                     [-round($tried->judged->evenness, 4), $tried->cost, $tried->key] < [
@@ -92,9 +94,9 @@ final readonly class Alternatives
     }
 
     /** @return list<Layout> */
-    private static function better(Group $group, LayoutTrial $tried): array
+    private function better(LayoutTrial $tried): array
     {
-        $tables = $group->search->tables;
+        $tables = $this->group->search->tables;
         $layouts = [];
         foreach ($tried->layout->blocks as $n => $block) {
             foreach ($block->feeds as $k => $feed) {

@@ -6,7 +6,7 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\KitSnapshot;
 
-/** What a block can be made of. */
+/** Candidate parts of a block. */
 final readonly class BlockChoices
 {
     /**

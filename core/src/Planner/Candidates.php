@@ -31,7 +31,7 @@ final class Candidates
         private readonly ?Closure $fits = null,
     ) {
         $this->queue = new SplPriorityQueue();
-        foreach (Sharing::blocks($tables, $runs) as $blocks) {
+        foreach ((new Sharing($tables))->blocks($runs) as $blocks) {
             $this->spread($runs, $blocks);
         }
     }

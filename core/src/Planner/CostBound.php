@@ -15,22 +15,24 @@ use EmberDusk\Plan\Run;
  */
 final readonly class CostBound
 {
+    public function __construct(private Tables $tables) {}
+
     /** @param  non-empty-list<Run>  $runs */
-    public static function for(Tables $tables, array $runs, Aim $aim): int
+    public function for(array $runs, Aim $aim): int
     {
         $rank = 0;
         $watts = 0.0;
         $switched = [];
         foreach ($runs as $run) {
-            $metres = $tables->plan->of($run)->litLength();
-            $strip = $tables->strip($run);
+            $metres = $this->tables->plan->of($run)->litLength();
+            $strip = $this->tables->strip($run);
             $watts += $strip->wattsPerMetre() * $metres * $run->cap;
             if ($strip->switched()) {
                 $switched[] = [$run, $strip->wattsPerMetre() * $metres];
             }
             $least = [];
-            foreach ($tables->routes->places($runs, false) as $place) {
-                $option = $tables->feeds($run, $place, $aim)[0] ?? null;
+            foreach ($this->tables->routes->places($runs, false) as $place) {
+                $option = $this->tables->feeds($run, $place, $aim)[0] ?? null;
                 $least[] = $option === null ? PHP_INT_MAX : $aim->rank($option->cost, $option->joints, 0);
             }
             if ($least !== []) {
@@ -39,12 +41,12 @@ final readonly class CostBound
         }
         $cost = 0.0;
         $each = [];
-        foreach ($tables->supplies($runs, true) as $snapshot) {
+        foreach ($this->tables->supplies($runs, true) as $snapshot) {
             $supply = $snapshot->entry;
-            $price = $tables->costs->unit($snapshot);
+            $price = $this->tables->costs->unit($snapshot);
             $each[] =
                 $supply instanceof Supply
-                    ? max($price, ($price * $tables->plan->limits->rating($watts)) / $supply->ratedWatts())
+                    ? max($price, ($price * $this->tables->plan->limits->rating($watts)) / $supply->ratedWatts())
                     : (float) $price;
         }
         if ($each !== []) {
@@ -53,11 +55,12 @@ final readonly class CostBound
         $each = [];
         foreach ($switched as [$run]) {
             // Whatever shares with whom: by its watts alone, in slices, at the best price of any that one of them may have.
-            foreach ($tables->controllers([$run], true) as $snapshot) {
+            foreach ($this->tables->controllers([$run], true) as $snapshot) {
                 $controller = $snapshot->entry;
-                $price = $tables->costs->unit($snapshot);
+                $price = $this->tables->costs->unit($snapshot);
                 $share =
-                    array_sum(array_column($switched, 1)) / self::carries($controller, $tables->strip($run)->volts);
+                    array_sum(array_column($switched, 1)) /
+                    self::carries($controller, $this->tables->strip($run)->volts);
                 $each[] = max($price, $price * $share);
             }
         }

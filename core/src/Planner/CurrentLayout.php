@@ -132,7 +132,7 @@ final readonly class CurrentLayout
             yield from $finding->fixes;
         }
         foreach ($plan->runs as $run) {
-            foreach (Feeding::for($plan, $run) as $pattern => $pads) {
+            foreach ((new Feeding($plan, $run))->for() as $pattern => $pads) {
                 $marks = $plan->of($run)->cutMarks();
                 if ($pattern !== Feeding::HALVES && $marks !== null) {
                     yield new Fix(

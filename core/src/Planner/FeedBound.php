@@ -102,7 +102,7 @@ final readonly class FeedBound
         $worst = 0.0;
         $amps = $drop = 0.0;
         foreach (Island::all($made) as $island) {
-            $results = Engine::planned($made, $island);
+            $results = (new Engine($made))->planned($island);
             foreach (PlanJudge::light($made, $results) as $broken) {
                 $worst = max($worst, $broken->excess);
             }

@@ -21,16 +21,18 @@ final readonly class Feeding
 
     private const MOST = 6;
 
+    public function __construct(private Plan $plan, private Run $run) {}
+
     /** @return array<string, list<int>> pads by pattern; no two patterns have the same but the halves, whose run is cut */
-    public static function for(Plan $plan, Run $run): array
+    public function for(): array
     {
-        $marks = $plan->of($run)->cutMarks();
-        $strip = $plan->strip($run->strip);
+        $marks = $this->plan->of($this->run)->cutMarks();
+        $strip = $this->plan->strip($this->run->strip);
         if ($marks === null || $strip === null) {
             return [];
         }
-        if (in_array('feeds', $run->pins, true)) {
-            $now = array_map(static fn($f): int => $f->pad, $plan->ways()->feedsOf($run));
+        if (in_array('feeds', $this->run->pins, true)) {
+            $now = array_map(static fn($f): int => $f->pad, $this->plan->ways()->feedsOf($this->run));
             if ($now === []) {
                 return [];
             }
@@ -58,10 +60,10 @@ final readonly class Feeding
             $unique[implode(',', $pads)] ??= $name;
         }
         $patterns = array_intersect_key($patterns, array_flip($unique));
-        if ($run->parts === 1 && $run->zones === []) {
+        if ($this->run->parts === 1 && $this->run->zones === []) {
             $halves = array_map(
                 static fn(Run $half): CutMarks => CutMarks::from($half, $strip),
-                array_values(SplitRun::cut($run, 2, $plan->runs)),
+                array_values(SplitRun::cut($this->run, 2, $this->plan->runs)),
             );
             if (count($halves) === 2 && $halves[0]->groupCount() > 0 && $halves[1]->groupCount() > 0) {
                 $patterns[self::HALVES] = [0, $halves[1]->lastPad()];

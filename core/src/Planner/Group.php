@@ -81,7 +81,7 @@ final class Group
         }
         foreach ($this->runs as $run) {
             if (!in_array($run->id, $done, true) && !in_array('kit', $run->pins, true)) {
-                foreach (SimpleLayouts::for($this->search->tables, $run) as $layout) {
+                foreach ((new SimpleLayouts($this->search->tables))->for($run) as $layout) {
                     $tried = $this->search->try($layout, [$run]);
                     if ($tried->judged->holds()) {
                         $this->parts[] = $tried;
@@ -260,7 +260,7 @@ final class Group
 
     private function loosest(): int
     {
-        return CostBound::for($this->search->tables, $this->runs, $this->aim);
+        return (new CostBound($this->search->tables))->for($this->runs, $this->aim);
     }
 
     /**

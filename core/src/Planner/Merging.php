@@ -121,7 +121,7 @@ final class Merging
                 ),
             ),
         );
-        $strange = array_filter($runs, static fn(Run $r): bool => !Sharing::alike($tables, $runs[0], $r));
+        $strange = array_filter($runs, static fn(Run $r): bool => !(new Sharing($tables))->alike($runs[0], $r));
         $controller = $strange === [] ? $tables->controllers($runs, false)[0] ?? null : null;
         if ($controller === null) {
             return [];

@@ -43,7 +43,7 @@ final class PartCosts
         foreach ($halves ? SplitRun::cut($run, 2, $this->plan->runs) : [$run] as $part) {
             $part = $part->equipped($run->strip);
             $cost += $this->costs->part(RunUnits::for($this->plan, $part));
-            $joints += Joints::ofRun($this->plan, $part, 0);
+            $joints += (new Joints($this->plan))->ofRun($part, 0);
         }
 
         return [$cost, $joints];

@@ -49,7 +49,7 @@ final readonly class PlanJudge
         try {
             $islands = self::islands($plan, $runs);
             foreach ($islands as $island) {
-                $results += Engine::planned($plan, $island);
+                $results += (new Engine($plan))->planned($island);
             }
             $broken = self::broken($plan, $results, $this->checks);
             foreach ($broken === [] || $whole ? $islands : [] as $island) {
@@ -140,7 +140,7 @@ final readonly class PlanJudge
         );
         foreach ($runs as $run) {
             if (array_filter($islands, static fn(Island $i): bool => isset($i->parts[$run->id])) === []) {
-                Engine::islandOf($plan, $run);
+                (new Engine($plan))->islandOf($run);
             }
         }
 

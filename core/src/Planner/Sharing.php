@@ -10,6 +10,8 @@ use EmberDusk\Plan\Run;
 /** Which runs can share what: a place and volts for a supply, the same kind of strip for a controller; runs of one light stay together. */
 final readonly class Sharing
 {
+    public function __construct(private Tables $tables) {}
+
     /**
      * Groups of runs that are planned together: they could share a supply. Runs with pinned kit stay with their sharers.
      *
@@ -43,13 +45,13 @@ final readonly class Sharing
      * @param  non-empty-list<Run>  $runs
      * @return list<list<non-empty-list<Run>>>
      */
-    public static function blocks(Tables $tables, array $runs): array
+    public function blocks(array $runs): array
     {
-        $plan = $tables->plan;
+        $plan = $this->tables->plan;
         if (in_array('kit', $runs[0]->pins, true)) {
             $now = [];
             foreach ($runs as $run) {
-                $now[$tables->strip($run)->switched() ? (string) $run->controller : "pixels {$run->id}"][] = $run;
+                $now[$this->tables->strip($run)->switched() ? (string) $run->controller : "pixels {$run->id}"][] = $run;
             }
 
             return [array_values($now)];
@@ -59,7 +61,7 @@ final readonly class Sharing
             $next = [];
             foreach ($all as $blocks) {
                 foreach ($blocks as $n => $block) {
-                    if (self::alike($tables, $block[0], $run)) {
+                    if ($this->alike($block[0], $run)) {
                         $next[] = array_values(array_replace($blocks, [$n => [...$block, $run]]));
                     }
                 }
@@ -71,15 +73,16 @@ final readonly class Sharing
         return array_values(array_filter($all, static fn(array $blocks): bool => self::together($plan, $blocks)));
     }
 
-    public static function alike(Tables $tables, Run $a, Run $b): bool
+    public function alike(Run $a, Run $b): bool
     {
-        [$x, $y] = [$tables->strip($a), $tables->strip($b)];
+        [$x, $y] = [$this->tables->strip($a), $this->tables->strip($b)];
 
         return $x->switched() &&
             $y->switched() &&
             $x->volts === $y->volts &&
             $x->colours() === $y->colours() &&
-            $tables->plan->controller($a->controller)?->family === $tables->plan->controller($b->controller)?->family;
+            $this->tables->plan->controller($a->controller)?->family ===
+                $this->tables->plan->controller($b->controller)?->family;
     }
 
     /** @param  list<non-empty-list<Run>>  $blocks  Whether no light, which is a controller with a name, is torn. */

@@ -11,16 +11,18 @@ use EmberDusk\Plan\Run;
 /** Layouts that hold if anything does: thick cable, the least dear units that carry the load, the plain patterns in turn. */
 final readonly class SimpleLayouts
 {
+    public function __construct(private Tables $tables) {}
+
     /** @return list<Layout> for a run alone, those with few feeds first */
-    public static function for(Tables $tables, Run $run): array
+    public function for(Run $run): array
     {
-        $supply = $tables->supplies([$run], false)[0] ?? null;
-        $switched = $tables->strip($run)->switched();
-        $controller = $switched ? $tables->controllers([$run], false)[0] ?? null : null;
+        $supply = $this->tables->supplies([$run], false)[0] ?? null;
+        $switched = $this->tables->strip($run)->switched();
+        $controller = $switched ? $this->tables->controllers([$run], false)[0] ?? null : null;
         $places = array_values(
-            array_intersect($tables->routes->places([$run], true), $tables->routes->places([$run], false)),
+            array_intersect($this->tables->routes->places([$run], true), $this->tables->routes->places([$run], false)),
         );
-        $trunks = array_values(array_filter($tables->trunks([$run])));
+        $trunks = array_values(array_filter($this->tables->trunks([$run])));
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
         if ($supply === null || $places === [] || ($switched && ($controller === null || $trunks === []))) {
             return [];
@@ -28,7 +30,7 @@ final readonly class SimpleLayouts
         $layouts = [];
         foreach ($places as $place) {
             $thickest = [];
-            foreach ($tables->feeds($run, $place, Aim::Cost) as $option) {
+            foreach ($this->tables->feeds($run, $place, Aim::Cost) as $option) {
                 if (
                     $option->leg === null &&
                     self::ohms($option->tails[0]) <= self::ohms(($thickest[$option->pattern] ?? $option)->tails[0])

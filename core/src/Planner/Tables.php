@@ -161,7 +161,7 @@ final class Tables
     {
         $cores = $this->cores($run);
         $options = [];
-        foreach ($this->patterns[$run->id] ??= Feeding::for($this->plan, $run) as $pattern => $pads) {
+        foreach ($this->patterns[$run->id] ??= (new Feeding($this->plan, $run))->for() as $pattern => $pads) {
             foreach (TailCables::for($this->plan, $this->priced, $run, $cores, $pads) as $tails) {
                 $options[] = $this->option(
                     run: $run,

@@ -23,16 +23,18 @@ final readonly class Joints
 
     private const ENDS = 2;
 
+    public function __construct(private Plan $plan) {}
+
     /** @return array<string, int> by cable; what meets at a splice counts with the cable that leads to it */
-    public static function atCables(Plan $plan): array
+    public function atCables(): array
     {
         $at = [];
-        foreach ($plan->splices as $id => $splice) {
-            $at[$id] = self::atSplice($plan, $id);
+        foreach ($this->plan->splices as $id => $splice) {
+            $at[$id] = $this->atSplice($id);
         }
         $joints = [];
-        foreach ($plan->cables as $id => $cable) {
-            $cores = self::cores($plan, $cable);
+        foreach ($this->plan->cables as $id => $cable) {
+            $cores = $this->cores($cable);
             $joints[$id] =
                 ($at[$cable->to] ?? $cores) +
                 (isset($at[$cable->from]) ? 0 : $cores) +
@@ -44,16 +46,16 @@ final readonly class Joints
     }
 
     /** Cores of a cable that are joined: two to a controller or fixtures, as many as the strip asks for and the cable has to a feed. */
-    public static function cores(Plan $plan, LaidCable $cable): int
+    public function cores(LaidCable $cable): int
     {
-        $feed = $plan->feeds[self::end($plan, $cable)] ?? null;
+        $feed = $this->plan->feeds[$this->end($cable)] ?? null;
         if ($feed === null) {
             return 2;
         }
 
         return self::joined(
-            $plan->of($plan->run($feed->run))->cores(),
-            $plan->cable($cable->kit)->cores ?? PHP_INT_MAX,
+            $this->plan->of($this->plan->run($feed->run))->cores(),
+            $this->plan->cable($cable->kit)->cores ?? PHP_INT_MAX,
         );
     }
 
@@ -74,32 +76,32 @@ final readonly class Joints
      *
      * @param  int  $inStrip  places at which the strip is joined
      */
-    public static function ofRun(Plan $plan, Run $run, int $inStrip): int
+    public function ofRun(Run $run, int $inStrip): int
     {
-        return self::ofTail($plan->of($run)->cores()) * count($plan->of($run)->cutMarks()->jumps ?? []) +
-            self::ofSeams($plan, $run, $inStrip);
+        return self::ofTail($this->plan->of($run)->cores()) * count($this->plan->of($run)->cutMarks()->jumps ?? []) +
+            $this->ofSeams($run, $inStrip);
     }
 
     /** Of the data wire to a run that is not in its cable: every core at both ends. */
-    public static function ofData(Plan $plan, Run $run): int
+    public function ofData(Run $run): int
     {
-        $lead = DataLead::separateTo($plan, $run->id);
+        $lead = DataLead::separateTo($this->plan, $run->id);
 
-        return $lead === null ? 0 : self::ofTail($lead->wires($plan));
+        return $lead === null ? 0 : self::ofTail($lead->wires($this->plan));
     }
 
     /** Joints between strip ends of a run. */
-    public static function ofSeams(Plan $plan, Run $run, int $places): int
+    public function ofSeams(Run $run, int $places): int
     {
-        return $plan->of($run)->cores() * $places;
+        return $this->plan->of($run)->cores() * $places;
     }
 
-    private static function atSplice(Plan $plan, string $splice): int
+    private function atSplice(string $splice): int
     {
         $cores = 0;
-        foreach ($plan->cables as $cable) {
+        foreach ($this->plan->cables as $cable) {
             if ($cable->from === $splice || $cable->to === $splice) {
-                $cores = max($cores, self::cores($plan, $cable));
+                $cores = max($cores, $this->cores($cable));
             }
         }
 
@@ -107,11 +109,11 @@ final readonly class Joints
     }
 
     /** Final target of a cable, through splices. */
-    private static function end(Plan $plan, LaidCable $cable): string
+    private function end(LaidCable $cable): string
     {
         $end = $cable->to;
-        for ($n = 0; isset($plan->splices[$end]) && $n <= count($plan->splices); $n++) {
-            foreach ($plan->cables as $next) {
+        for ($n = 0; isset($this->plan->splices[$end]) && $n <= count($this->plan->splices); $n++) {
+            foreach ($this->plan->cables as $next) {
                 if ($next->from === $end) {
                     $end = $next->to;
                     break;

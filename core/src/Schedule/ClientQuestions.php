@@ -10,13 +10,15 @@ use EmberDusk\Plan\Plan;
 /** Details that only the client knows, asked before the first day. Never a password itself. */
 final readonly class ClientQuestions
 {
+    public function __construct(private Plan $plan) {}
+
     /** @return list<string> none where the kit needs nothing from the client */
-    public static function for(Plan $plan): array
+    public function for(): array
     {
-        $families = $plan->controlWays();
-        $network = $account = $plan->hubs !== [];
-        foreach ($plan->items as $item) {
-            $entry = $plan->kit[$item->kit]->entry;
+        $families = $this->plan->controlWays();
+        $network = $account = $this->plan->hubs !== [];
+        foreach ($this->plan->items as $item) {
+            $entry = $this->plan->kit[$item->kit]->entry;
             if ($entry instanceof Control) {
                 $network = $network || $entry->beside()?->network === true;
                 $account = $account || $entry->beside()?->account === true;
@@ -36,14 +38,14 @@ final readonly class ClientQuestions
     }
 
     /** The questions as a message that can be sent, with the first day; empty where there are none. */
-    public static function message(Plan $plan, string $day): string
+    public function message(string $day): string
     {
-        $questions = self::for($plan);
+        $questions = $this->for();
         if ($questions === []) {
             return '';
         }
 
-        return "{$plan->name}: we come on " .
+        return "{$this->plan->name}: we come on " .
             Day::words($day) .
             ". Please tell us before then:\n" .
             implode('', array_map(static fn(string $q): string => "- {$q}\n", $questions)) .

@@ -19,7 +19,7 @@ final class PlaceSteps
     /** Before the first day, once per job. */
     public function ask(string $id, string $name): void
     {
-        $questions = ClientQuestions::for($this->plan);
+        $questions = (new ClientQuestions($this->plan))->for();
         if ($this->asked || $questions === []) {
             return;
         }

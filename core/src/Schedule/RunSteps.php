@@ -147,7 +147,8 @@ final readonly class RunSteps
         }
         $joints = RunJoints::for(
             $this->plan,
-            Joints::ofRun($this->plan, $run, $this->joined[$run->id] ?? 0) + Joints::ofData($this->plan, $run),
+            (new Joints($this->plan))->ofRun($run, $this->joined[$run->id] ?? 0) +
+                (new Joints($this->plan))->ofData($run),
             $this->install->cables($run->id),
             $this->at,
         );

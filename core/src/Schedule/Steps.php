@@ -46,7 +46,7 @@ final class Steps
     {
         $this->list = new StepList($plan, $parts, $productivity);
         $install = new InstallSteps($plan, $this->list);
-        $at = Joints::atCables($plan);
+        $at = (new Joints($plan))->atCables();
         $this->runs = new RunSteps(
             plan: $plan,
             joined: $parts->joined,

@@ -11,12 +11,14 @@ use EmberDusk\Survey\Site\Span;
 /** Writes a change on the sheet back into the notes: replaces only the words concerned. */
 final readonly class TapeText
 {
+    public function __construct(private string $text) {}
+
     /** The text with a range of a line replaced. */
-    public static function put(string $text, Span $span, string $instead): string
+    public function put(Span $span, string $instead): string
     {
-        $lines = preg_split('/(\r\n|\r|\n)/', $text, -1, PREG_SPLIT_DELIM_CAPTURE);
+        $lines = preg_split('/(\r\n|\r|\n)/', $this->text, -1, PREG_SPLIT_DELIM_CAPTURE);
         if ($lines === false) {
-            $lines = [$text];
+            $lines = [$this->text];
         }
         $at = 2 * ($span->line - 1);
         $line = $lines[$at] ?? '';
@@ -26,32 +28,27 @@ final readonly class TapeText
     }
 
     /** The text with one slip fixed. */
-    public static function mended(string $text, Slip $slip): string
+    public function mended(Slip $slip): string
     {
-        return self::put(
-            $text,
-            new Span($slip->line, $slip->column, $slip->column + $slip->length),
-            $slip->instead ?? '',
-        );
+        return $this->put(new Span($slip->line, $slip->column, $slip->column + $slip->length), $slip->instead ?? '');
     }
 
     /** The text with a wall's length, counted from 0, as measured again. Metres. */
-    public static function legOf(string $text, int $leg, float $metres): string
+    public function legOf(int $leg, float $metres): string
     {
-        $sheet = TapeNotes::read($text);
+        $sheet = TapeNotes::read($this->text);
         $measured = ($sheet->legs[$leg] ?? null)?->measured;
         if (
             $measured === null ||
             Length::write($measured->metres, $sheet->system) === Length::write($metres, $sheet->system)
         ) {
-            return $text;
+            return $this->text;
         }
         $word = $measured->word;
         $written = Length::write($metres, $sheet->system);
 
         // A decimal comma stays one.
-        return self::put(
-            $text,
+        return $this->put(
             Span::over($word, $word),
             str_contains($word->text, ',') ? strtr($written, '.', ',') : $written,
         );
@@ -62,39 +59,33 @@ final readonly class TapeText
      *
      * @param  list<string>  $mounting
      */
-    public static function run(string $text, string $run, array $mounting, string $light): string
+    public function run(string $run, array $mounting, string $light): string
     {
-        $note = TapeNotes::read($text)->site->runs[$run] ?? null;
+        $note = TapeNotes::read($this->text)->site->runs[$run] ?? null;
 
-        return self::noted($text, $run, $mounting, $light, $note?->matrix, $note?->fixed === true);
+        return $this->noted($run, $mounting, $light, $note?->matrix, $note?->fixed === true);
     }
 
     /** The text with a run's line saying this matrix; null: none. */
-    public static function matrix(string $text, string $run, ?PixelMatrix $matrix): string
+    public function matrix(string $run, ?PixelMatrix $matrix): string
     {
-        $note = TapeNotes::read($text)->site->runs[$run] ?? null;
+        $note = TapeNotes::read($this->text)->site->runs[$run] ?? null;
 
-        return self::noted($text, $run, $note->mounting ?? [], $note->light ?? '', $matrix, $note?->fixed === true);
+        return $this->noted($run, $note->mounting ?? [], $note->light ?? '', $matrix, $note?->fixed === true);
     }
 
     /** The text with a run's line saying whether the end at which data comes in must not change. */
-    public static function fixed(string $text, string $run, bool $fixed): string
+    public function fixed(string $run, bool $fixed): string
     {
-        $note = TapeNotes::read($text)->site->runs[$run] ?? null;
+        $note = TapeNotes::read($this->text)->site->runs[$run] ?? null;
 
-        return self::noted($text, $run, $note->mounting ?? [], $note->light ?? '', $note?->matrix, $fixed);
+        return $this->noted($run, $note->mounting ?? [], $note->light ?? '', $note?->matrix, $fixed);
     }
 
     /** @param  list<string>  $mounting */
-    private static function noted(
-        string $text,
-        string $run,
-        array $mounting,
-        string $light,
-        ?PixelMatrix $matrix,
-        bool $fixed,
-    ): string {
-        $sheet = TapeNotes::read($text);
+    private function noted(string $run, array $mounting, string $light, ?PixelMatrix $matrix, bool $fixed): string
+    {
+        $sheet = TapeNotes::read($this->text);
         $note = $sheet->site->runs[$run] ?? null;
         $said = RunNote::write(
             $mounting,
@@ -105,45 +96,40 @@ final readonly class TapeText
         );
         if ($note === null) {
             if ($said === '') {
-                return $text;
+                return $this->text;
             }
 
-            return self::added($text, "run {$run}{$said}");
+            return $this->added("run {$run}{$said}");
         }
 
-        return self::put(
-            $text,
-            $note->attributes ?? new Span($note->span->line, $note->span->to, $note->span->to),
-            $said,
-        );
+        return $this->put($note->attributes ?? new Span($note->span->line, $note->span->to, $note->span->to), $said);
     }
 
     /** The text with the trace result of a leg updated. */
-    public static function traced(string $text, string $leg, string $found): string
+    public function traced(string $leg, string $found): string
     {
-        $there = TapeNotes::read($text)->site->leg($leg);
+        $there = TapeNotes::read($this->text)->site->leg($leg);
         if ($there === null) {
-            return $text;
+            return $this->text;
         }
-        $text = self::put(
-            $text,
+        $text = $this->put(
             new Span($there->span->line, $there->span->to, $there->span->to),
             $found === '' ? '' : ", {$found}",
         );
         foreach (array_reverse($there->marks) as $mark) {
-            $text = self::put($text, $mark, '');
+            $text = (new self($text))->put($mark, '');
         }
 
         return $text;
     }
 
     /** The text with one more line. */
-    public static function added(string $text, string $line): string
+    public function added(string $line): string
     {
-        if (rtrim($text) === '') {
+        if (rtrim($this->text) === '') {
             return $line;
         }
 
-        return $text . (preg_match('/[\r\n]$/', $text) === 1 ? '' : "\n") . $line;
+        return $this->text . (preg_match('/[\r\n]$/', $this->text) === 1 ? '' : "\n") . $line;
     }
 }

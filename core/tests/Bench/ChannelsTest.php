@@ -34,7 +34,7 @@ final class ChannelsTest extends TestCase
     #[DataProvider('kinds')]
     public function test_every_order_with_up_to_two_loose_leads_is_named_right(string $kind, int $n): void
     {
-        $leaves = self::leaves(ChannelFinder::from(ConnectionClasses::leads($kind, []), []), []);
+        $leaves = self::leaves(ChannelFinder::from((new ConnectionClasses($kind, []))->leads(), []), []);
         $cases = $most = 0;
         foreach (self::permutations(range(0, $n - 1)) as $order) {
             foreach (self::subsets($n, 2) as $loose) {
@@ -66,7 +66,7 @@ final class ChannelsTest extends TestCase
     #[DataProvider('kinds')]
     public function test_no_more_is_asked_than_the_best_tree_of_questions_asks(string $kind, int $n): void
     {
-        $space = ConnectionClasses::leads($kind, self::MODES);
+        $space = (new ConnectionClasses($kind, self::MODES))->leads();
         $leaves = self::leaves(ChannelFinder::from($space, []), []);
         self::assertCount(count($space), $leaves, 'each class is reached, and told from every other');
         foreach ($space as $e) {
@@ -151,7 +151,10 @@ final class ChannelsTest extends TestCase
         array $moves,
     ): void {
         $names = array_slice(['red', 'green', 'blue', 'white'], 0, count($lit));
-        [$finder] = self::asked(ConnectionClasses::leads($kind, self::MODES), static fn(int $c): int => $lit[$c]);
+        [$finder] = self::asked(
+            (new ConnectionClasses($kind, self::MODES))->leads(),
+            static fn(int $c): int => $lit[$c],
+        );
         $found = $finder->found();
         self::assertNotNull($found);
         $words = new LeadWords($names, $kind);
@@ -161,7 +164,7 @@ final class ChannelsTest extends TestCase
 
     public function test_answers_that_contradict_each_other_leave_nothing(): void
     {
-        $finder = ChannelFinder::from(ConnectionClasses::leads('rgb', []), [0 => 1, 1 => 1, 2 => 1]);
+        $finder = ChannelFinder::from((new ConnectionClasses('rgb', []))->leads(), [0 => 1, 1 => 1, 2 => 1]);
         self::assertSame([], $finder->left);
         self::assertNull($finder->found());
         self::assertNull($finder->next());

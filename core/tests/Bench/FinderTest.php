@@ -62,7 +62,7 @@ final class FinderTest extends TestCase
         $right = $compared = array_fill_keys(['finder', 'end to end', 'halving'], 0);
         $finder = new KeptFirst();
         for ($seed = 1; $seed <= $seeds; $seed++) {
-            $fault = FaultDraw::for($predictions, $seed);
+            $fault = (new FaultDraw($predictions))->for($seed);
             self::assertNotNull($fault);
             $baselines = $seed > self::COMPARED ? [] : ['end to end' => new EndToEnd(), 'halving' => new Halving()];
             foreach (['finder' => $finder, ...$baselines] as $name => $way) {
@@ -94,7 +94,7 @@ final class FinderTest extends TestCase
             plan: $plan,
             island: $island,
             predictions: $predictions,
-            faults: [FaultDraw::for($predictions, $seed) ?? self::fail('no fault here')],
+            faults: [(new FaultDraw($predictions))->for($seed) ?? self::fail('no fault here')],
             seed: $seed,
             chooses: $way,
         );
@@ -118,7 +118,7 @@ final class FinderTest extends TestCase
     {
         foreach (self::ISLANDS as [$job, $run]) {
             [, , $predictions] = self::island($job, $run);
-            $all = FaultDraw::all($predictions);
+            $all = (new FaultDraw($predictions))->all();
             self::assertNotSame([], $all);
             foreach ($predictions->faults as ['fault' => $fault, 'sizes' => $sizes, 'values' => $values]) {
                 foreach ($sizes as $n => $size) {
@@ -165,7 +165,7 @@ final class FinderTest extends TestCase
     public function test_a_joint_is_named_with_its_ohms(): void
     {
         [$plan, $island, $predictions] = self::island('hide', 'shelf');
-        $fault = FaultDraw::named($predictions, 'joint@k2:to:1', 3);
+        $fault = (new FaultDraw($predictions))->named('joint@k2:to:1', 3);
         self::assertNotNull($fault);
         $run = BenchRun::for($plan, $island, $predictions, [$fault], 3);
         self::assertSame('joint@k2:to:1', $run->named());

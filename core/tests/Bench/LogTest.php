@@ -291,7 +291,7 @@ final class LogTest extends TestCase
     public function test_describes_entries_as_text(): void
     {
         $plan = self::plan();
-        $say = static fn(LogEntry $e): string => LogWords::for($plan, $e);
+        $say = static fn(LogEntry $e): string => (new LogWords($plan))->for($e);
         self::assertSame('S1, its terminals, at full: 23.9 V', $say(self::entry('reading', 's1', 'full', 23.94)));
         self::assertSame(
             'Shelf: warm white commanded alone, nothing lit',

@@ -70,7 +70,7 @@ final class MeterTest extends TestCase
             $plan = JobFile::read(Demo::shipped($job));
             foreach (Island::all($plan) as $island) {
                 $read = BenchCircuit::for($plan, $island)->read(MeterSpots::for($plan, $island), MeterCommand::full());
-                foreach (Engine::planned($plan, $island) as $id => $result) {
+                foreach ((new Engine($plan))->planned($island) as $id => $result) {
                     foreach ($result->supplies as $supply => $of) {
                         self::assertEqualsWithDelta($of->volts, $read[$supply], 1e-4, "{$job} {$supply}");
                         self::assertEqualsWithDelta($of->amps, $read["{$supply}:amps"], 1e-4, "{$job} {$supply}");
@@ -270,7 +270,7 @@ final class MeterTest extends TestCase
     public static function fault(Plan $plan, string $name): array
     {
         foreach (Island::all($plan) as $island) {
-            foreach (FaultList::for($plan, $island) as $fault) {
+            foreach ((new FaultList($plan, $island))->for() as $fault) {
                 if ($fault->name() === $name) {
                     return [$island, $fault];
                 }

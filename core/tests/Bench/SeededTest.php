@@ -55,7 +55,7 @@ final class SeededTest extends TestCase
             try {
                 $good = ExpectedReadings::for($plan, $island, $spots, [MeterCommand::full()]);
                 $predictions = Predictions::for($plan, $island, $run);
-                $fault = FaultDraw::for($predictions, $seed);
+                $fault = (new FaultDraw($predictions))->for($seed);
                 $found = $fault === null ? null : BenchRun::for($plan, $island, $predictions, [$fault], $seed);
             } catch (Refusal) {
                 // A seeded job need not be a good one: this island has no solution.

@@ -74,7 +74,7 @@ final class SeveralFaultsTest extends TestCase
             [$plan, $island, $predictions] = self::island(...$islands[$n % count($islands)]);
             $faults = [];
             for ($seed = 40_000 + 100 * $n; count($faults) < 1 + ($n % 3 > 0 ? 1 : 0); $seed++) {
-                $fault = FaultDraw::for($predictions, $seed);
+                $fault = (new FaultDraw($predictions))->for($seed);
                 self::assertNotNull($fault);
                 $faults[$fault->class()] = $fault;
             }

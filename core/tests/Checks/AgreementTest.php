@@ -46,7 +46,7 @@ final class AgreementTest extends TestCase
             $results = [];
             foreach (Island::all($plan) as $island) {
                 try {
-                    $solved = Engine::planned($plan, $island);
+                    $solved = (new Engine($plan))->planned($island);
                     $states = States::all($plan, $island);
                     foreach ($solved as $id => $result) {
                         $results[$id] = $result->opened($states);
@@ -56,7 +56,7 @@ final class AgreementTest extends TestCase
                 }
             }
             $state = new JobState($plan, $results, Demo::shelf());
-            $slate = Findings::for($state);
+            $slate = (new Findings($state))->for();
             $binding = array_filter(
                 $slate,
                 static fn(Finding $f): bool => in_array($f->place->stage, [JobStage::Kit, JobStage::Wire], true) &&

@@ -128,7 +128,7 @@ final class FalseAlarmsTest extends TestCase
     public function test_a_correct_job_gives_no_finding(callable $job): void
     {
         $found = array_filter(
-            Findings::for($job()->state()),
+            (new Findings($job()->state()))->for(),
             static fn(Finding $f): bool => !in_array($f->code, self::WORK, true),
         );
         self::assertSame(
@@ -209,7 +209,10 @@ final class FalseAlarmsTest extends TestCase
             ->fixture('x1', 20)
             ->cable('k1', '2x2.5', 's1', 'x1')
             ->state();
-        $stops = array_filter(Findings::for($state), static fn(Finding $f): bool => $f->severity === Severity::Stop);
+        $stops = array_filter(
+            (new Findings($state))->for(),
+            static fn(Finding $f): bool => $f->severity === Severity::Stop,
+        );
         self::assertSame(['headroom'], array_values(array_map(static fn(Finding $f): string => $f->code, $stops)));
     }
 
@@ -249,6 +252,8 @@ final class FalseAlarmsTest extends TestCase
     /** @return list<string> */
     private static function codes(JobState $state): array
     {
-        return array_values(array_unique(array_map(static fn(Finding $f): string => $f->code, Findings::for($state))));
+        return array_values(
+            array_unique(array_map(static fn(Finding $f): string => $f->code, (new Findings($state))->for())),
+        );
     }
 }

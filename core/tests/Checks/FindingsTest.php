@@ -69,7 +69,7 @@ final class FindingsTest extends TestCase
     public function test_reports_a_scene_only_if_it_is_worse_than_full_light(): void
     {
         $plan = self::scened();
-        $full = Engine::solve($plan, $plan->run('line'));
+        $full = (new Engine($plan))->solve($plan->run('line'));
         $even = Circuits::lit($full, [1.0, 0.95, 0.93]);
         $dull = Circuits::lit($full, [1.0, 0.9, 0.8]);
         self::assertSame([], self::inScene($even, $even));
@@ -98,7 +98,7 @@ final class FindingsTest extends TestCase
     public function test_runs_whose_every_channel_is_even_need_no_scene_solved(): void
     {
         $plan = self::scened();
-        $full = Engine::solve($plan, $plan->run('line'));
+        $full = (new Engine($plan))->solve($plan->run('line'));
         $results = [
             'even' => Circuits::lit($full, [1.0, 0.95]),
             'dull' => Circuits::lit($full, [1.0, 0.85]),

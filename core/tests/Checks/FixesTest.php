@@ -305,7 +305,7 @@ final class FixesTest extends TestCase
     public function test_every_fix_of_a_fired_finding_resolves_it(string $code, callable $jobs): void
     {
         [$fires] = $jobs();
-        $meant = array_filter(Findings::mended($fires), static fn(Finding $f): bool => $f->code === $code);
+        $meant = array_filter((new Findings($fires))->mended(), static fn(Finding $f): bool => $f->code === $code);
         self::assertNotSame([], $meant);
         foreach ($meant as $finding) {
             foreach ($finding->fixes as $fix) {
@@ -333,12 +333,12 @@ final class FixesTest extends TestCase
         $results = [];
         foreach (Island::all($plan) as $island) {
             try {
-                $results += Engine::island($plan, $island);
+                $results += (new Engine($plan))->island($island);
             } catch (Refusal $t) {
                 $results += array_map(static fn(): Refusal => $t, $island->parts + $island->fixtures);
             }
         }
 
-        return Findings::mended(new JobState($plan, $results, Demo::shelf(), []));
+        return (new Findings(new JobState($plan, $results, Demo::shelf(), [])))->mended();
     }
 }

@@ -34,10 +34,10 @@ final class LimitedPowerTest extends TestCase
     public function test_an_output_is_inside_or_outside(array $output, bool $inside): void
     {
         $supply = Supply::read(new Fields($output + ['id' => 's', 'name' => 'S', 'sourceOhms' => 0.01]));
-        self::assertSame($inside, LimitedPower::inside($supply));
+        self::assertSame($inside, (new LimitedPower($supply))->inside());
         self::assertStringContainsString(
             $inside ? 'inside limited power' : 'outside limited power',
-            LimitedPower::words($supply),
+            (new LimitedPower($supply))->words(),
         );
     }
 }

@@ -198,7 +198,7 @@ final class RatedFieldsTest extends TestCase
             return null;
         }
 
-        return array_filter(Findings::for($state), static fn($f): bool => $f->code === $code) !== [];
+        return array_filter((new Findings($state))->for(), static fn($f): bool => $f->code === $code) !== [];
     }
 
     /**

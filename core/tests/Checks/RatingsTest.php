@@ -10,6 +10,8 @@ use EmberDusk\Checks\Registry;
 use EmberDusk\Job\JobState;
 use EmberDusk\Kit\KindField;
 use EmberDusk\Kit\Kinds;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Planner\ShelfWithIdeal;
 use EmberDusk\Tests\Checks\Cases\RatingCases;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\Severity;
@@ -120,6 +122,17 @@ final class RatingsTest extends TestCase
             self::assertSame([], $found);
             self::assertCount(1, $asked);
             self::assertSame(Severity::Open, $asked[0]->severity);
+            // The copy of the job can be updated once the shelf has the limit.
+            self::assertSame([], $asked[0]->fixes);
+            $missing = $job(null);
+            foreach ($missing->plan->kit as $kit) {
+                if ($kit->kind() === $kind) {
+                    $complete = new KitSnapshot('', [$key => 1000.0] + $kit->written, $kit->entry);
+                }
+            }
+            $shelf = new ShelfWithIdeal($missing->shelf, $complete ?? self::fail());
+            $now = self::found(new JobState($missing->plan, $missing->results, $shelf), 'no-rating');
+            self::assertCount(1, $now[0]->fixes);
         } else {
             self::assertSame([], $asked);
             // 12 V kit on 14.4 V, 57.6 V at a fuse for 32 V, 50 °C for 40 °C, 4 mm² for 2.5 mm², 10 mm² for 6 mm².
@@ -131,6 +144,8 @@ final class RatingsTest extends TestCase
     /** @return list<Finding> */
     private static function found(JobState $state, string $code): array
     {
-        return array_values(array_filter(Findings::for($state), static fn(Finding $f): bool => $f->code === $code));
+        return array_values(
+            array_filter((new Findings($state))->for(), static fn(Finding $f): bool => $f->code === $code),
+        );
     }
 }

@@ -33,9 +33,15 @@ final class RegistryTest extends TestCase
     public function test_a_code_is_fired_and_its_neighbour_is_silent(string $code, callable $jobs): void
     {
         [$fires, $not] = $jobs();
-        $found = array_values(array_filter(Findings::for($fires), static fn(Finding $f): bool => $f->code === $code));
+        $found = array_values(
+            array_filter((new Findings($fires))->for(), static fn(Finding $f): bool => $f->code === $code),
+        );
         self::assertNotSame([], $found, "{$code} is not fired");
-        self::assertNotContains($code, self::codes(Findings::for($not)), "the neighbour of {$code} is not silent");
+        self::assertNotContains(
+            $code,
+            self::codes((new Findings($not))->for()),
+            "the neighbour of {$code} is not silent",
+        );
         foreach ($found as $finding) {
             self::assertNotSame('', trim($finding->title . $finding->detail));
             if ($finding->number !== null && $finding->limit !== null) {

@@ -147,7 +147,7 @@ final class RulesTest extends TestCase
             ['kind' => 'SetCable', 'cable' => 'k2', 'length' => 0.5],
             ['kind' => 'SetCable', 'cable' => 'k3', 'length' => 0.5],
         );
-        $cables = Engine::solve($plan, $plan->run('line'))->cables;
+        $cables = (new Engine($plan))->solve($plan->run('line'))->cables;
         foreach (['k2', 'k3'] as $id) {
             self::assertLessThan(4.0, $cables[$id]->amps());
             self::assertGreaterThan(6.0, $cables[$id]->openAmps);
@@ -184,7 +184,7 @@ final class RulesTest extends TestCase
         self::assertNotSame([], self::coded(self::findings($plan), 'drop'));
         self::assertNotSame([], self::coded(self::findings($plan), 'headroom'));
         $warm = Demo::with(Demo::plan(), ['cableCelsius' => 70] + $limits);
-        $of = static fn(Plan $p): float => Engine::solve($p, $p->run('cove'))->cables['k2']->coreOhms;
+        $of = static fn(Plan $p): float => (new Engine($p))->solve($p->run('cove'))->cables['k2']->coreOhms;
         self::assertEqualsWithDelta(
             (0.002 + 0.0133 * 1.1965 * 3.2) / (0.002 + 0.0133 * 1.0786 * 3.2),
             $of($warm) / $of(Demo::plan()),
@@ -207,7 +207,7 @@ final class RulesTest extends TestCase
     {
         $results = [];
         foreach ($plan->runs as $id => $run) {
-            $results += WiredRun::for($plan, $run) === null ? [] : [$id => Engine::solve($plan, $run)];
+            $results += WiredRun::for($plan, $run) === null ? [] : [$id => (new Engine($plan))->solve($run)];
         }
 
         $job = JudgedJob::plan($plan, $results, Demo::shelf());

@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Checks;
 
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Circuit\CableFigures;
+use EmberDusk\Circuit\LoadFigures;
 use EmberDusk\Circuit\RunFigures;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Job\JobState;
@@ -90,7 +91,7 @@ final class WorkingsTest extends TestCase
         $state = Circuits::simple()->cable('k2', '2x2.5', 'c1', 'f1', joint: 3.0)->state();
         $result = $state->result('r1');
         self::assertNotNull($result);
-        $figure = CableFigures::cableDrop($state->plan, $result->cables['k2']);
+        $figure = (new CableFigures($state->plan))->cableDrop($result->cables['k2']);
         self::assertEqualsWithDelta(0.01, array_column($figure->inputs, 'value', 'symbol')['j'], 1e-12);
         self::assertEqualsWithDelta($result->cables['k2']->drop, $figure->value, 1e-12);
         self::assertWorkings([$figure->write()]);
@@ -103,17 +104,17 @@ final class WorkingsTest extends TestCase
         $result = $state->result($run->id);
         assert($strip !== null && $result !== null);
         $figures = [
-            RunFigures::load($strip, $state->plan->of($run)->cutMarks()?->length() ?? 0.0, 'Load', $run->cap),
-            RunFigures::asks($strip, $state->plan, $run),
-            RunFigures::darkest($result),
-            RunFigures::evenness($result),
-            RunFigures::seam($result),
-            RunFigures::drop($result),
-            RunFigures::controllerAmps($result, 'C1'),
-            RunFigures::heat($result),
+            LoadFigures::load($strip, $state->plan->of($run)->cutMarks()?->length() ?? 0.0, 'Load', $run->cap),
+            LoadFigures::asks($strip, $state->plan, $run),
+            (new RunFigures($result))->darkest(),
+            (new RunFigures($result))->evenness(),
+            (new RunFigures($result))->seam(),
+            (new RunFigures($result))->drop(),
+            (new RunFigures($result))->controllerAmps('C1'),
+            (new RunFigures($result))->heat(),
         ];
         foreach ($result->cables as $cable) {
-            $figures[] = CableFigures::cableDrop($state->plan, $cable);
+            $figures[] = (new CableFigures($state->plan))->cableDrop($cable);
             $figures[] = CableFigures::cableAmps($cable);
         }
         foreach (array_keys($state->plan->supplies) as $id) {

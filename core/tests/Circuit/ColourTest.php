@@ -55,8 +55,11 @@ final class ColourTest extends TestCase
         );
         $run = $plan->run('line');
         $strip = $plan->strip($run->strip) ?? self::fail();
-        $far = RunFigures::shift(Engine::solve($plan, $run), $strip)->value;
+        $far = (new RunFigures((new Engine($plan))->solve($run)))->shift($strip)->value;
         $both = Demo::with($plan, ['kind' => 'SetFeeds', 'run' => 'line', 'shares' => [0, 0.5, 1]]);
-        self::assertLessThan($far, RunFigures::shift(Engine::solve($both, $both->run('line')), $strip)->value + 1e-9);
+        self::assertLessThan(
+            $far,
+            (new RunFigures((new Engine($both))->solve($both->run('line'))))->shift($strip)->value + 1e-9,
+        );
     }
 }

@@ -20,7 +20,7 @@ final class EngineTest extends TestCase
     public function test_every_watt_of_the_emf_is_accounted_for(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
-        $balance = Engine::solve($plan, $plan->run('cove'))->balance;
+        $balance = (new Engine($plan))->solve($plan->run('cove'))->balance;
         self::assertLessThan(1e-6, $balance->gap());
         foreach ([$balance->source, $balance->cables, $balance->controller, $balance->rails] as $part) {
             self::assertGreaterThan(0, $part);
@@ -33,7 +33,11 @@ final class EngineTest extends TestCase
         $one = Demo::plan();
         $two = Demo::with($one, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         $three = Demo::with($two, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'middle']);
-        $even = array_map(static fn($p): float => Engine::solve($p, $p->run('cove'))->evenness(), [$one, $two, $three]);
+        $even = array_map(static fn($p): float => (new Engine($p))->solve($p->run('cove'))->evenness(), [
+            $one,
+            $two,
+            $three,
+        ]);
         self::assertLessThan(0.8, $even[0]);
         self::assertGreaterThan($even[0] + 0.1, $even[1]);
         self::assertGreaterThan($even[1] + 0.02, $even[2]);
@@ -43,7 +47,7 @@ final class EngineTest extends TestCase
     public function test_symmetry_of_a_run_fed_alike_at_both_ends(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
-        $result = Engine::solve($plan, $plan->run('cove'));
+        $result = (new Engine($plan))->solve($plan->run('cove'));
         self::assertEqualsWithDelta(0.0, $result->seam(), 1e-9);
         self::assertEqualsWithDelta(179.5, $result->darkestGroup(), 1.0);
         self::assertCount(360, $result->light);
@@ -56,8 +60,8 @@ final class EngineTest extends TestCase
         // 0.75 mm² is rated for 6 A, the cove could take 7.2 A: here it matters.
         $thin = ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-3x075'];
         $plan = Demo::with(Demo::plan(), $thin, ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
-        $cable = Engine::solve($plan, $plan->run('cove'))->cables['k2'];
-        $alone = Engine::solve(Demo::with(Demo::plan(), $thin), Demo::plan()->run('cove'))->cables['k2'];
+        $cable = (new Engine($plan))->solve($plan->run('cove'))->cables['k2'];
+        $alone = (new Engine(Demo::with(Demo::plan(), $thin)))->solve(Demo::plan()->run('cove'))->cables['k2'];
         self::assertEqualsWithDelta($alone->amps(), $cable->openAmps, 0.01);
         self::assertGreaterThan(1.5 * $cable->amps(), $cable->openAmps);
     }
@@ -99,13 +103,13 @@ final class EngineTest extends TestCase
         $plan = Demo::with(Demo::plan(), ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => "5 cove\n2 shelf"]);
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('It lacks a strip, a supply, a controller, cables.');
-        Engine::solve($plan, $plan->run('shelf'));
+        (new Engine($plan))->solve($plan->run('shelf'));
     }
 
     public function test_a_fingerprint_knows_the_circuit_and_nothing_else(): void
     {
         $plan = Demo::plan();
-        $print = static fn($p): string => Fingerprint::for($p, Engine::islandOf($p, $p->run('cove')));
+        $print = static fn($p): string => Fingerprint::for($p, (new Engine($p))->islandOf($p->run('cove')));
         self::assertSame(
             $print($plan),
             $print(Demo::with($plan, ['kind' => 'DescribeJob', 'name' => 'Else', 'client' => ''])),

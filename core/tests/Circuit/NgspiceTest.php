@@ -21,7 +21,7 @@ final class NgspiceTest extends TestCase
     #[DataProviderExternal(NgspicePlans::class, 'plans')]
     public function test_the_reference_simulator_agrees(callable $plan): void
     {
-        $networks = Engine::networks($plan());
+        $networks = (new Engine($plan()))->networks();
         self::assertNotSame([], $networks);
         $nodes = [];
         foreach ($networks as $network) {
@@ -75,7 +75,7 @@ final class NgspiceTest extends TestCase
                 'levels' => [['of' => 'c1', 'duties' => [0.3, 0.3, 0.8, 1]], ['of' => 'c2', 'duties' => [0.55, 0]]],
             ],
         );
-        $networks = Engine::networks($plan, $plan->scenes['e1'], $phase);
+        $networks = (new Engine($plan))->networks($plan->scenes['e1'], $phase);
         self::assertCount(1, $networks);
         self::assertCount($resistors, $networks[0]->resistors);
         Ngspice::assertAgrees(Netlist::write('test', $networks), Newton::solve($networks[0])->nodes());
@@ -93,7 +93,7 @@ final class NgspiceTest extends TestCase
 
     public function test_node_names_are_spice_names_and_unique(): void
     {
-        $network = Engine::networks(Demo::plan())[0];
+        $network = (new Engine(Demo::plan()))->networks()[0];
         foreach (array_keys(Newton::solve($network)->nodes()) as $name) {
             self::assertMatchesRegularExpression('/^(?!x_)[a-z][a-z0-9_]*$/', $name);
         }

@@ -18,7 +18,7 @@ final class RunResultTest extends TestCase
     {
         $plan = Demo::plan();
 
-        return Engine::solve($plan, $plan->run('cove'));
+        return (new Engine($plan))->solve($plan->run('cove'));
     }
 
     /**
@@ -115,7 +115,7 @@ final class RunResultTest extends TestCase
     public function test_the_farthest_feed_has_the_fewest_volts(): void
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
-        $result = Engine::solve($plan, $plan->run('cove'));
+        $result = (new Engine($plan))->solve($plan->run('cove'));
         $volts = array_map(static fn($f): float => $f->volts, $result->feeds);
         self::assertCount(2, $volts);
         self::assertSame(min([INF, ...array_values($volts)]), $result->farthestFeed()->volts);
@@ -136,7 +136,7 @@ final class RunResultTest extends TestCase
                 ['kind' => 'SetFeeds', 'run' => 'line', 'shares' => [$share]],
             );
 
-            return Engine::solve(self::length($plan), self::length($plan)->run('line'));
+            return (new Engine(self::length($plan)))->solve(self::length($plan)->run('line'));
         };
         $start = $of(0.0)->light;
         $end = array_reverse($of(1.0)->light);

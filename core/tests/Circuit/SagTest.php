@@ -75,7 +75,7 @@ final class SagTest extends TestCase
                 array_map(static fn($f): int => $f->pad, $plan->ways()->feedsOf($run)),
                 false,
             );
-            $solved = Engine::nominal($plan, $run)->evenness();
+            $solved = (new Engine($plan))->nominal($run)->evenness();
             self::assertEqualsWithDelta($solved, $estimate, 0.04, json_encode($shares, JSON_THROW_ON_ERROR));
             self::assertLessThan($solved + 0.004, $estimate);
         }
@@ -127,14 +127,14 @@ final class SagTest extends TestCase
             ...$kit('shelf', $strip),
         );
         $findings = static function (Plan $plan): array {
-            $results = array_map(static fn($r): RunResult => Engine::nominal($plan, $r), $plan->runs);
+            $results = array_map(static fn($r): RunResult => (new Engine($plan))->nominal($r), $plan->runs);
 
             return (new AdjacentEnds())->for($plan, $results);
         };
         $plan = $made("start end\n5.50 line\nright 5.50 shelf");
         [$finding] = $findings($plan);
-        $line = Engine::nominal($plan, $plan->run('line'))->light;
-        $shelf = Engine::nominal($plan, $plan->run('shelf'))->light;
+        $line = (new Engine($plan))->nominal($plan->run('line'))->light;
+        $shelf = (new Engine($plan))->nominal($plan->run('shelf'))->light;
         self::assertEqualsWithDelta(1 - $line[count($line) - 1] / $shelf[0], $finding->number, 1e-9);
         self::assertSame('Line and Shelf differ where they meet', $finding->title);
         self::assertSame(

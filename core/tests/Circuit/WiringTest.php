@@ -150,7 +150,7 @@ final class WiringTest extends TestCase
                 'pattern' => 'ends',
             ],
         );
-        $result = Engine::solve($plan, $plan->run('line'));
+        $result = (new Engine($plan))->solve($plan->run('line'));
         self::assertEqualsWithDelta(1.1 * 4.2, $result->supplyAmps, 0.05);
         self::assertLessThan(22.5, $result->supplyVolts);
         self::assertLessThan(1e-6, $result->balance->gap());
@@ -200,9 +200,9 @@ final class WiringTest extends TestCase
     {
         $plan = Demo::with(Demo::plan(), ['kind' => 'SetCable', 'cable' => 'k2', 'kit' => 'cable-2x15']);
         self::assertSame(['k2' => [2, 3]], WiredRun::short($plan, $plan->run('cove')));
-        self::assertSame([], Engine::networks($plan));
+        self::assertSame([], (new Engine($plan))->networks());
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('enough cores or channels at K2');
-        Engine::network($plan, $plan->run('cove'));
+        (new Engine($plan))->network($plan->run('cove'));
     }
 }

@@ -66,10 +66,10 @@ final class AbilitiesTest extends TestCase
         $all = ['single', 'tunable', 'rgb', 'rgbw', 'rgbcct'];
         foreach ([true, false] as $able) {
             $plan = self::job(['sets' => $able ? $all : ['single']], ['sets' => $all]);
-            $said = Assistants::say($plan, 'cove to warm white')->answers[0];
+            $said = (new Assistants($plan))->say('cove to warm white')->answers[0];
             self::assertSame($able, $said->answers);
             self::assertSame($able ? '' : 'the assistant cannot set its white temperature', $said->why);
-            self::assertTrue(Assistants::say($plan, 'cove to 40 percent')->answers[0]->answers);
+            self::assertTrue((new Assistants($plan))->say('cove to 40 percent')->answers[0]->answers);
             self::assertSame(
                 $able ? '' : 'no white temperature',
                 ControlMatrix::for($plan, [])->cell('a1', 'c1')?->limited,

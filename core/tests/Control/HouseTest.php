@@ -171,7 +171,7 @@ final class HouseTest extends TestCase
 
     public function test_all_but_the_bar_lights_the_right_ones(): void
     {
-        $spoken = Assistants::say(self::house(), 'all but the bar, 30 %');
+        $spoken = (new Assistants(self::house()))->say('all but the bar, 30 %');
         $answers = $not = [];
         foreach ($spoken->answers as $answer) {
             if ($answer->answers) {

@@ -102,14 +102,14 @@ final class SpeechTest extends TestCase
     /** On the demo job: the assistant reads the hub, and knows nothing of the 2.4 GHz jetty and the pixel band. */
     public function test_which_lights_answer_on_the_simulated_devices(): void
     {
-        $spoken = Assistants::say(self::observatory(), 'all but the cove, 30 %');
+        $spoken = (new Assistants(self::observatory()))->say('all but the cove, 30 %');
         self::assertSame(
             ['c2' => true, 'c3' => true, 'c4' => true, 'c5' => false, 'c6' => false, 'm1' => true, 'm2' => false],
             array_column($spoken->answers, 'answers', 'light'),
         );
         self::assertSame([0.3, 0.3, 0.3], array_slice(array_column($spoken->answers, 'level'), 0, 3));
         self::assertStringContainsString('no voice assistant', $spoken->answers[3]->why);
-        $coloured = Assistants::say(self::observatory(), 'make the bench blue');
+        $coloured = (new Assistants(self::observatory()))->say('make the bench blue');
         self::assertSame([false, 'it has no colours'], [$coloured->answers[0]->answers, $coloured->answers[0]->why]);
     }
 
@@ -122,10 +122,10 @@ final class SpeechTest extends TestCase
         );
         self::assertSame(
             '“Hall” is a room: all 2 lights of it are meant.',
-            Assistants::say($plan, 'hall to 40 percent')->note,
+            (new Assistants($plan))->say('hall to 40 percent')->note,
         );
-        self::assertSame('', Assistants::say($plan, 'cove to 40 percent')->note);
-        $show = Assistants::say($plan, 'start open evening');
+        self::assertSame('', (new Assistants($plan))->say('cove to 40 percent')->note);
+        $show = (new Assistants($plan))->say('start open evening');
         self::assertSame('Scene “Open evening”.', $show->words);
         self::assertContains('c1', array_column($show->answers, 'light'));
     }

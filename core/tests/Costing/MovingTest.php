@@ -82,7 +82,7 @@ final class MovingTest extends TestCase
             ->cable('k3', '3x1.5', 't1', 'f2')
             ->plan();
         // The supply's two cores and the splice's three; two to the first feed, three with data to the second.
-        self::assertSame(['k1' => 2 + 3, 'k2' => 2, 'k3' => 3], Joints::atCables($plan));
+        self::assertSame(['k1' => 2 + 3, 'k2' => 2, 'k3' => 3], (new Joints($plan))->atCables());
         self::assertSame(10, Costing::moving($plan, self::basis(), ['r1'])->joints());
         $laid = array_map(static fn($l): float => $l->count, Costing::moving($plan, self::basis(), ['r1'])->lines());
         self::assertEqualsWithDelta(2.0, $laid['work-cables'], 1e-12, 'what lies there is not laid again');

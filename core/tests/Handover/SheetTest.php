@@ -93,7 +93,7 @@ final class SheetTest extends TestCase
         foreach ($plan->runs as $id => $run) {
             if (WiredRun::for($plan, $run) !== null) {
                 try {
-                    $results[$id] = Engine::solve($plan, $run);
+                    $results[$id] = (new Engine($plan))->solve($run);
                 } catch (Refusal $refusal) {
                     $results[$id] = $refusal;
                 }

@@ -92,10 +92,10 @@ final class SourceWordsTest extends TestCase
         }
         foreach ($plan->runs as $run) {
             foreach (['loose', 'wired'] as $when) {
-                foreach (TestCards::keys($plan, $run, $when) as $key) {
+                foreach ((new TestCards($plan, $run))->keys($when) as $key) {
                     array_push(
                         $texts,
-                        ...array_values(array_filter(TestCards::for($plan, $run, $key), is_string(...))),
+                        ...array_values(array_filter((new TestCards($plan, $run))->for($key), is_string(...))),
                     );
                 }
             }

@@ -54,13 +54,13 @@ final class ModulesTest extends TestCase
     {
         $roster = Joinable::for(self::demo())->roster;
         foreach (['m1', 'm2'] as $id) {
-            $suspects = LightSuspects::for($roster->unit($id));
+            $suspects = (new LightSuspects($roster->unit($id)))->for();
             self::assertSame(['dead', 'lead-loose'], array_column($suspects, 'code'));
             foreach ($suspects as $suspect) {
                 self::assertStringContainsString('licensed person', $suspect->check . $suspect->caution);
                 self::assertDoesNotMatchRegularExpression('/Measure|Pull/', $suspect->check);
             }
-            self::assertSame([], LightSuspects::setting($roster->unit($id)));
+            self::assertSame([], (new LightSuspects($roster->unit($id)))->setting());
         }
         // Of the demo's controllers only C2 has a switch for its kind of light.
         self::assertSame(

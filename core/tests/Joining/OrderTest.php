@@ -55,9 +55,9 @@ final class OrderTest extends TestCase
                     static fn(Task $t): bool => in_array($t->what, [Task::JOIN, Task::LINK], true),
                 ),
             );
-            $quick = Nearest::for(
+            $quick = (new Nearest(
                 JoinMoves::for(array_map(static fn(Task $t): Task => $t->in(''), $tasks), $roster),
-            )[0];
+            ))->for()[0];
             self::assertGreaterThanOrEqual(Order::seconds($roster), $quick);
             self::assertLessThanOrEqual(1.25 * Order::seconds($roster), $quick, "seed {$seed}");
         }

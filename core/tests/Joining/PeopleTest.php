@@ -36,7 +36,7 @@ final class PeopleTest extends TestCase
         for ($n = 0; $n < 6; $n++) {
             $seed = 1 + 5 * $n + $kind;
             $roster = SeededRoster::of($seed);
-            $all = array_values(Flaws::for($roster));
+            $all = array_values((new Flaws($roster))->for());
             $flaws = $n % 2 === 0 ? [] : [$all[(7 * $seed) % count($all)]];
             $done = Rehearsal::run($roster, $seed, $flaws, person: $person);
             self::assertTrue($done->works() || $done->aside !== [], "seed {$seed}: it works, or it says what does not");

@@ -178,7 +178,7 @@ final class KindsTest extends TestCase
                 ],
             );
 
-            return Engine::nominal($plan, $plan->run('line'))->evenness();
+            return (new Engine($plan))->nominal($plan->run('line'))->evenness();
         };
         self::assertGreaterThan($even('strip-single-24-copper', 70) + 0.01, $even('strip-single-24-copper', 20));
         self::assertEqualsWithDelta($even('strip-single-24', 70), $even('strip-single-24', 20), 0.001);
@@ -195,7 +195,7 @@ final class KindsTest extends TestCase
                 controller: 'controller-zigbee-1',
                 cable: 'cable-2x15',
             );
-            $result = Engine::nominal($plan, $plan->run('line'));
+            $result = (new Engine($plan))->nominal($plan->run('line'));
             $strip = $plan->strip($id) ?? self::fail();
             $feed = array_values($result->feeds)[0];
             $far = $result->volts[0][count($result->volts[0]) - 1];

@@ -51,15 +51,15 @@ final class FromNothingTest extends TestCase
     ): void {
         $plan = self::taken(self::begun($run, $metres, $meets, $battery), $run, $asked);
         self::assertSame($kind, $plan->kit[$plan->supplies[$plan->run($run)->supply ?? '']->kit]->kind());
-        $results = [$run => Engine::solve($plan, $plan->run($run))];
+        $results = [$run => (new Engine($plan))->solve($plan->run($run))];
         self::assertNotSame([], $results[$run]->light);
         $stops = array_filter(
-            Findings::for(new JobState($plan, $results, Demo::shelf())),
+            (new Findings(new JobState($plan, $results, Demo::shelf())))->for(),
             static fn(Finding $f): bool => $f->severity === Severity::Stop,
         );
         self::assertSame([], array_map(static fn(Finding $f): string => $f->title, array_values($stops)));
         // ngspice agrees within a millivolt at every node.
-        $networks = Engine::networks($plan);
+        $networks = (new Engine($plan))->networks();
         $nodes = [];
         foreach ($networks as $network) {
             $nodes += Newton::solve($network)->nodes();

@@ -133,7 +133,7 @@ final class OptionsTest extends TestCase
             $parts = array_filter($plan->runs, static fn(Run $r): bool => $r->word === 'cove');
             self::assertCount($card['wish']['controllers'], $parts);
             $light = array_merge(
-                ...array_values(array_map(static fn(Run $r): array => Engine::solve($plan, $r)->light, $parts)),
+                ...array_values(array_map(static fn(Run $r): array => (new Engine($plan))->solve($r)->light, $parts)),
             );
             sort($light);
             [$darkest, $brightest] = [$light[0] ?? NAN, $light[count($light) - 1] ?? NAN];
@@ -153,7 +153,7 @@ final class OptionsTest extends TestCase
             ['volts' => 12.0, 'light' => 'mood'],
         );
         foreach ($cards as $card) {
-            $networks = Engine::networks(Demo::with(Demo::plan(), $card['take'] ?? []));
+            $networks = (new Engine(Demo::with(Demo::plan(), $card['take'] ?? [])))->networks();
             $nodes = [];
             foreach ($networks as $network) {
                 $nodes += Newton::solve($network)->nodes();

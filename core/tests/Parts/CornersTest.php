@@ -49,7 +49,7 @@ final class CornersTest extends TestCase
     public function test_a_run_is_straight_from_corner_to_corner(string $notes, array $pieces): void
     {
         $plan = self::plan($notes);
-        self::assertSame($pieces, Bends::pieces($plan, $plan->run('line')));
+        self::assertSame($pieces, (new Bends($plan, $plan->run('line')))->pieces());
     }
 
     public function test_parts_of_a_run_have_the_corners_that_lie_in_them(): void
@@ -60,8 +60,8 @@ final class CornersTest extends TestCase
             'run' => 'line',
             'parts' => 2,
         ]);
-        self::assertSame([[0.95]], Bends::pieces($plan, $plan->run('line')));
-        self::assertSame([[0.25, 0.7]], Bends::pieces($plan, $plan->run('line-1')));
+        self::assertSame([[0.95]], (new Bends($plan, $plan->run('line')))->pieces());
+        self::assertSame([[0.25, 0.7]], (new Bends($plan, $plan->run('line-1')))->pieces());
     }
 
     public function test_the_saw_takes_three_millimetres_at_a_corner(): void

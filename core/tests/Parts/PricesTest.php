@@ -128,7 +128,7 @@ final class PricesTest extends TestCase
         $foreign = $plan->with(kit: ['strip-single-24' => $snapshot] + $plan->kit);
         $finding = array_values(
             array_filter(
-                Findings::for(new JobState($foreign, [], Demo::shelf(), [])),
+                (new Findings(new JobState($foreign, [], Demo::shelf(), [])))->for(),
                 static fn(Finding $f): bool => $f->code === 'currency',
             ),
         )[0];

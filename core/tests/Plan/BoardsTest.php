@@ -96,8 +96,8 @@ final class BoardsTest extends TestCase
     public function test_a_board_passes_both_poles_on(): void
     {
         $of = static fn(string $from): Plan => self::circuit($from)->plan();
-        $through = Engine::solve($of('i1'), $of('i1')->run('r1'));
-        $past = Engine::solve($of('s1'), $of('s1')->run('r1'));
+        $through = (new Engine($of('i1')))->solve($of('i1')->run('r1'));
+        $past = (new Engine($of('s1')))->solve($of('s1')->run('r1'));
         // 80 pixels of 3 x 20 mA and 1 mA.
         $amps = 80 * 0.061;
         self::assertEqualsWithDelta($amps, $through->controllers['i1']->amps, 1e-6);
@@ -116,7 +116,7 @@ final class BoardsTest extends TestCase
         $past = self::circuit('s1')->plan();
         $past = $past->with(cables: ['k1' => $past->cables['k1']]);
         self::assertSame([], WiredRun::lacking($past, $past->run('r1')));
-        self::assertSame([], Engine::solve($past, $past->run('r1'))->controllers);
+        self::assertSame([], (new Engine($past))->solve($past->run('r1'))->controllers);
         $through = self::circuit('i1')->plan();
         $through = $through->with(cables: ['k1' => $through->cables['k1']]);
         self::assertSame(['cables'], WiredRun::lacking($through, $through->run('r1')));

@@ -233,7 +233,7 @@ final class ChangesTest extends TestCase
             Demo::with($plan, ['kind' => 'ReviseNotes', 'place' => 'lecture', 'text' => '0.03 cove']),
         ];
         foreach ($plans as $after) {
-            $touched = Difference::between($plan, $after);
+            $touched = (new Difference($plan, $after))->between();
             self::assertSame(JobFile::write($plan), JobFile::write(Difference::restore($after, $plan, $touched)));
             self::assertSame(JobFile::write($after), JobFile::write(Difference::restore($plan, $after, $touched)));
         }
@@ -243,7 +243,7 @@ final class ChangesTest extends TestCase
     {
         $first = Demo::with(Demo::plan(), ['kind' => 'FeedPattern', 'run' => 'cove', 'pattern' => 'ends']);
         $second = Demo::with($first, ['kind' => 'SetCable', 'cable' => 'k1', 'length' => 7]);
-        $undone = Difference::restore($second, Demo::plan(), Difference::between(Demo::plan(), $first));
+        $undone = Difference::restore($second, Demo::plan(), (new Difference(Demo::plan(), $first))->between());
         self::assertSame(['f1'], array_keys($undone->feeds));
         self::assertEqualsWithDelta(7.0, $undone->cables['k1']->length, 1e-9);
     }

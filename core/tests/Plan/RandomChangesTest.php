@@ -60,7 +60,7 @@ final class RandomChangesTest extends TestCase
                 }
                 Invariants::check($after);
                 self::assertSame(JobFile::write($after), JobFile::write(JobFile::read(JobFile::write($after))));
-                $history[] = [JobFile::write($plan), $plan, Difference::between($plan, $after)];
+                $history[] = [JobFile::write($plan), $plan, (new Difference($plan, $after))->between()];
                 $plan = $after;
                 $kinds[$change['kind']] = ($kinds[$change['kind']] ?? 0) + 1;
                 $accepted++;

@@ -83,7 +83,7 @@ final class RoutesTest extends TestCase
     {
         $plan = self::room("start end\n6.00 line", ...['line' => 'strip-single-24']);
         // 120 groups of 0.05 m: (2j-1)/(2k) of 6 m.
-        $patterns = Feeding::for($plan, $plan->run('line'));
+        $patterns = (new Feeding($plan, $plan->run('line')))->for();
         self::assertSame(
             [[0], [120], [0, 120], [60], [30, 90], [20, 60, 100]],
             [
@@ -102,7 +102,7 @@ final class RoutesTest extends TestCase
     public function test_a_short_run_has_no_pattern_twice_and_a_pinned_one_its_own_only(): void
     {
         $plan = self::room("start end\n0.15 line", ...['line' => 'strip-single-24']);
-        $patterns = Feeding::for($plan, $plan->run('line'));
+        $patterns = (new Feeding($plan, $plan->run('line')))->for();
         $pads = array_map(
             static fn(array $p): string => implode(',', $p),
             array_diff_key($patterns, [Feeding::HALVES => true]),
@@ -113,10 +113,10 @@ final class RoutesTest extends TestCase
             ['kind' => 'MoveFeed', 'feed' => 'f1', 'pad' => 2],
             ['kind' => 'PinRun', 'run' => 'line', 'pins' => ['feeds']],
         );
-        self::assertSame([Feeding::NOW => [2]], Feeding::for($pinned, $pinned->run('line')));
+        self::assertSame([Feeding::NOW => [2]], (new Feeding($pinned, $pinned->run('line')))->for());
         self::assertSame(
             [],
-            Feeding::for($plan, new Run(id: 'other', place: 'room', word: 'other', sections: [1.0], jumps: [])),
+            (new Feeding($plan, new Run(id: 'other', place: 'room', word: 'other', sections: [1.0], jumps: [])))->for(),
         );
     }
 }

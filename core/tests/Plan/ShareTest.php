@@ -44,7 +44,7 @@ final class ShareTest extends TestCase
     /** @return list<string> codes of all findings but lengths */
     private static function codes(Plan $plan): array
     {
-        $results = array_map(static fn(Run $r): RunResult => Engine::solve($plan, $r), $plan->runs);
+        $results = array_map(static fn(Run $r): RunResult => (new Engine($plan))->solve($r), $plan->runs);
         $codes = array_map(
             static fn(Finding $f): string => $f->code,
             Registry::check(JudgedJob::plan($plan, $results, Demo::shelf()), Registry::circuit()),
@@ -67,7 +67,7 @@ final class ShareTest extends TestCase
         self::assertSame(['headroom'], self::codes($shared));
         $results = array_map(
             static fn(RunResult|FixtureResult $r): RunResult => $r instanceof RunResult ? $r : self::fail('no run'),
-            Engine::island($shared, Island::all($shared)[0]),
+            (new Engine($shared))->island(Island::all($shared)[0]),
         );
         self::assertEqualsWithDelta($results['line']->supplyAmps, $results['shelf']->supplyAmps, 1e-12);
         self::assertGreaterThan(6.0, $results['line']->supplyAmps);
@@ -144,7 +144,7 @@ final class ShareTest extends TestCase
         $found = static fn(Plan $p): array => array_values(
             array_filter(
                 Registry::check(
-                    JudgedJob::plan($p, ['band' => Engine::solve($p, $p->run('band'))]),
+                    JudgedJob::plan($p, ['band' => (new Engine($p))->solve($p->run('band'))]),
                     Registry::circuit(),
                 ),
                 static fn(Finding $f): bool => $f->code === 'two-positives',
@@ -154,7 +154,7 @@ final class ShareTest extends TestCase
         $cut = Demo::with($both, $found($both)[0]->fixes[0]->change);
         self::assertSame([[], [120]], [$found($cut), $cut->run('band')->zones]);
         // Each supply gives its half: 120 groups of 61 mA at most.
-        $result = Engine::solve($cut, $cut->run('band'));
+        $result = (new Engine($cut))->solve($cut->run('band'));
         self::assertCount(240, $result->light);
         self::assertLessThan(120 * 0.061 + 0.01, $result->supplyAmps);
         self::assertEquals($cut, JobFile::read(JobFile::write($cut)));

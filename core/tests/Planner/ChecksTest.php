@@ -43,10 +43,10 @@ final class ChecksTest extends TestCase
             $made = $proposal->built($proposal->parts);
             $results = [];
             foreach (Island::all($made) as $island) {
-                $results += Engine::island($made, $island);
+                $results += (new Engine($made))->island($island);
             }
             $stops = array_filter(
-                Findings::for(new JobState($made, $results, $shelf)),
+                (new Findings(new JobState($made, $results, $shelf)))->for(),
                 static fn(Finding $f): bool => $f->severity === Severity::Stop &&
                     in_array($f->place->stage, [JobStage::Kit, JobStage::Wire], true),
             );
@@ -116,13 +116,16 @@ final class ChecksTest extends TestCase
             $results = [];
             foreach (Island::all($plan) as $island) {
                 try {
-                    $results += Engine::planned($plan, $island);
+                    $results += (new Engine($plan))->planned($island);
                 } catch (Refusal) {
                     continue;
                 }
             }
             $state = new JobState($plan, $results, Demo::shelf());
-            $titles = implode("\n", array_map(static fn(Finding $f): string => $f->title, Findings::for($state)));
+            $titles = implode(
+                "\n",
+                array_map(static fn(Finding $f): string => $f->title, (new Findings($state))->for()),
+            );
             foreach (array_keys($plan->supplies) as $id) {
                 $supply = $plan->supply((string) $id);
                 if (

@@ -183,7 +183,7 @@ final class Enumerator
             $results = $open = [];
             foreach (Island::all($plan) as $island) {
                 if (array_filter($set, static fn(Run $r): bool => isset($island->parts[$r->id])) !== []) {
-                    $results += Engine::planned($plan, $island);
+                    $results += (new Engine($plan))->planned($island);
                     $open = [...$open, ...array_values(States::opened($plan, $island))];
                 }
             }

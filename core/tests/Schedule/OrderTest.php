@@ -167,11 +167,11 @@ final class OrderTest extends TestCase
         $asked = array_key_first($work->ahead);
         self::assertSame(['ask'], array_values(array_map(static fn(Step $s): string => $s->kind->value, $work->ahead)));
         self::assertArrayNotHasKey((string) $asked, $work->timetable->begins);
-        $message = ClientQuestions::message($plan, '2026-12-07');
+        $message = (new ClientQuestions($plan))->message('2026-12-07');
         self::assertStringStartsWith("{$plan->name}: we come on Mon 7 Dec. ", $message);
         self::assertStringContainsString('- which phone the client will use', $message);
         self::assertStringContainsString('Please do not send a password', $message);
-        self::assertSame('', ClientQuestions::message(new Plan('Bare', ''), '2026-12-07'));
+        self::assertSame('', (new ClientQuestions(new Plan('Bare', '')))->message('2026-12-07'));
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('It is done before the first day');
         Move::for($work, new Pin((string) $asked, '2026-12-07', 0, 0));

@@ -178,7 +178,7 @@ final class RemainingWorkTest extends TestCase
                     'meanwhile' => ['b'],
                 ],
             ],
-            WaitingTime::for($remaining),
+            (new WaitingTime($remaining))->for(),
         );
     }
 
@@ -200,10 +200,10 @@ final class RemainingWorkTest extends TestCase
                     'meanwhile' => ['other'],
                 ],
             ],
-            WaitingTime::for($remaining),
+            (new WaitingTime($remaining))->for(),
         );
         self::assertSame(['2026-12-01', 60], self::begins($remaining)['cover']);
-        self::assertSame([], WaitingTime::for(self::remaining(array_slice($steps, 0, 2)))[0]['meanwhile']);
+        self::assertSame([], (new WaitingTime(self::remaining(array_slice($steps, 0, 2))))->for()[0]['meanwhile']);
     }
 
     public function test_finished_steps_are_not_planned_and_still_cure(): void

@@ -128,7 +128,7 @@ final class SiteNotesTest extends TestCase
         if ($instead !== null) {
             self::assertNotSame(
                 $slips[0]->message,
-                TapeNotes::read(TapeText::mended($text, $slips[0]))->slips[0]->message ?? '',
+                TapeNotes::read((new TapeText($text))->mended($slips[0]))->slips[0]->message ?? '',
             );
         }
     }
@@ -166,13 +166,13 @@ final class SiteNotesTest extends TestCase
             $leg = mt_rand(0, count($lengths) - 1);
             self::assertSame(
                 $text,
-                TapeText::legOf($text, $leg, $lengths[$leg]),
+                (new TapeText($text))->legOf($leg, $lengths[$leg]),
                 'the same length leaves the text as it is',
             );
             $new =
                 round(mt_rand(8, 900) * ($imperial ? 0.0254 : 0.01), 4) +
                 ($imperial ? (mt_rand(0, 15) * 0.0254) / 16 : 0);
-            $changed = TapeText::legOf($text, $leg, $new);
+            $changed = (new TapeText($text))->legOf($leg, $new);
             $before = TapeNotes::read($text);
             $after = TapeNotes::read($changed);
             self::assertSame([], $after->slips, $changed);
@@ -185,8 +185,7 @@ final class SiteNotesTest extends TestCase
             }
             // Take the one word out of both: the rest is the same text.
             $word = $before->legs[$leg]->measured->word;
-            $bare = static fn(string $t, int $length): string => TapeText::put(
-                $t,
+            $bare = static fn(string $t, int $length): string => (new TapeText($t))->put(
                 new \EmberDusk\Survey\Site\Span($word->line, $word->column, $word->column + $length),
                 '',
             );
@@ -203,13 +202,16 @@ final class SiteNotesTest extends TestCase
             "5 cove # keep\nrun  cove ,  bare , up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5";
         self::assertSame(
             "5 cove # keep\nrun  cove , profile, accent light, up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5",
-            str_replace('cove, ', 'cove , ', TapeText::run($text, 'cove', ['profile'], 'mood')) ?: '',
+            str_replace('cove, ', 'cove , ', (new TapeText($text))->run('cove', ['profile'], 'mood')) ?: '',
         );
-        self::assertSame("{$text}\nrun shelf, bare", TapeText::run($text, 'shelf', ['bare'], ''));
-        $traced = TapeText::traced(TapeText::traced($text, 'A', 'traced'), 'A', 'traced, core 3 broken, joined B');
+        self::assertSame("{$text}\nrun shelf, bare", (new TapeText($text))->run('shelf', ['bare'], ''));
+        $traced = (new TapeText((new TapeText($text))->traced('A', 'traced')))->traced(
+            'A',
+            'traced, core 3 broken, joined B',
+        );
         self::assertStringContainsString('leg A B1 to X 3x2.5, wall, traced, core 3 broken, joined B # grey', $traced);
         self::assertSame([], TapeNotes::read($traced)->slips);
-        self::assertSame($text, TapeText::traced($traced, 'A', ''));
+        self::assertSame($text, (new TapeText($traced))->traced('A', ''));
     }
 
     /** On 6 V and 12 V blocks there is a 12 V tap, on 8 V blocks there is none (common practice, no source). */

@@ -92,7 +92,7 @@ final class TapeNotesTest extends TestCase
         $text = "17 ft cove\nright 12 ft 6 in cove\nright 17 ft cove\nright 11 ft 6 in cove\nclose";
         $slip = TapeNotes::read($text)->slips[0];
         self::assertSame([4, 6, 10, '12 ft 6 in'], [$slip->line, $slip->column, $slip->length, $slip->instead]);
-        self::assertSame([], TapeNotes::read(TapeText::mended($text, $slip))->slips);
+        self::assertSame([], TapeNotes::read((new TapeText($text))->mended($slip))->slips);
     }
 
     public function test_a_run_climbs_and_comes_down_without_moving_on_the_sheet(): void
@@ -174,14 +174,14 @@ final class TapeNotesTest extends TestCase
         $text = "5.20 cove\nright 3.80 cove\nright 5.20 cove\nright 3.50 cove\nclose";
         $slip = TapeNotes::read($text)->slips[0];
         self::assertSame([4, '3.80'], [$slip->line, $slip->instead]);
-        self::assertSame([], TapeNotes::read(TapeText::mended($text, $slip))->slips);
+        self::assertSame([], TapeNotes::read((new TapeText($text))->mended($slip))->slips);
     }
 
     public function test_a_fix_replaces_only_the_word(): void
     {
         $text = "# grüße\r\nright 3,8O cove # keep";
         $slip = TapeNotes::read($text)->slips[0];
-        self::assertSame("# grüße\r\nright 3,80 cove # keep", TapeText::mended($text, $slip));
+        self::assertSame("# grüße\r\nright 3,80 cove # keep", (new TapeText($text))->mended($slip));
     }
 
     public function test_no_text_brings_it_down(): void

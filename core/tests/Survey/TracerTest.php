@@ -51,7 +51,7 @@ final class TracerTest extends TestCase
     private static function trace(array $legs, array $order, array $broken = [], array $joined = []): array
     {
         $answers = [];
-        while (($next = Tracer::next($legs, $answers)) instanceof Probe) {
+        while (($next = (new Tracer($legs))->next($answers)) instanceof Probe) {
             $answers[] = [
                 $next,
                 self::tone(probe: $next, legs: $legs, order: $order, broken: $broken, joined: $joined),
@@ -175,7 +175,7 @@ final class TracerTest extends TestCase
     {
         $legs = self::legs(3);
         $answers = [];
-        while (($next = Tracer::next($legs, $answers)) instanceof Probe) {
+        while (($next = (new Tracer($legs))->next($answers)) instanceof Probe) {
             // Nothing ever answers.
             $answers[] = [$next, false];
         }
@@ -255,7 +255,7 @@ final class TracerTest extends TestCase
     public function test_only_legs_with_a_known_end_can_be_linked(): void
     {
         $legs = [new TracedLeg('A', 'hatch', 2), new TracedLeg('B', null, 2), new TracedLeg('C', 'bench', 3)];
-        self::assertSame(0b101, Tracer::linkable($legs));
-        self::assertSame(0, Tracer::linkable([new TracedLeg('A', null, 2)]));
+        self::assertSame(0b101, (new Tracer($legs))->linkable());
+        self::assertSame(0, (new Tracer([new TracedLeg('A', null, 2)]))->linkable());
     }
 }

@@ -27,7 +27,7 @@ export interface Unsent<Body extends object = object> {
 
 /** An open page, as it is when a request goes out. */
 export interface Page {
-    /** What it shows, for an answer that goes on from there. */
+    /** State of the page, on which its answer builds. */
     known?: string;
     take(answer: object): void;
     /** Shows why an entry was not accepted; without it, the entry is kept with the reason. */
@@ -138,7 +138,7 @@ async function refuse(entry: Unsent, why: string, pointer: string): Promise<void
     await write({ ...entry, refused: why });
 }
 
-/** Posts entries of one address; those that were refused each for itself are told, the others are gone from here. */
+/** Posts entries of one address; refused ones are reported one by one, the others leave the outbox. */
 async function post(way: Way, batch: Unsent[], first: Unsent): Promise<void> {
     const page = pages.get(first.page)?.();
     const silent = way.silent ? setTimeout(() => (reached.value = false), way.silent) : undefined;
@@ -170,7 +170,7 @@ export async function sendUnsent(): Promise<void> {
     }
     sending = true;
     clearTimeout(timer);
-    /** Addresses that take nothing for now, and those that have refused several as a whole: there they go in turn. */
+    /** Addresses that failed for now, and those that refused a batch: entries go there one by one. */
     const held = new Set<string>();
     const inTurn = new Set<string>();
     try {

@@ -23,7 +23,7 @@ final class SupplyRowsTest extends TestCase
                 cable: 'cable-2x25',
             ),
         );
-        $full = Engine::solve($plan, $plan->run('line'));
+        $full = (new Engine($plan))->solve($plan->run('line'));
         [$row] = SupplyRows::for(new JobState($plan, ['line' => $full], Demo::shelf(), []));
         self::assertTrue($row->battery);
         self::assertSame($row->average?->text(), $row->peak?->text(), 'at full both are one');

@@ -31,9 +31,9 @@ final class WireRowsTest extends TestCase
     {
         $results = $scenes = [];
         foreach (Island::all($plan) as $island) {
-            $results += Engine::island($plan, $island);
+            $results += (new Engine($plan))->island($island);
             foreach ($plan->scenes as $id => $of) {
-                $scenes[$id] = ($scenes[$id] ?? []) + Engine::scene($plan, $island, $of);
+                $scenes[$id] = ($scenes[$id] ?? []) + (new Engine($plan))->scene($island, $of);
             }
         }
 
@@ -62,7 +62,7 @@ final class WireRowsTest extends TestCase
         self::assertSame($full['average']['value'], $full['peak']['value'], 'at full it is steady');
         self::assertEqualsWithDelta($full['peak']['value'], $talk['peak']['value'], 1e-6);
         $standby = 0.012;
-        $one = Engine::scene($plan, Island::all($plan)[0], $plan->scenes['e1'])['cove'];
+        $one = (new Engine($plan))->scene(Island::all($plan)[0], $plan->scenes['e1'])['cove'];
         self::assertInstanceOf(RunResult::class, $one);
         self::assertEqualsWithDelta($one->supplyAmps, $talk['average']['value'], 1e-9);
         self::assertEqualsWithDelta(

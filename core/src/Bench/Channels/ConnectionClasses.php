@@ -13,18 +13,22 @@ final class ConnectionClasses
     private static array $known = [];
 
     /**
-     * Leads of a switched strip: every order, up to two loose, or two that touch, at any setting of the switch that there is.
-     *
      * @param  string  $kind  of the strip: tunable, rgb, rgbw, rgbcct
      * @param  list<string>  $modes  that the controller's switch or jumper has; empty where it has none
+     */
+    public function __construct(private string $kind, private array $modes) {}
+
+    /**
+     * Leads of a switched strip: every order, up to two loose, or two that touch, at any setting of the switch that there is.
+     *
      * @return list<Explanation>
      */
-    public static function leads(string $kind, array $modes): array
+    public function leads(): array
     {
-        return self::$known["{$kind} " . implode(' ', $modes)] ??= self::classes(
-            self::ways($kind, $modes),
-            FallbackSetting::OUTPUTS[$kind],
-            static fn(LeadConnection $way, int $c): int => $way->shows($c, $kind),
+        return self::$known["{$this->kind} " . implode(' ', $this->modes)] ??= self::classes(
+            $this->ways(),
+            FallbackSetting::OUTPUTS[$this->kind],
+            fn(LeadConnection $way, int $c): int => $way->shows($c, $this->kind),
         );
     }
 
@@ -80,19 +84,18 @@ final class ConnectionClasses
     }
 
     /**
-     * @param  list<string>  $modes
      * @return iterable<LeadConnection>
      */
-    private static function ways(string $kind, array $modes): iterable
+    private function ways(): iterable
     {
-        $n = FallbackSetting::OUTPUTS[$kind];
+        $n = FallbackSetting::OUTPUTS[$this->kind];
         $outputs = range(0, $n - 1);
         $loose = self::loose($outputs);
         yield new LeadConnection(order: $outputs, dead: true);
         foreach (self::orders($outputs) as $order) {
             foreach ($loose as $of) {
                 yield new LeadConnection($order, $of);
-                foreach (FallbackSetting::others($kind, $modes) as $setting) {
+                foreach (FallbackSetting::others($this->kind, $this->modes) as $setting) {
                     yield new LeadConnection(order: $order, loose: $of, setting: $setting);
                 }
             }

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
-/** What a meter should show, and how far it may be off. */
+/** Expected value of a meter, and its variance. */
 final readonly class ExpectedReading
 {
     /** @param  array{float, float, float}  $slopes  by rails, by supplies, by the size of the fault */

@@ -9,13 +9,15 @@ use EmberDusk\Values\Dice;
 /** Detectable faults: each moves a reading at a terminal or a pad by at least three times the meter error. */
 final readonly class FaultDraw
 {
+    public function __construct(private Predictions $of) {}
+
     /** @return array<string, list<float>> sizes that are large enough, by KIND@PLACE */
-    public static function all(Predictions $of): array
+    public function all(): array
     {
         $all = [];
-        foreach ($of->faults as $row => ['fault' => $fault, 'sizes' => $sizes]) {
+        foreach ($this->of->faults as $row => ['fault' => $fault, 'sizes' => $sizes]) {
             foreach ($sizes as $n => $size) {
-                if ($of->matters($row, $n)) {
+                if ($this->of->matters($row, $n)) {
                     $all[$fault->name()][] = $size;
                 }
             }
@@ -25,11 +27,11 @@ final readonly class FaultDraw
     }
 
     /** A random fault: a kind, a place, and a size that readings can detect. Null if the island can have none. */
-    public static function for(Predictions $of, int $seed): ?Fault
+    public function for(int $seed): ?Fault
     {
         $dice = new Dice($seed);
         $kinds = [];
-        foreach (self::all($of) as $name => $sizes) {
+        foreach ($this->all() as $name => $sizes) {
             $kinds[explode('@', $name)[0]][] = $name;
         }
         if ($kinds === []) {
@@ -37,18 +39,18 @@ final readonly class FaultDraw
         }
         $names = self::pick($dice, array_values($kinds), 'kind');
 
-        return self::named($of, self::pick($dice, $names, 'place'), $seed);
+        return $this->named(self::pick($dice, $names, 'place'), $seed);
     }
 
     /** That fault, as large as chance has it; null where this island cannot have it large enough to be met. */
-    public static function named(Predictions $of, string $name, int $seed): ?Fault
+    public function named(string $name, int $seed): ?Fault
     {
-        $sizes = self::all($of)[$name] ?? [];
+        $sizes = $this->all()[$name] ?? [];
         if ($sizes === []) {
             return null;
         }
         $dice = new Dice($seed);
-        foreach ($of->faults as ['fault' => $fault]) {
+        foreach ($this->of->faults as ['fault' => $fault]) {
             if ($fault->name() === $name) {
                 $n = (int) $dice->between(0, count($sizes) - 1e-9, 'size');
                 $next = $sizes[$n + 1] ?? $sizes[$n];

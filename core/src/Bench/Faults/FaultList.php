@@ -15,16 +15,18 @@ use EmberDusk\Plan\Plan;
 /** Every fault that an island can have: each joint, feed, cable, supply, strip, section, switch, count. */
 final readonly class FaultList
 {
+    public function __construct(private Plan $plan, private Island $island) {}
+
     /** @return list<Fault> of size one */
-    public static function for(Plan $plan, Island $island): array
+    public function for(): array
     {
-        $network = BenchCircuit::for($plan, $island)->networks(MeterCommand::full())[0];
+        $network = BenchCircuit::for($this->plan, $this->island)->networks(MeterCommand::full())[0];
         $cores = [];
         foreach ($network->resistors as $r) {
             $cores[$r->part][] = $r;
         }
         $faults = [];
-        foreach ($island->cables($plan) as $cable) {
+        foreach ($this->island->cables($this->plan) as $cable) {
             foreach ($cores[$cable->id] ?? [] as $r) {
                 $end = match (substr($r->name, -2)) {
                     '_a' => 'from',
@@ -45,7 +47,7 @@ final readonly class FaultList
             $names = array_map(static fn(Resistor $r): string => $r->name, $copper);
             $faults[] = new Fault(FaultKind::Size, $cable->id, 1.0, $names);
             $faults[] = new Fault(FaultKind::Length, $cable->id, 1.0, $names);
-            if (isset($plan->feeds[$cable->to])) {
+            if (isset($this->plan->feeds[$cable->to])) {
                 $faults[] = new Fault(
                     FaultKind::Feed,
                     $cable->to,
@@ -54,12 +56,12 @@ final readonly class FaultList
                 );
             }
         }
-        foreach ($island->supplies as $id) {
+        foreach ($this->island->supplies as $id) {
             $faults[] = new Fault(FaultKind::Low, $id);
             $faults[] = new Fault(FaultKind::Overload, $id);
         }
-        foreach ($island->parts as $parts) {
-            array_push($faults, ...self::run($plan, $parts, $network->resistors));
+        foreach ($this->island->parts as $parts) {
+            array_push($faults, ...self::run($this->plan, $parts, $network->resistors));
         }
 
         return $faults;

@@ -70,7 +70,7 @@ final readonly class Predictions
         $by = array_column($spots, null, 'id');
         $like = self::read($lumped, $spots);
         $faults = [];
-        foreach (FaultList::for($plan, $island) as $fault) {
+        foreach ((new FaultList($plan, $island))->for() as $fault) {
             if (!$near->has(explode(':', $fault->place)[0])) {
                 continue;
             }

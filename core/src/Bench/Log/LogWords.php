@@ -16,12 +16,14 @@ use EmberDusk\Values\InvalidInput;
 /** An entry in words, as the plan calls things when it is written. */
 final readonly class LogWords
 {
-    public static function for(Plan $plan, LogEntry $e): string
+    public function __construct(private Plan $plan) {}
+
+    public function for(LogEntry $e): string
     {
         return match ($e->kind) {
-            'reading' => self::reading($plan, $e),
-            'colour' => self::colour($plan, $e),
-            'count' => self::name($plan, $e->place) .
+            'reading' => $this->reading($e),
+            'colour' => $this->colour($e),
+            'count' => $this->name($e->place) .
                 ': ' .
                 substr($e->command, strlen('count:')) .
                 ' set, ' .
@@ -30,16 +32,16 @@ final readonly class LogWords
                     : 'lit to pixel ' . (int) $e->value),
             LogEntry::ACCEPT => "Accepted: {$e->text}",
             LogEntry::STRIKE => "Struck out: {$e->text}",
-            'mend' => self::name($plan, $e->place) . ": fixed, {$e->text}",
-            default => self::name($plan, $e->place) . ($e->place === '' ? '' : ': ') . $e->text,
+            'mend' => $this->name($e->place) . ": fixed, {$e->text}",
+            default => $this->name($e->place) . ($e->place === '' ? '' : ': ') . $e->text,
         };
     }
 
-    private static function reading(Plan $plan, LogEntry $e): string
+    private function reading(LogEntry $e): string
     {
-        foreach (Island::all($plan) as $island) {
+        foreach (Island::all($this->plan) as $island) {
             try {
-                $spot = MeterSpots::named($plan, $island, $e->place);
+                $spot = MeterSpots::named($this->plan, $island, $e->place);
 
                 return ucfirst($spot->words) .
                     ', ' .
@@ -55,19 +57,19 @@ final readonly class LogWords
         return "{$e->place}: " . sprintf('%.5g', (float) $e->value);
     }
 
-    private static function colour(Plan $plan, LogEntry $e): string
+    private function colour(LogEntry $e): string
     {
-        $run = $plan->runs[$e->place] ?? null;
-        $seen = $run !== null ? BenchObservation::for($plan, $run, new BenchFacts()) : null;
+        $run = $this->plan->runs[$e->place] ?? null;
+        $seen = $run !== null ? BenchObservation::for($this->plan, $run, new BenchFacts()) : null;
         $commanded = (int) substr($e->command, strlen('colour:')) - 1;
         $name = $seen->colours[$commanded] ?? $e->command;
         $lit = $seen?->words?->seen((int) $e->value) ?? (string) $e->value;
 
-        return self::name($plan, $e->place) . ": {$name} commanded alone, {$lit} lit";
+        return $this->name($e->place) . ": {$name} commanded alone, {$lit} lit";
     }
 
-    private static function name(Plan $plan, string $id): string
+    private function name(string $id): string
     {
-        return ($plan->runs[$id] ?? null)?->name() ?? ($plan->places[$id]->name ?? strtoupper($id));
+        return ($this->plan->runs[$id] ?? null)?->name() ?? ($this->plan->places[$id]->name ?? strtoupper($id));
     }
 }

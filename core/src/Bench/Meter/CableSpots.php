@@ -12,6 +12,8 @@ use EmberDusk\Plan\Plan;
 /** Meter positions on a cable: through and along its cores, across its joints, at its bare wires. */
 final readonly class CableSpots
 {
+    public function __construct(private Plan $plan, private Island $island) {}
+
     /** Contents of a core: the first is +. */
     public static function core(int $core): string
     {
@@ -23,14 +25,14 @@ final readonly class CableSpots
     }
 
     /** @return list<MeterSpot> */
-    public static function for(Plan $plan, Island $island, LaidCable $cable): array
+    public function for(LaidCable $cable): array
     {
         $name = Wiring::name($cable->id);
         $says = strtoupper($cable->id);
         $ends = ['from' => strtoupper($cable->from), 'to' => strtoupper($cable->to)];
         $letter = ['from' => 'a', 'to' => 'b'];
         $spots = [];
-        for ($core = 1; $core <= self::cores($plan, $island, $cable); $core++) {
+        for ($core = 1; $core <= $this->cores($cable); $core++) {
             $of = self::core($core);
             $sign = $core === 1 ? 1.0 : -1.0;
             $spots[] = new MeterSpot(
@@ -77,14 +79,17 @@ final readonly class CableSpots
     }
 
     /** Conducting cores: as many as its end has terminals. */
-    private static function cores(Plan $plan, Island $island, LaidCable $cable): int
+    private function cores(LaidCable $cable): int
     {
-        foreach ($island->parts as $parts) {
+        foreach ($this->island->parts as $parts) {
             foreach (array_keys($parts->tails) as $feed) {
-                if (isset($plan->ways()->wayTo($feed)[$cable->id]) && $plan->ways()->root($cable->from) !== null) {
-                    $root = $plan->ways()->root($cable->from);
+                if (
+                    isset($this->plan->ways()->wayTo($feed)[$cable->id]) &&
+                    $this->plan->ways()->root($cable->from) !== null
+                ) {
+                    $root = $this->plan->ways()->root($cable->from);
 
-                    if (isset($plan->controllers[$root])) {
+                    if (isset($this->plan->controllers[$root])) {
                         return count($parts->strip->channels) + 1;
                     }
 

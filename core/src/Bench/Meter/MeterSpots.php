@@ -31,7 +31,7 @@ final readonly class MeterSpots
             array_push($all, ...$spots->controller($id));
         }
         foreach ($island->cables($plan) as $cable) {
-            array_push($all, ...CableSpots::for($plan, $island, $cable));
+            array_push($all, ...(new CableSpots($plan, $island))->for($cable));
         }
         foreach ($island->parts as $parts) {
             array_push($all, ...$spots->run($parts));

@@ -55,7 +55,7 @@ final readonly class Practice
                 continue;
             }
             $run = $runs[$seed % count($runs)]->run;
-            $fault = FaultDraw::for($solver->predictions($plan, $island, $run), $seed + $n);
+            $fault = (new FaultDraw($solver->predictions($plan, $island, $run)))->for($seed + $n);
             if ($fault !== null) {
                 $faults[] = $fault->name();
             }
@@ -130,7 +130,7 @@ final readonly class Practice
             $run = $fault->way === null ? RunParts::run($this->plan, $island, explode(':', $fault->place)[0]) : null;
             if ($run !== null) {
                 $predictions = $this->solver->predictions($this->plan, $island, $run);
-                $put = FaultDraw::named($predictions, $fault->name, $this->seed);
+                $put = (new FaultDraw($predictions))->named($fault->name, $this->seed);
                 if ($put !== null) {
                     $faults[] = $put;
                 }

@@ -24,16 +24,23 @@ final readonly class TestCards
 
     private const MAINS = 'Extra-low volts only: mains terminals are for a licensed person, and local rules decide. Never connect strip to mains.';
 
+    public function __construct(private Plan $plan, private Run $run) {}
+
     /** @return list<string> tests of a step, in their order */
-    public static function keys(Plan $plan, Run $run, string $step): array
+    public function keys(string $step): array
     {
-        $strip = $plan->strip($run->strip);
+        $strip = $this->plan->strip($this->run->strip);
         $switched = $strip?->switched() ?? true;
         $colours = count($strip->channels ?? []) > 1;
         if ($step === 'loose') {
-            $alone = !$switched || $run->controller !== null ? ['alone'] : [];
+            $alone = !$switched || $this->run->controller !== null ? ['alone'] : [];
             $shows = match (true) {
-                !$switched => ['pixels', ...$plan->of($run)->matrix() === null ? [] : ['matrix'], 'white', 'mix'],
+                !$switched => [
+                    'pixels',
+                    ...$this->plan->of($this->run)->matrix() === null ? [] : ['matrix'],
+                    'white',
+                    'mix',
+                ],
                 $colours => ['colours', 'white', 'mix'],
                 default => ['white'],
             };
@@ -45,21 +52,24 @@ final readonly class TestCards
             'again',
             ...$colours && $switched ? ['recoloured'] : [],
             'readings',
-            ...count($plan->ways()->feedsOf($run)) > 1 ? ['feeds'] : [],
+            ...count($this->plan->ways()->feedsOf($this->run)) > 1 ? ['feeds'] : [],
             'flicker',
-            ...$plan->power()->onBattery($run) && in_array('moving', $run->mounting, true) ? ['signals'] : [],
+            ...$this->plan->power()->onBattery($this->run) && in_array('moving', $this->run->mounting, true)
+                ? ['signals']
+                : [],
             'soak',
         ];
     }
 
     /** @return Card */
-    public static function for(Plan $plan, Run $run, string $key): array
+    public function for(string $key): array
     {
         $strip =
-            $plan->strip($run->strip) ?? throw IncompletePlan::at('/run', "Choose a strip for {$run->name()} first.");
+            $this->plan->strip($this->run->strip) ??
+            throw IncompletePlan::at('/run', "Choose a strip for {$this->run->name()} first.");
         $volts = sprintf('%g V', $strip->volts);
-        $supply = strtoupper((string) $run->supply);
-        $battery = $plan->power()->onBattery($run);
+        $supply = strtoupper((string) $this->run->supply);
+        $battery = $this->plan->power()->onBattery($this->run);
         $safe = $battery ? self::BATTERY : self::MAINS;
 
         return match ($key) {
@@ -192,9 +202,11 @@ final readonly class TestCards
     }
 
     /** @return Card */
-    public static function setting(Plan $plan, Run $run, string $key): array
+    public function setting(string $key): array
     {
-        $pixels = $plan->of($run)->cutMarks()?->groupCount() * ($plan->strip($run->strip)->pixels->pixels ?? 1);
+        $pixels =
+            $this->plan->of($this->run)->cutMarks()?->groupCount() *
+            ($this->plan->strip($this->run->strip)->pixels->pixels ?? 1);
 
         return match ($key) {
             'kind' => self::card(
@@ -222,7 +234,7 @@ final readonly class TestCards
             ),
             'count' => self::card(
                 title: "count, {$pixels} calculated",
-                do: self::numbers($plan, $run) .
+                do: $this->numbers() .
                     'Set the suggested count and enter the last pixel that lights. Split outputs mirror each other: count one branch.',
                 see: 'The last pixel just lights, and no effect runs past the end.',
                 otherwise: 'Dark from a piece’s first pixel on is its data joint, arrow or leg before it is a count.',
@@ -230,9 +242,8 @@ final readonly class TestCards
                 asks: 'count',
             ),
             default => self::card(
-                title: sprintf('limit, %.0f %%', 100 * $run->cap),
-                do: self::numbers($plan, $run) .
-                    'Set the limit in the controller, set all to white, measure the supply’s amps.',
+                title: sprintf('limit, %.0f %%', 100 * $this->run->cap),
+                do: $this->numbers() . 'Set the limit in the controller, set all to white, measure the supply’s amps.',
                 see: 'At most the planned current.',
                 otherwise: 'More: it is not set, or did not survive a cut of the power.',
                 caution: 'The supply is sized for it. ' . self::OFF,
@@ -242,11 +253,14 @@ final readonly class TestCards
     }
 
     /** Numbers to enter in the run's board, as a sentence each. */
-    private static function numbers(Plan $plan, Run $run): string
+    private function numbers(): string
     {
         return implode(
             '',
-            array_map(static fn(BoardSetting $s): string => "{$s->words()}. ", BoardSettings::ofRun($plan, $run)),
+            array_map(
+                static fn(BoardSetting $s): string => "{$s->words()}. ",
+                BoardSettings::ofRun($this->plan, $this->run),
+            ),
         );
     }
 

@@ -84,7 +84,7 @@ final readonly class Tests
     {
         $tests = [];
         foreach (BenchSettings::ofRun($this->plan, $run) as $key) {
-            $test = TestCards::setting($this->plan, $run, $key);
+            $test = (new TestCards($this->plan, $run))->setting($key);
             $tests[] = new BenchTest(
                 id: "settings-{$run->id}/{$key}",
                 step: "settings-{$run->id}",
@@ -108,8 +108,8 @@ final readonly class Tests
         $tests = [];
         $by = Commander::for($this->plan, $run);
         foreach (['loose', 'second'] as $step) {
-            foreach (TestCards::keys($this->plan, $run, $step) as $key) {
-                $test = TestCards::for($this->plan, $run, $key);
+            foreach ((new TestCards($this->plan, $run))->keys($step) as $key) {
+                $test = (new TestCards($this->plan, $run))->for($key);
                 $commander = match (true) {
                     $test['by'] === '' => $by->words(),
                     default => $test['by'],

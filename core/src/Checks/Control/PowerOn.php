@@ -38,7 +38,7 @@ final readonly class PowerOn extends Check
         $roster = RosterOfPlan::for($job->plan, new TimingMethod());
         $lights = array_filter($roster->units, static fn(Unit $u): bool => $u->lights());
         $findings = [];
-        foreach (PowerCuts::for($job->plan, $lights) as $id => $by) {
+        foreach ((new PowerCuts($job->plan))->for($lights) as $id => $by) {
             $light = $lights[$id];
             $is = $job->plan->tunings[$light->item] ?? new Tuning($light->item);
             if (!in_array($is->powerOn, ['', Tuning::OFF], true)) {

@@ -51,7 +51,7 @@ final readonly class TriggerFindings extends Check
             );
         }
         foreach ($plan->triggers as $trigger) {
-            $why = TriggerUnits::none($plan, $trigger);
+            $why = (new TriggerUnits($plan))->none($trigger);
             if ($why !== null) {
                 $findings[] = $this->finding(
                     'trigger-kit',

@@ -177,7 +177,7 @@ final readonly class Items extends Check
         $amps = round($job->cables()[$cable->id]->openAmps ?? 0.0, 4);
         $may = $values->number('amps', 0.1, 200);
         $pins = $values->whole('pins', 2, 20);
-        $cores = \EmberDusk\Rates\Joints::cores($job->plan, $cable);
+        $cores = (new \EmberDusk\Rates\Joints($job->plan))->cores($cable);
         $findings = [];
         if ($amps > $may) {
             $findings[] = $this->rule('plug-amps')->stop(

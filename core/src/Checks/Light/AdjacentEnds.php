@@ -151,7 +151,7 @@ final readonly class AdjacentEnds extends Check implements SolvesFixes
                 $made = Catalogue::make($change, new NoShelf())->apply($plan);
                 $results = [];
                 foreach ($runs as $of) {
-                    $results[$of->id] = Engine::nominal($made, $made->run($of->id));
+                    $results[$of->id] = (new Engine($made))->nominal($made->run($of->id));
                 }
                 if (self::worst($made, $results) === []) {
                     return [new Fix('Feed both ends of ' . $run->name(), $change)];

@@ -36,7 +36,7 @@ final readonly class ColourShift extends RunCheck
         if ($case->result === null || $case->strip === null || count($case->strip->channels) < 2) {
             return [];
         }
-        $shift = RunFigures::shift($case->result, $case->strip)->value;
+        $shift = (new RunFigures($case->result))->shift($case->strip)->value;
         if ($shift <= self::VISIBLE) {
             return [];
         }

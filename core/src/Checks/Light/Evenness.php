@@ -148,7 +148,7 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
             if (!self::promises($case, $plan)) {
                 return false;
             }
-            $light = Engine::poorest($plan, $plan->run($case->run->id));
+            $light = (new Engine($plan))->poorest($plan->run($case->run->id));
         } catch (Refusal) {
             return false;
         }

@@ -17,6 +17,8 @@ final readonly class LimitedPower
 {
     private const OVERLOAD_VA = 250.0;
 
+    public function __construct(private Supply $supply) {}
+
     /** Volt-amperes that may be on the nameplate of an output of so many volts; 0 above 60 V. */
     public static function plate(float $volts): float
     {
@@ -33,13 +35,13 @@ final readonly class LimitedPower
         return self::OVERLOAD_VA / $volts;
     }
 
-    public static function inside(Supply $supply): bool
+    public function inside(): bool
     {
         // Volt-amperes on the nameplate count; its amps are then rounded from them.
-        $plate = $supply->plateVa ?? $supply->ratedWatts();
+        $plate = $this->supply->plateVa ?? $this->supply->ratedWatts();
 
-        return $plate <= self::plate($supply->volts) + 1e-9 &&
-            $supply->overloadAmps <= self::overload($supply->volts) + 1e-9;
+        return $plate <= self::plate($this->supply->volts) + 1e-9 &&
+            $this->supply->overloadAmps <= self::overload($this->supply->volts) + 1e-9;
     }
 
     /** Volt-amperes of a supply's nameplate, with limited power in its working. */
@@ -59,23 +61,23 @@ final readonly class LimitedPower
                     new Input('V', 'volts by its name', $supply->volts, 'V', path: "shelf.{$id}.volts"),
                     new Input('I', 'rated amps', $supply->ratedAmps, 'A', path: "shelf.{$id}.ratedAmps"),
                 ],
-            assumption: self::words($supply),
+            assumption: (new self($supply))->words(),
             source: 'NEC chapter 9 table 11(B), from memory',
         );
     }
 
-    public static function words(Supply $supply): string
+    public function words(): string
     {
         return sprintf(
             'On its plate %.0f VA of at most %.0f VA, keeps up %.1f A%s of at most %.1f A at %g V (NEC chapter 9 table 11(B), ' .
                 'from memory): %s limited power. Local codes decide what follows from it.',
-            $supply->plateVa ?? $supply->ratedWatts(),
-            self::plate($supply->volts),
-            $supply->overloadAmps,
-            $supply->overloadStated ? '' : ' as is assumed',
-            self::overload($supply->volts),
-            $supply->volts,
-            self::inside($supply) ? 'inside' : 'outside',
+            $this->supply->plateVa ?? $this->supply->ratedWatts(),
+            self::plate($this->supply->volts),
+            $this->supply->overloadAmps,
+            $this->supply->overloadStated ? '' : ' as is assumed',
+            self::overload($this->supply->volts),
+            $this->supply->volts,
+            $this->inside() ? 'inside' : 'outside',
         );
     }
 }

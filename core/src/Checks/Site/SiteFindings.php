@@ -78,7 +78,7 @@ final readonly class SiteFindings extends Check
         }
         $say = static fn(string $word): Fix => new Fix(
             ucfirst($word),
-            ReviseNotes::payload(place: $place->id, text: TapeText::added($place->notes, $word)),
+            ReviseNotes::payload(place: $place->id, text: (new TapeText($place->notes))->added($word)),
         );
 
         return [

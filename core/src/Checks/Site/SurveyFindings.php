@@ -54,7 +54,7 @@ final readonly class SurveyFindings extends Check
                     $fixes = [
                         new Fix(
                             "Type {$slip->instead}",
-                            ReviseNotes::payload(place: $id, text: TapeText::mended($place->notes, $slip)),
+                            ReviseNotes::payload(place: $id, text: (new TapeText($place->notes))->mended($slip)),
                         ),
                     ];
                 }

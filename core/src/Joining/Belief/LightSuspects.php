@@ -12,15 +12,17 @@ final readonly class LightSuspects
 {
     private const LICENSED = 'Mains terminals are for a licensed person, and local rules decide. Isolate and prove dead before a cover is opened.';
 
+    public function __construct(private Unit $unit) {}
+
     /** @return list<Suspect> */
-    public static function for(Unit $unit): array
+    public function for(): array
     {
-        $id = $unit->id;
-        $label = $unit->label();
-        if ($unit->load === Unit::LAMPS) {
-            return self::lamps($unit);
+        $id = $this->unit->id;
+        $label = $this->unit->label();
+        if ($this->unit->load === Unit::LAMPS) {
+            return $this->lamps();
         }
-        $single = $unit->kind === 'single';
+        $single = $this->unit->kind === 'single';
         $shows = $single
             ? [
                 Suspect::LAMP => Observation::Nothing,
@@ -41,17 +43,17 @@ final readonly class LightSuspects
                 check: "Measure the volts at {$label}’s input. If they are right and still nothing lights, replace the unit.",
                 seconds: 60.0,
                 again: Suspect::DEVICES,
-                caution: $unit->source->off(),
+                caution: $this->unit->source->off(),
             ),
             new Suspect(
                 code: 'lead-loose',
                 device: $id,
                 shows: $shows,
-                says: "a lead between {$label} and its {$unit->load} is loose",
+                says: "a lead between {$label} and its {$this->unit->load} is loose",
                 check: "Pull gently at each lead of {$label}’s output. Reseat and tighten any that moves.",
                 seconds: 30.0,
                 again: Suspect::STEP,
-                caution: $unit->source->off(),
+                caution: $this->unit->source->off(),
             ),
             new Suspect(
                 code: 'supply-low',
@@ -61,7 +63,7 @@ final readonly class LightSuspects
                 check: "Measure the volts at the terminals of {$label}’s supply, under load. If they are too low, adjust the supply.",
                 seconds: 45.0,
                 again: Suspect::STEP,
-                caution: $unit->source->off(),
+                caution: $this->unit->source->off(),
             ),
             new Suspect(
                 code: 'brown-out',
@@ -82,7 +84,7 @@ final readonly class LightSuspects
                 check: "Set {$label} to each single colour: where another one lights, swap those two leads.",
                 seconds: 40.0,
                 again: Suspect::STEP,
-                caution: $unit->source->off(),
+                caution: $this->unit->source->off(),
             );
         }
 
@@ -90,30 +92,30 @@ final readonly class LightSuspects
     }
 
     /** @return list<Suspect> a wrong switch, wheel or jumper; none of a unit without one */
-    public static function setting(Unit $unit): array
+    public function setting(): array
     {
-        if (!$unit->hasSwitch) {
+        if (!$this->unit->hasSwitch) {
             return [];
         }
 
         return [
             new Suspect(
                 code: 'wrong-setting',
-                device: $unit->id,
+                device: $this->unit->id,
                 shows: ['accept' => Observation::Wrong],
-                says: "the switch of {$unit->label()} is set for another type of strip",
-                check: "Check the switch of {$unit->label()}. It must match this strip type; set it with the supply off.",
+                says: "the switch of {$this->unit->label()} is set for another type of strip",
+                check: "Check the switch of {$this->unit->label()}. It must match this strip type; set it with the supply off.",
                 seconds: 15.0,
                 again: Suspect::STEP,
-                caution: $unit->source->off(),
+                caution: $this->unit->source->off(),
             ),
         ];
     }
 
     /** @return list<Suspect> of lamps under a dimming module: its terminals are mains */
-    private static function lamps(Unit $unit): array
+    private function lamps(): array
     {
-        $label = $unit->label();
+        $label = $this->unit->label();
         $dark = [
             Suspect::LAMP => Observation::Nothing,
             'identify' => Observation::Nothing,
@@ -123,7 +125,7 @@ final readonly class LightSuspects
         return [
             new Suspect(
                 code: 'dead',
-                device: $unit->id,
+                device: $this->unit->id,
                 shows: $dark,
                 says: "{$label} does not respond: no power at its input, or it is broken",
                 check: "Press the key of {$label}: do its lamps react? If not, a licensed person checks its mains and its fuse, then replaces it.",
@@ -133,9 +135,9 @@ final readonly class LightSuspects
             ),
             new Suspect(
                 code: 'lead-loose',
-                device: $unit->id,
+                device: $this->unit->id,
                 shows: $dark,
-                says: "a lead between {$label} and its {$unit->load} is loose",
+                says: "a lead between {$label} and its {$this->unit->load} is loose",
                 check: "A licensed person tightens each terminal of {$label} and of its first lamp, with the mains off.",
                 seconds: 60.0,
                 again: Suspect::STEP,

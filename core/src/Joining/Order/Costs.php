@@ -134,7 +134,7 @@ final readonly class Costs
             }
         }
         $seconds += $this->on($at, $powered) + $this->on($device, $powered);
-        // What needs no gesture and names no delay listens at once.
+        // A device without a gesture or a delay for links listens at once.
         $opens = $at->leaflet->gesture('link')?->takes() ?? ($at->leaflet->figure('linkFrom') ?? 0.0);
         $links = $device->leaflet->gesture('link')?->takes() ?? 0.0;
         ksort($powered);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Order;
 
-/** What a move takes, and what it leaves behind. */
+/** Time of a move, and the state after it. */
 final readonly class MoveCost
 {
     /**

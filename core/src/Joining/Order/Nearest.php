@@ -9,18 +9,20 @@ use EmberDusk\Joining\Task;
 /** An order for large jobs: batches as long as the search lasts, always the next that costs least from where hands are. */
 final readonly class Nearest
 {
+    public function __construct(private JoinMoves $moves) {}
+
     /** @return array{int, list<list<int>>} seconds and moves */
-    public static function for(JoinMoves $moves): array
+    public function for(): array
     {
-        $done = $moves->none();
+        $done = $this->moves->none();
         $total = 0;
         $place = '';
         $powered = [];
         $way = [];
         while (str_contains($done, '0')) {
-            $move = self::next($moves, $done, $place, $powered);
+            $move = $this->next($done, $place, $powered);
             [$place, $powered] = [$move->cost->place, $move->cost->powered];
-            $done = $moves->with($done, $move->numbers);
+            $done = $this->moves->with($done, $move->numbers);
             $total += $move->cost->seconds;
             $way[] = $move->numbers;
         }
@@ -29,14 +31,14 @@ final readonly class Nearest
     }
 
     /** @param  array<string, true>  $powered */
-    private static function next(JoinMoves $moves, string $done, string $place, array $powered): JoinMove
+    private function next(string $done, string $place, array $powered): JoinMove
     {
         $best = null;
-        foreach ($moves->free($done) as $n) {
-            if ($moves->shares($n)) {
-                $cost = $moves->costs->batch([$moves->tasks[$n]], $place, $powered);
+        foreach ($this->moves->free($done) as $n) {
+            if ($this->moves->shares($n)) {
+                $cost = $this->moves->costs->batch([$this->moves->tasks[$n]], $place, $powered);
             } else {
-                $cost = $moves->costs->single($moves->tasks[$n], $place, $powered);
+                $cost = $this->moves->costs->single($this->moves->tasks[$n], $place, $powered);
             }
             if ($cost !== null && ($best === null || $cost->seconds < $best->cost->seconds)) {
                 $best = new JoinMove([$n], $cost);
@@ -44,8 +46,8 @@ final readonly class Nearest
         }
         assert($best !== null, 'something can always come next');
 
-        if ($moves->shares($best->numbers[0])) {
-            return self::filled($moves, $best, $done, $place, $powered);
+        if ($this->moves->shares($best->numbers[0])) {
+            return $this->filled($best, $done, $place, $powered);
         }
 
         return $best;
@@ -56,23 +58,20 @@ final readonly class Nearest
      *
      * @param  array<string, true>  $powered
      */
-    private static function filled(
-        JoinMoves $moves,
-        JoinMove $batch,
-        string $done,
-        string $place,
-        array $powered,
-    ): JoinMove {
+    private function filled(JoinMove $batch, string $done, string $place, array $powered): JoinMove
+    {
         while (true) {
             $better = null;
-            foreach ($moves->free($done) as $n) {
-                $same = $moves->shares($n) && $moves->tasks[$n]->search === $moves->tasks[$batch->numbers[0]]->search;
+            foreach ($this->moves->free($done) as $n) {
+                $same =
+                    $this->moves->shares($n) &&
+                    $this->moves->tasks[$n]->search === $this->moves->tasks[$batch->numbers[0]]->search;
                 if (!$same || in_array($n, $batch->numbers, true)) {
                     continue;
                 }
                 $numbers = [...$batch->numbers, $n];
-                $cost = $moves->costs->batch(
-                    array_map(static fn(int $m): Task => $moves->tasks[$m], $numbers),
+                $cost = $this->moves->costs->batch(
+                    array_map(fn(int $m): Task => $this->moves->tasks[$m], $numbers),
                     $place,
                     $powered,
                 );

@@ -115,6 +115,6 @@ final readonly class Order
 
         $devices = count(array_filter($this->roster->units, static fn(Unit $u): bool => $u->role !== Unit::PHONE));
 
-        return ($devices <= self::EXACT ? Exact::for($moves) : null) ?? Nearest::for($moves);
+        return ($devices <= self::EXACT ? Exact::for($moves) : null) ?? (new Nearest($moves))->for();
     }
 }

@@ -14,7 +14,7 @@ final readonly class OtherSite
 {
     /**
      * @param  list<Trap>  $without
-     * @param  list<Flaw>|null  $flaws  null for those that it has
+     * @param  list<Flaw>|null  $flaws  null: the same ones
      * @param  Closure(ControlledLight): string  $says
      */
     public function __construct(public array $without, public ?array $flaws, public Closure $says) {}

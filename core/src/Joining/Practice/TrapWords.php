@@ -62,7 +62,7 @@ final readonly class TrapWords
                 $flaw->device,
             )->label()} came to nothing once, with nothing wrong: the same once more was all that it took.";
         }
-        $suspect = Flaws::suspects($roster)[$flaw->key()] ?? null;
+        $suspect = (new Flaws($roster))->suspects()[$flaw->key()] ?? null;
 
         return ucfirst($suspect->says ?? "{$flaw->code} at {$roster->unit($flaw->device)->label()}") . ': not checked.';
     }

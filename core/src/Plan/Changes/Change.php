@@ -19,7 +19,7 @@ abstract readonly class Change
     /** @throws Refusal when it cannot be done to this plan; the pointer is a field of the change */
     final public function apply(Plan $plan): Plan
     {
-        return Settled::after($plan, $this->changed($plan));
+        return (new Settled($plan, $this->changed($plan)))->after();
     }
 
     /**

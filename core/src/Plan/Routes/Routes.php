@@ -83,7 +83,7 @@ final class Routes
             }
 
             if ($this->laid($run) !== null) {
-                return Tails::reckon($this->plan, $run, $pad);
+                return (new Tails($this->plan, $run))->reckon($pad);
             }
         }
 

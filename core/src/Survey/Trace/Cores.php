@@ -10,18 +10,22 @@ final readonly class Cores
     /**
      * @param  non-empty-list<TracedLeg>  $legs
      * @param  list<int>  $heard  by end, as bits of legs
+     */
+    public function __construct(private array $legs, private array $heard) {}
+
+    /**
      * @param  list<array{Probe, bool}>  $answers
      */
-    public static function next(array $legs, array $heard, array $answers): Probe|TraceResult
+    public function next(array $answers): Probe|TraceResult
     {
-        $linkable = Tracer::linkable($legs);
+        $linkable = (new Tracer($this->legs))->linkable();
         $toned = [];
         foreach ($answers as [$probe, $tone]) {
             if ($probe->linked === $linkable) {
                 $toned[$probe->end][implode('-', $probe->cores)] = $tone;
             }
         }
-        foreach ($heard as $end => $mask) {
+        foreach ($this->heard as $end => $mask) {
             // Nothing is called sound that has not been heard.
             if (
                 $mask !== 0 &&
@@ -30,40 +34,38 @@ final readonly class Cores
                 return new Probe($mask & $linkable, $end);
             }
         }
-        $silent = self::silent($legs, $heard);
+        $silent = $this->silent();
         $broken = [];
-        foreach ($heard as $end => $mask) {
+        foreach ($this->heard as $end => $mask) {
             $leg = $mask === 0 ? $silent[$end] ?? null : self::first($mask);
-            if ($leg === null || $legs[$leg]->to === null) {
+            if ($leg === null || $this->legs[$leg]->to === null) {
                 continue;
             }
-            foreach (self::pairs($legs[$leg]->cores, $mask === 0, $toned[$end] ?? []) as $pair) {
+            foreach (self::pairs($this->legs[$leg]->cores, $mask === 0, $toned[$end] ?? []) as $pair) {
                 if (!isset($toned[$end][implode('-', $pair)])) {
                     return new Probe($linkable, $end, $pair);
                 }
             }
-            $broken[$end] = self::broken($legs[$leg]->cores, $mask === 0, $toned[$end] ?? []);
+            $broken[$end] = self::broken($this->legs[$leg]->cores, $mask === 0, $toned[$end] ?? []);
         }
 
-        return TraceResult::from($legs, $heard, $silent, $broken);
+        return TraceResult::from($this->legs, $this->heard, $silent, $broken);
     }
 
     /**
      * The leg of each silent end, where only one is left for it.
      *
-     * @param  list<TracedLeg>  $legs
-     * @param  list<int>  $heard
      * @return array<int, int> leg by end
      */
-    private static function silent(array $legs, array $heard): array
+    private function silent(): array
     {
-        $ends = array_keys($heard, 0, true);
+        $ends = array_keys($this->heard, 0, true);
         $rest = array_values(
             array_filter(
-                array_keys($legs),
-                static fn(int $leg): bool => !in_array(
+                array_keys($this->legs),
+                fn(int $leg): bool => !in_array(
                     1,
-                    array_map(static fn(int $m): int => ($m >> $leg) & 1, $heard),
+                    array_map(static fn(int $m): int => ($m >> $leg) & 1, $this->heard),
                     true,
                 ),
             ),

@@ -20,35 +20,39 @@ final readonly class Tracer
 
     private const TWO_FAULTS = 5;
 
+    /** @param  non-empty-list<TracedLeg>  $legs  at most MOST */
+    public function __construct(private array $legs) {}
+
     /**
      * The next measurement, or the result.
      *
-     * @param  non-empty-list<TracedLeg>  $legs  at most MOST
      * @param  list<array{Probe, bool}>  $answers  each probe that was asked, and whether there was a tone
      */
-    public static function next(array $legs, array $answers): Probe|TraceResult
+    public function next(array $answers): Probe|TraceResult
     {
         $ends = array_values(
-            array_filter($answers, static fn(array $a): bool => $a[0]->cores === [1, 2] && !self::full($legs, $a[0])),
+            array_filter($answers, fn(array $a): bool => $a[0]->cores === [1, 2] && !$this->full($a[0])),
         );
-        $heard = count($legs) > self::WEIGHED ? BinaryTracing::heard($legs, $ends) : self::weighed($legs, $ends);
+        $heard = count($this->legs) > self::WEIGHED ? BinaryTracing::heard($this->legs, $ends) : $this->weighed($ends);
         if ($heard instanceof Probe || $heard === null) {
-            return $heard ?? TraceResult::unclear($legs);
+            return $heard ?? TraceResult::unclear($this->legs);
         }
 
-        return Cores::next($legs, $heard, $answers);
+        return (new Cores($this->legs, $heard))->next($answers);
     }
 
     /**
-     * @param  non-empty-list<TracedLeg>  $legs
      * @param  list<array{Probe, bool}>  $answers
      * @return Probe|list<int>|null what each end hears; null when nothing fits the answers
      */
-    private static function weighed(array $legs, array $answers): Probe|array|null
+    private function weighed(array $answers): Probe|array|null
     {
         // Once something is wrong for certain, a second fault is looked for too.
-        $sound = self::fitting(Suspects::all($legs, 0), $answers) !== [];
-        $cases = self::fitting(Suspects::all($legs, $sound || count($legs) > self::TWO_FAULTS ? 1 : 2), $answers);
+        $sound = self::fitting(Suspects::all($this->legs, 0), $answers) !== [];
+        $cases = self::fitting(
+            Suspects::all($this->legs, $sound || count($this->legs) > self::TWO_FAULTS ? 1 : 2),
+            $answers,
+        );
         if ($cases === []) {
             return null;
         }
@@ -57,7 +61,7 @@ final readonly class Tracer
         }
         $last = end($answers);
 
-        return self::best($cases, count($legs), self::linkable($legs), $last === false ? 0 : $last[0]->linked);
+        return self::best($cases, count($this->legs), $this->linkable(), $last === false ? 0 : $last[0]->linked);
     }
 
     /**
@@ -130,21 +134,18 @@ final readonly class Tracer
 
     /**
      * Whether a probe belongs to the test of the cores, where every far end that is known is linked.
-     *
-     * @param  list<TracedLeg>  $legs
      */
-    private static function full(array $legs, Probe $probe): bool
+    private function full(Probe $probe): bool
     {
-        $linkable = self::linkable($legs);
+        $linkable = $this->linkable();
 
-        return count($legs) > 1 && $probe->linked === $linkable && $linkable !== ($linkable & -$linkable);
+        return count($this->legs) > 1 && $probe->linked === $linkable && $linkable !== ($linkable & -$linkable);
     }
 
-    /** @param  list<TracedLeg>  $legs */
-    public static function linkable(array $legs): int
+    public function linkable(): int
     {
         $linkable = 0;
-        foreach ($legs as $n => $leg) {
+        foreach ($this->legs as $n => $leg) {
             $linkable |= $leg->to === null ? 0 : 1 << $n;
         }
 

@@ -38,7 +38,7 @@ const at = computed(() =>
 );
 const test = computed(() => tests.value[at.value]);
 const waiting = computed(() => box.notes.value.filter((p) => p.body.place.startsWith(bench.value.run)));
-/** Refused entries and ticks of tests; a step of the timetable is told at Build. */
+/** Refused entries and ticks of tests; a step of the timetable is shown at Build. */
 const refusedHere = computed(() =>
     box.refused.value
         .filter((e) => e.kind === 'note' || (e.body as Tick).step.includes('/'))

@@ -50,7 +50,7 @@ async function copy(text: string): Promise<void> {
         () => 'Not copied: mark the text and copy it.',
     );
 }
-/** What was not accepted, with its step or the part that an entry of the log is about. */
+/** Refused ticks and entries, with their step or part. */
 const refusedTicks = computed(() =>
     box.refused.value.map((one) => {
         const { step } = one.body as Tick;

@@ -82,7 +82,7 @@ final readonly class BluetoothFamily implements Family
         $unit = $roster->unit($task->device);
 
         return [
-            ...LightSuspects::for($unit),
+            ...(new LightSuspects($unit))->for(),
             new Suspect(
                 code: 'second-phone',
                 device: $unit->id,

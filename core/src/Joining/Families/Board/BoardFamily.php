@@ -110,7 +110,7 @@ final readonly class BoardFamily implements Family
         $off = 'Switch the supply off before you move a lead.';
 
         return [
-            ...LightSuspects::for($unit),
+            ...(new LightSuspects($unit))->for(),
             ReceiverFamily::network([
                 'page' => Observation::Nothing,
                 'set' => Observation::Nothing,

@@ -197,7 +197,7 @@ final readonly class BridgeFamily implements Family
             ];
         }
 
-        return [...LightSuspects::for($light), ...$own];
+        return [...(new LightSuspects($light))->for(), ...$own];
     }
 
     public function simulated(Unit $unit, SimulatedSite $site): SimulatedDevice

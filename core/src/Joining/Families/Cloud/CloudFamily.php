@@ -97,7 +97,7 @@ final readonly class CloudFamily implements Family
         $nothing = ['give' => Observation::Nothing, 'live' => Observation::Nothing, 'accept' => Observation::Nothing];
 
         return [
-            ...LightSuspects::for($unit),
+            ...(new LightSuspects($unit))->for(),
             ReceiverFamily::network(['give' => Observation::Nothing]),
             new Suspect(
                 code: 'offline',

@@ -125,8 +125,8 @@ final readonly class MeshFamily implements Family
         $unit = $roster->unit($task->device);
 
         return [
-            ...LightSuspects::for($unit),
-            ...LightSuspects::setting($unit),
+            ...(new LightSuspects($unit))->for(),
+            ...(new LightSuspects($unit))->setting(),
             new Suspect(
                 code: 'weak-mesh',
                 device: $unit->id,

@@ -108,7 +108,7 @@ final readonly class MeshRemoteFamily implements Family
         $remote = $roster->unit($task->device);
 
         return [
-            ...LightSuspects::for($roster->unit($task->other)),
+            ...(new LightSuspects($roster->unit($task->other)))->for(),
             ...RemoteFamily::flat($remote),
             new Suspect(
                 code: 'both-at-once',

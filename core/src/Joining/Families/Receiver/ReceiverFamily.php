@@ -163,7 +163,7 @@ final readonly class ReceiverFamily implements Family
         if ($unit->role === Unit::HUB) {
             return self::entering($unit);
         }
-        $suspects = LightSuspects::for($unit);
+        $suspects = (new LightSuspects($unit))->for();
         if ($task->other !== '') {
             $suspects = [...$suspects, self::style($unit), self::leaves('the app’s key')];
         }

@@ -171,7 +171,7 @@ final readonly class TouchLinkFamily implements Family
         $remote = $roster->unit($task->device);
         $light = $roster->unit($task->other);
         $suspects = [
-            ...LightSuspects::for($light),
+            ...(new LightSuspects($light))->for(),
             ...RemoteFamily::flat($remote),
             new Suspect(
                 code: 'too-far',

@@ -313,7 +313,7 @@ final readonly class ZigbeeFamily implements Family
     public function suspects(Task $task, Roster $roster): array
     {
         $unit = $roster->unit($task->device);
-        $suspects = [...LightSuspects::for($unit), ...LightSuspects::setting($unit)];
+        $suspects = [...(new LightSuspects($unit))->for(), ...(new LightSuspects($unit))->setting()];
         if ($roster->school->trustsNew && !$unit->used) {
             $suspects[] = new Suspect(
                 code: 'old-hub',

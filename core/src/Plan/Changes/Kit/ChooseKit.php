@@ -286,7 +286,7 @@ final readonly class ChooseKit extends Change
             );
         }
         foreach ($plan->ways()->feedsOf($run) as $feed) {
-            $length = Tails::reckon($plan, $run, $feed->pad);
+            $length = (new Tails($plan, $run))->reckon($feed->pad);
             $plan = $plan->with(
                 cables: [...$plan->cables, ...self::laid($plan, $this->kit, $from, $feed->id, $length)],
                 kit: $kit,

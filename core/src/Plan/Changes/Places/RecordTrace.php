@@ -57,7 +57,7 @@ final readonly class RecordTrace extends Change
             if (TapeNotes::read($text)->site->leg($leg) === null) {
                 throw InvalidInput::at('/found', "{$place->name} has no leg “{$leg}” any more.");
             }
-            $text = TapeText::traced($text, $leg, $found);
+            $text = (new TapeText($text))->traced($leg, $found);
         }
         $before = count(TapeNotes::read($place->notes)->slips);
         if (count(TapeNotes::read($text)->slips) > $before) {

@@ -45,7 +45,9 @@ final readonly class SetLeg extends Change
             throw InvalidInput::at('/leg', "{$place->name} has no wall " . ($this->leg + 1) . '.');
         }
 
-        return ReviseNotes::for($place->id, TapeText::legOf($place->notes, $this->leg, $this->metres))->changed($plan);
+        return ReviseNotes::for($place->id, (new TapeText($place->notes))->legOf($this->leg, $this->metres))->changed(
+            $plan,
+        );
     }
 
     public function words(Plan $plan): string

@@ -70,7 +70,9 @@ final readonly class NoteMatrix extends Change
         }
         $place = $plan->place($run->place);
 
-        return ReviseNotes::for($place->id, TapeText::matrix($place->notes, $run->word, $this->matrix))->changed($plan);
+        return ReviseNotes::for($place->id, (new TapeText($place->notes))->matrix($run->word, $this->matrix))->changed(
+            $plan,
+        );
     }
 
     public function words(Plan $plan): string

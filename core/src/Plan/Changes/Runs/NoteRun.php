@@ -40,7 +40,9 @@ final readonly class NoteRun extends Change
         $run = $plan->run($this->run);
         $place = $plan->place($run->place);
         if ($this->word === RunNote::FIXED) {
-            return ReviseNotes::for($place->id, TapeText::fixed($place->notes, $run->word, $this->on))->changed($plan);
+            return ReviseNotes::for($place->id, (new TapeText($place->notes))->fixed($run->word, $this->on))->changed(
+                $plan,
+            );
         }
         $light = $run->light;
         $mounting = $run->mounting;
@@ -59,7 +61,7 @@ final readonly class NoteRun extends Change
             array_filter(RunNote::MOUNTINGS, static fn(string $m): bool => in_array($m, $mounting, true)),
         );
 
-        return ReviseNotes::for($place->id, TapeText::run($place->notes, $run->word, $mounting, $light))->changed(
+        return ReviseNotes::for($place->id, (new TapeText($place->notes))->run($run->word, $mounting, $light))->changed(
             $plan,
         );
     }

@@ -165,15 +165,13 @@ final readonly class EqualParts
         int $count,
     ): Plan {
         $share = $run->length() / $count;
-        $start = Tails::reckon($before, $run, $marks->nearest($share * $n));
-        $end = Tails::reckon($before, $run, $marks->nearest($share * ($n + 1)));
+        $start = (new Tails($before, $run))->reckon($marks->nearest($share * $n));
+        $end = (new Tails($before, $run))->reckon($marks->nearest($share * ($n + 1)));
         $pad = $end < $start - 1e-9 ? $plan->of($part)->marks()->lastPad() : 0;
 
-        return Tails::led(
-            plan: $plan,
-            run: $part,
+        return (new Tails($plan, $part))->led(
             feed: new Feed(Plan::nextId('f', $plan->feeds + $before->feeds), $part->id, $pad),
-            kit: Tails::kit($before, $run),
+            kit: (new Tails($before, $run))->kit(),
             length: min($start, $end),
         );
     }

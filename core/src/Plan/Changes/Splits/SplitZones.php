@@ -46,8 +46,8 @@ final readonly class SplitZones extends Change
         }
         $old = $plan->supplies[$run->supply ?? ''];
         $id = Plan::nextId('s', $plan->supplies);
-        $kit = Tails::kit($plan, $run);
-        $length = static fn(int $at): float => Tails::reckon($plan, $run, $at);
+        $kit = (new Tails($plan, $run))->kit();
+        $length = static fn(int $at): float => (new Tails($plan, $run))->reckon($at);
         $lengths = ['first' => $length(0), 'last' => $length($marks->lastPad())];
         $after = $plan->with(
             supplies: $plan->supplies + [$id => $old->as($id)],
@@ -58,11 +58,11 @@ final readonly class SplitZones extends Change
         $taken = $after->feeds;
         if ($second === []) {
             $feed = new Feed(Plan::nextId('f', $taken), $run->id, $marks->lastPad());
-            $after = Tails::led(plan: $after, run: $run, feed: $feed, kit: $kit, length: $lengths['last'], from: $id);
+            $after = (new Tails($after, $run))->led(feed: $feed, kit: $kit, length: $lengths['last'], from: $id);
         }
         if (count($second) === count($plan->ways()->feedsOf($run))) {
             $feed = new Feed(Plan::nextId('f', $after->feeds), $run->id, 0);
-            $after = Tails::led(plan: $after, run: $run, feed: $feed, kit: $kit, length: $lengths['first']);
+            $after = (new Tails($after, $run))->led(feed: $feed, kit: $kit, length: $lengths['first']);
         }
 
         return EqualParts::remembered($after, $split->adding($id));

@@ -41,7 +41,7 @@ final readonly class AddFeed extends Change
             }
         }
 
-        return Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
+        return (new Tails($plan, $run))->lay(new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
     }
 
     public function words(Plan $plan): string

@@ -47,7 +47,7 @@ final readonly class FeedPattern extends Change
             throw InvalidInput::at('/pattern', $run->name() . ' is fed there already.');
         }
         foreach ($missing as $pad) {
-            $plan = Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
+            $plan = (new Tails($plan, $run))->lay(new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
         }
 
         return $plan;

@@ -55,7 +55,7 @@ final readonly class SetFeeds extends Change
         $old = $plan->ways()->feedsOf($run);
         foreach ($pads as $pad) {
             if (array_filter($old, static fn(Feed $f): bool => $f->pad === $pad) === []) {
-                $plan = Tails::lay($plan, $run, new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
+                $plan = (new Tails($plan, $run))->lay(new Feed(Plan::nextId('f', $plan->feeds), $run->id, $pad));
             }
         }
         $kept = array_filter(

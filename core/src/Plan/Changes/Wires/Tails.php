@@ -19,23 +19,25 @@ final readonly class Tails
     /** Run ends that are within so many metres are one place to a cable (the seam's distance, docs/model.md 6). */
     private const NEAR = 1.0;
 
+    public function __construct(private Plan $plan, private Run $run) {}
+
     /**
      * Metres of cable to a pad: the shortest way along the run from a feed that has a cable, by that cable's route.
      * In a loop whose ends meet the way leads across the seam as well.
      */
-    public static function reckon(Plan $plan, Run $run, int $pad): float
+    public function reckon(int $pad): float
     {
-        $marks = $plan->of($run)->cutMarks();
+        $marks = $this->plan->of($this->run)->cutMarks();
         $best = INF;
-        $apart = $plan->of($run)->endsApart();
-        foreach ($plan->ways()->feedsOf($run) as $feed) {
-            $cable = $plan->ways()->cableTo($feed->id);
+        $apart = $this->plan->of($this->run)->endsApart();
+        foreach ($this->plan->ways()->feedsOf($this->run) as $feed) {
+            $cable = $this->plan->ways()->cableTo($feed->id);
             if ($cable === null || $marks === null) {
                 continue;
             }
             $along = abs($marks->position($pad) - $marks->position($feed->pad));
             if ($apart !== null && $apart <= self::NEAR) {
-                $along = min($along, $run->length() - $along + $apart);
+                $along = min($along, $this->run->length() - $along + $apart);
             }
             $best = min($best, $cable->length + $along);
         }
@@ -47,22 +49,16 @@ final readonly class Tails
     }
 
     /** The plan with a tail to a feed, of the kind that the run's other tails have; none when they have none. */
-    public static function lay(Plan $plan, Run $run, Feed $feed): Plan
+    public function lay(Feed $feed): Plan
     {
-        return self::led(
-            plan: $plan,
-            run: $run,
-            feed: $feed,
-            kit: self::kit($plan, $run),
-            length: self::reckon($plan, $run, $feed->pad),
-        );
+        return $this->led(feed: $feed, kit: $this->kit(), length: $this->reckon($feed->pad));
     }
 
     /** The kind of cable that leads to the feeds of a run; null where none does. */
-    public static function kit(Plan $plan, Run $run): ?string
+    public function kit(): ?string
     {
-        foreach ($plan->ways()->feedsOf($run) as $other) {
-            $cable = $plan->ways()->cableTo($other->id);
+        foreach ($this->plan->ways()->feedsOf($this->run) as $other) {
+            $cable = $this->plan->ways()->cableTo($other->id);
             if ($cable !== null) {
                 return $cable->kit;
             }
@@ -72,16 +68,11 @@ final readonly class Tails
     }
 
     /** The plan with a feed and its tail, from where the run's tails begin or from a unit that is named. */
-    public static function led(
-        Plan $plan,
-        Run $run,
-        Feed $feed,
-        ?string $kit,
-        float $length,
-        ?string $from = null,
-    ): Plan {
+    public function led(Feed $feed, ?string $kit, float $length, ?string $from = null): Plan
+    {
+        $plan = $this->plan;
         $plan = $plan->with(feeds: [$feed->id => $feed] + $plan->feeds);
-        $from ??= $plan->ways()->origin($run);
+        $from ??= $plan->ways()->origin($this->run);
         if ($kit === null || $from === null) {
             return $plan;
         }
