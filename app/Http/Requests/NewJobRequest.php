@@ -62,7 +62,7 @@ final class NewJobRequest extends FormRequest
             'run' => ['required_with:length', 'nullable', 'string', 'max:24'],
             'length' => ['nullable', 'numeric', 'min:0.05', 'max:500'],
             'meets' => ['nullable', 'boolean'],
-            'battery' => ['required_if:power,battery', 'nullable', 'string', 'max:60'],
+            'battery' => ['required_if:power,battery,key', 'nullable', 'string', 'max:60'],
             'kind' => ['nullable', Rule::enum(StatedKind::class)],
             'power' => ['nullable', Rule::enum(StatedPower::class)],
             'across' => ['required_if:kind,matrix', 'nullable', 'integer', 'min:1', 'max:' . PixelMatrix::MOST],

@@ -14,6 +14,7 @@ use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\Site\Box;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Outlet;
+use EmberDusk\Survey\Site\SignalWire;
 use EmberDusk\Survey\Slip;
 use EmberDusk\Survey\TapeSheet;
 
@@ -82,6 +83,10 @@ final readonly class SheetPicture
                 ...array_map(
                     static fn(Battery $b): Spot => self::spot($b->spot->name, 'battery', $b->spot->where, $at),
                     $sheet->site->batteries,
+                ),
+                ...array_map(
+                    static fn(SignalWire $s): Spot => self::spot($s->spot->name, 'signal', $s->spot->where, $at),
+                    $sheet->site->signals,
                 ),
             ],
             legs: array_map(

@@ -16,7 +16,7 @@ final readonly class Spot implements View
     /** @param  list<float>  $at */
     public function __construct(
         public string $name,
-        #[Field(oneOf: ['outlet', 'spur', 'box', 'battery'])] public string $kind,
+        #[Field(oneOf: ['outlet', 'spur', 'box', 'battery', 'signal'])] public string $kind,
         public string $where,
         #[Field(of: Field::NUMBERS)] public array $at,
     ) {}

@@ -263,13 +263,15 @@ final readonly class SurveyScreen
     private static function battery(Battery $b): string
     {
         return sprintf(
-            '%d of %g V%s, %g V%s%s',
+            '%d of %g V%s, %g V%s%s%s%s',
             $b->blocks,
             $b->blockVolts,
             $b->rows > 1 ? " in {$b->rows} rows" : '',
             $b->volts(),
-            $b->ampHours === null ? '' : sprintf(', %g Ah', $b->rows * $b->ampHours),
+            $b->holds() === null ? '' : sprintf(', %g Ah', $b->holds()),
             $b->wants === null ? '' : sprintf(', lights need %g V', $b->wants),
+            $b->fitted ? ', there already' : '',
+            $b->keyed ? ', live with the key only' : '',
         );
     }
 

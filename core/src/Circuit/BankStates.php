@@ -105,7 +105,7 @@ final readonly class BankStates
     /** Hours until its usable ampere-hours are taken; null while nothing on it is solved. */
     public static function runTime(Plan $plan, string $bank, float $amps): ?Figure
     {
-        $hold = $plan->supply($bank)->ampHours ?? null;
+        $hold = $plan->power()->ampHours($bank);
         $block = $plan->block($bank);
         if ($hold === null || $block === null || $amps <= 0) {
             return null;
@@ -118,7 +118,7 @@ final readonly class BankStates
             decimals: 1,
             formula: 'C * u / I',
             inputs: [
-                new Input('C', 'capacity of the bank', $hold, 'Ah', path: "shelf.{$bank}.ampHours"),
+                new Input('C', 'capacity of the bank', $hold, 'Ah', path: self::path($plan, $bank)),
                 new Input('u', 'usable share', $block->usable, '', path: "shelf.{$bank}.usable"),
                 new Input('I', 'amps on average', $amps, 'A', path: "solver.supplies.{$bank}.amps"),
             ],
@@ -135,7 +135,7 @@ final readonly class BankStates
 
     private function idling(): ?Figure
     {
-        $hold = $this->plan->supply($this->bank)->ampHours ?? null;
+        $hold = $this->plan->power()->ampHours($this->bank);
         $block = $this->plan->block($this->bank);
         if ($hold === null || $block === null) {
             return null;
@@ -177,7 +177,7 @@ final readonly class BankStates
             decimals: 0,
             formula: 'C * u / (' . Input::sum($inputs) . ') / 24',
             inputs: [
-                new Input('C', 'capacity of the bank', $hold, 'Ah', path: "shelf.{$this->bank}.ampHours"),
+                new Input('C', 'capacity of the bank', $hold, 'Ah', path: self::path($this->plan, $this->bank)),
                 new Input('u', 'usable share', $block->usable, '', path: "shelf.{$this->bank}.usable"),
                 ...$inputs,
             ],
@@ -220,6 +220,14 @@ final readonly class BankStates
         }
 
         return $amps;
+    }
+
+    /** Where the ampere hours are from. */
+    private static function path(Plan $plan, string $bank): string
+    {
+        $battery = $plan->power()->surveyed($bank);
+
+        return $battery?->holds() === null ? "shelf.{$bank}.ampHours" : "notes: battery {$battery->spot->name}";
     }
 
     private static function word(string $state): string

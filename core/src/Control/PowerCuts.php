@@ -34,6 +34,9 @@ final readonly class PowerCuts
 
     private function outlet(string $supply): ?string
     {
+        if ($this->plan->power()->surveyed($supply)?->keyed === true) {
+            return 'the key';
+        }
         $stands = $this->plan->supplies[$supply]->stands ?? null;
         if ($stands === null) {
             return null;

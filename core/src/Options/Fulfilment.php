@@ -21,6 +21,7 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Changes\Kit\SetItem;
+use EmberDusk\Plan\Changes\Kit\SetOwned;
 use EmberDusk\Plan\Changes\Runs\SetCap;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
@@ -205,6 +206,12 @@ final readonly class Fulfilment
             if ($requirement->cap < 1) {
                 $changes[] = SetCap::payload(run: $part->id, cap: $requirement->cap);
             }
+        }
+        $fitted = $this->power->fitted();
+        if ($fitted !== null && $this->power->battery !== null) {
+            $blocks = $this->power->battery->blocks * $this->power->battery->rows;
+            $id = $fitted->entry->id();
+            $changes[] = SetOwned::payload(kit: $id, count: max($blocks, $plan->owned[$id]->count ?? 0));
         }
         if ($this->hub !== null) {
             $changes[] = ChooseKit::payload(run: null, kit: $this->hub->entry->id());

@@ -32,7 +32,14 @@ final readonly class OptionPower
         public ?KitSnapshot $bank,
         public ?KitSnapshot $fuse,
         public float $overload,
+        public ?Battery $battery = null,
     ) {}
+
+    /** The block of a bank that is there already, and so is not bought; null where it is bought. */
+    public function fitted(): ?KitSnapshot
+    {
+        return $this->battery?->fitted === true ? $this->bank ?? $this->supply : null;
+    }
 
     /**
      * @param  float  $watts  that the supply is sized for
@@ -104,6 +111,10 @@ final readonly class OptionPower
                 $shelf->ofKind('battery'),
                 BatteryBlock::class,
                 static fn(BatteryBlock $b): bool => abs($b->volts - $battery->blockVolts) < 1e-9,
+                // Of one that is there already the kind that is most like it.
+                static fn(BatteryBlock $b): array => $battery->fitted && $battery->ampHours !== null
+                    ? [abs($b->ampHours - $battery->ampHours)]
+                    : [],
             ) ??
             throw new NoSolution(
                 sprintf('No block of %g V is on the shelf, as the bank has.', $battery->blockVolts),
@@ -118,7 +129,7 @@ final readonly class OptionPower
                 $bank->volts($bank->tap)->charging,
             );
 
-            return new self($block, null, $fuse, self::amps($fuse));
+            return new self($block, null, $fuse, self::amps($fuse), $battery);
         }
         [$lowest, $charging] = [$bank->volts()->lowest, $bank->volts()->charging];
         $converter =
@@ -153,6 +164,7 @@ final readonly class OptionPower
             $block,
             $fuse,
             max(self::amps($fuse), $entry instanceof Converter ? $entry->supply(1, 1)->overloadAmps : 0.0),
+            $battery,
         );
     }
 

@@ -10,6 +10,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\DataLead;
+use EmberDusk\Plan\Routes\SignalLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
 use LogicException;
@@ -105,6 +106,9 @@ final readonly class PartsList
                 );
             }
             $fixings->addRun($run);
+            foreach (SignalLead::at($plan, $run) as $lead) {
+                self::signal($plan, $uses, $wanted, $lead);
+            }
         }
         $runs = [];
         foreach ($plan->runs as $run) {
@@ -244,6 +248,29 @@ final readonly class PartsList
             unit: 'piece',
             why: "in {$name}{$for}",
             runs: $runs,
+        );
+    }
+
+    private static function signal(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted, SignalLead $lead): void
+    {
+        $why = "{$lead->signal} wire of the vehicle to " . strtoupper($lead->unit);
+        $wanted->add(
+            kit: $lead->metres === null ? null : $uses->dataWire(1),
+            group: 'Cable',
+            count: ($lead->metres ?? 0.0) + 2 * self::SLACK,
+            unit: 'm',
+            why: $why .
+                ($lead->metres === null ? ' is not measured' : ", {$plan->terms->say($lead->metres)} and slack"),
+            runs: [$lead->run->id],
+        );
+        self::joints(
+            plan: $plan,
+            uses: $uses,
+            wanted: $wanted,
+            joint: $uses->joint(),
+            count: Joints::ofTail(1),
+            why: $why,
+            runs: [$lead->run->id],
         );
     }
 

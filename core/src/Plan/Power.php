@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Kit\Control;
+use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\TapeNotes;
 
 /** Power sources of the devices of a plan: mains, batteries, a vehicle, a cell. */
@@ -25,7 +26,7 @@ final readonly class Power
             return Source::Mains;
         }
         if ($this->plan->block($unit->id) !== null || $this->plan->converter($unit->id) !== null) {
-            return Source::Battery;
+            return $this->surveyed($unit->id)?->keyed === true ? Source::Vehicle : Source::Battery;
         }
         foreach (
             TapeNotes::read($this->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->outlets
@@ -37,6 +38,41 @@ final readonly class Power
         }
 
         return Source::Mains;
+    }
+
+    /** The battery of the notes that a bank, or the bank of a converter, is: at its spot, else the first with such blocks for a run on it. */
+    public function surveyed(string $supply): ?Battery
+    {
+        $bank = $this->plan->supplies[$supply]->bank ?? $supply;
+        $block = $this->plan->block($bank);
+        if ($block === null) {
+            return null;
+        }
+        $spot = $this->plan->supplies[$bank]->stands?->spot;
+        $found = [];
+        foreach ($this->plan->runs as $run) {
+            if (in_array($run->supply, [$supply, $bank], true)) {
+                $found = [...$found, ...SurveyedBanks::for($this->plan, $run)];
+            }
+        }
+        foreach ($found as [, $battery]) {
+            if ($battery->spot->name === $spot) {
+                return $battery;
+            }
+        }
+        foreach ($found as [, $battery]) {
+            if (abs($battery->blockVolts - $block->volts) < 1e-9) {
+                return $battery;
+            }
+        }
+
+        return null;
+    }
+
+    /** Ampere hours of a bank: as noted where it stands, else those of its blocks. */
+    public function ampHours(string $bank): ?float
+    {
+        return $this->surveyed($bank)?->holds() ?? $this->plan->supply($bank)?->ampHours;
     }
 
     /** @return list<Source> power sources of the supplies, modules and panels, each once; mains of a job without any */

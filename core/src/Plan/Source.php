@@ -12,7 +12,7 @@ enum Source: string
     /** A bank of the job, straight or through a converter. */
     case Battery = 'battery';
 
-    /** An outlet that is live with the key only. */
+    /** An outlet or a battery that is live with the key only. */
     case Vehicle = 'vehicle';
 
     /** Its own cell, as in a remote. */

@@ -8,6 +8,7 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Formats\Record\CheckedRecord;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\Record;
+use EmberDusk\Survey\Site\SignalWire;
 
 /** A trigger of a scene, a show or switching off: clock, sun, presence, key press, vehicle wire. */
 final readonly class Trigger implements CheckedRecord
@@ -40,7 +41,7 @@ final readonly class Trigger implements CheckedRecord
     public const TIMED = [self::CLOCK, self::SUNRISE, self::SUNSET];
 
     /** Wires of a vehicle. */
-    public const SIGNALS = ['key', 'brake', 'left', 'right'];
+    public const SIGNALS = SignalWire::NAMES;
 
     /** It plays nothing: everything goes out. */
     public const NOTHING = 'off';

@@ -6,6 +6,7 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Parts\Fixings;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\SignalLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\BenchSettings;
 use EmberDusk\Rates\Joints;
@@ -153,6 +154,7 @@ final readonly class RunSteps
             $this->at,
         );
         $made = $this->list->joints($run, $joints, $fixed);
+        $wired = $this->signals($run, $made);
         $last = $this->list->addFor(
             of: $run,
             kind: Work::Second,
@@ -162,7 +164,7 @@ final readonly class RunSteps
             people: 1,
             tools: ['meter'],
             caution: 'At both-end feeds lift one at a time and compare.',
-            after: [$made],
+            after: $wired,
         );
         $last = $this->batteries->proved($run, $last);
         if ($making->seal === 'glue') {
@@ -201,6 +203,36 @@ final readonly class RunSteps
                 people: 1,
                 tools: [],
                 after: [$last],
+            );
+        }
+
+        return $last;
+    }
+
+    /**
+     * Signals of a vehicle: each is found by meter, then laid and joined.
+     *
+     * @return non-empty-list<string> steps before the second test
+     */
+    private function signals(Run $run, string $after): array
+    {
+        $last = [$after];
+        foreach (SignalLead::at($this->plan, $run) as $lead) {
+            $where = trim(($lead->noted->spot->where ?? '') . ' ');
+            $find = $lead->noted?->found === true ? '' : 'find it with the meter, ';
+            $last[] = $this->list->add(
+                kind: Work::Item,
+                of: "signal-{$lead->signal}",
+                place: $this->plan->places[$run->place]->name ?? '',
+                title: ucfirst($lead->signal) . " wire: {$find}lay it to " . strtoupper($lead->unit),
+                why: ($where === '' ? '' : ucfirst($where) . '. ') .
+                    'Live only while its signal lasts: try each of the four signals on it. A wrong wire may work something else.',
+                units: 1.0,
+                people: 2,
+                tools: ['meter', 'cutter', 'labels'],
+                caution: 'Battery minus off before a wire is opened. Never cut or load a lamp, brake or airbag wire: tap it through a small fuse. ' .
+                    'Local rules decide.',
+                after: [$after],
             );
         }
 

@@ -39,7 +39,9 @@ final readonly class StatedNotes
         $lines[] = match ($this->power) {
             StatedPower::Outlet => 'outlet P1',
             StatedPower::Mains => 'spur P1',
-            StatedPower::Battery => "battery E1, {$this->battery}",
+            StatedPower::Battery => "battery E1, {$this->battery}" .
+                ($this->kind === StatedKind::Vehicle ? ', fitted' : ''),
+            StatedPower::Key => "battery E1, {$this->battery}, fitted, key",
         };
         foreach (TapeNotes::read(implode("\n", $lines))->slips as $slip) {
             throw InvalidInput::at('/battery', $slip->message);

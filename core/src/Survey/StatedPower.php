@@ -10,4 +10,7 @@ enum StatedPower: string
     case Outlet = 'outlet';
     case Mains = 'mains';
     case Battery = 'battery';
+
+    /** Live with the key of a vehicle only. */
+    case Key = 'key';
 }

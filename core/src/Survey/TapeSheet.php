@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
+use EmberDusk\Survey\Site\NamedSpot;
+use EmberDusk\Survey\Site\SignalWire;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Copies;
 
@@ -17,7 +19,7 @@ final readonly class TapeSheet
      * @param  list<Opening>  $openings
      * @param  array<string, RunPath>  $runs  by the run's word
      * @param  list<Climb>  $climbs
-     * @param  array<string, Point|null>  $spots  where outlets, boxes and batteries are, by name; null inside the room
+     * @param  array<string, Point|null>  $spots  where outlets, boxes, batteries and signals are, by name; null inside the room
      * @param  list<Leg>  $legs
      * @param  string  $system  of the lengths as written
      * @param  list<Slip>  $slips
@@ -82,7 +84,8 @@ final readonly class TapeSheet
         }
 
         $spots = [];
-        foreach ($site->spots() as $spot) {
+        $signals = array_map(static fn(SignalWire $s): NamedSpot => $s->spot, $site->signals);
+        foreach ([...$site->spots(), ...$signals] as $spot) {
             $from = $spot->leg !== null ? $starts[$spot->leg] ?? null : null;
             $spots[$spot->name] = $from?->go(
                 $legs[(int) $spot->leg]->climbs ? 0.0 : $spot->at,

@@ -7,6 +7,7 @@ namespace EmberDusk\Bench\Tests;
 use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\SignalLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\IncompletePlan;
 
@@ -24,7 +25,26 @@ final readonly class TestCards
 
     private const MAINS = 'Extra-low volts only: mains terminals are for a licensed person, and local rules decide. Never connect strip to mains.';
 
+    /** How each signal of a vehicle is given. */
+    private const GIVEN = [
+        'key' => 'turn the key on',
+        'brake' => 'press the brake',
+        'left' => 'indicate left',
+        'right' => 'indicate right',
+    ];
+
     public function __construct(private Plan $plan, private Run $run) {}
+
+    /** @return list<string> each signal of the vehicle, then all one at a time */
+    private function signals(): array
+    {
+        $keys = array_map(
+            static fn(SignalLead $l): string => "signal-{$l->signal}",
+            SignalLead::at($this->plan, $this->run),
+        );
+
+        return $keys === [] ? [] : [...$keys, 'signals'];
+    }
 
     /** @return list<string> tests of a step, in their order */
     public function keys(string $step): array
@@ -54,9 +74,7 @@ final readonly class TestCards
             'readings',
             ...count($this->plan->ways()->feedsOf($this->run)) > 1 ? ['feeds'] : [],
             'flicker',
-            ...$this->plan->power()->onBattery($this->run) && in_array('moving', $this->run->mounting, true)
-                ? ['signals']
-                : [],
+            ...$this->signals(),
             'soak',
         ];
     }
@@ -181,6 +199,14 @@ final readonly class TestCards
                 see: 'Steady, and no steps in the change.',
                 otherwise: 'Flicker low down: a load below the least, or a slow dimming frequency. At full only: supply or joint gives way.',
                 caution: 'Never flash more than three times a second near people, and never near rotating machines.',
+            ),
+            'signal-key', 'signal-brake', 'signal-left', 'signal-right' => self::card(
+                title: substr($key, 7) . ' signal',
+                do: 'Give the signal in the vehicle: ' . self::GIVEN[substr($key, 7)] . '.',
+                see: 'What was planned for it starts, and ends with it.',
+                otherwise: 'Nothing: the wrong wire, or its fuse. Something else starts: two inputs are swapped.',
+                caution: 'Parked, the brake on. Vehicles keep legal lamp colours and never flash them on the road.',
+                by: 'the vehicle',
             ),
             'signals' => self::card(
                 title: 'signal wires, one at a time',

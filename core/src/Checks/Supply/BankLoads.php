@@ -49,10 +49,11 @@ final readonly class BankLoads extends Check
         if ($bank === null || $amps <= round($bank->ratedAmps, 4)) {
             return [];
         }
+        $hold = $job->plan->power()->ampHours($unit->id);
 
         return [
             $this->rule('bank-amps')->finding(
-                severity: $amps > ($bank->ampHours ?? INF) ? Severity::Stop : Severity::Watch,
+                severity: $amps > ($hold ?? INF) ? Severity::Stop : Severity::Watch,
                 place: $job->placeOf($unit->id),
                 title: sprintf(
                     '%s: %.1f A drawn, rated %.1f A continuous',
@@ -60,11 +61,11 @@ final readonly class BankLoads extends Check
                     $amps,
                     $bank->ratedAmps,
                 ),
-                detail: ($bank->ampHours === null
+                detail: ($hold === null
                     ? 'The faster a bank is emptied, the less it gives. '
                     : sprintf(
                         'At that current its %g Ah last less than five hours: the faster a bank is emptied, the less it gives. ',
-                        $bank->ampHours,
+                        $hold,
                     )) . 'Choose a larger bank, or less light.',
                 number: $amps,
                 limit: $bank->ratedAmps,

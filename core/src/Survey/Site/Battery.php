@@ -12,7 +12,8 @@ use EmberDusk\Values\Copies;
 
 /**
  * A bank of equal blocks: so many in series, so many such rows in parallel. Volts, ampere hours of one row; whether blocks of
- * other volts are in the row too, whether it is taken out to be charged.
+ * other volts are in the row too, whether it is taken out to be charged, whether it is there already, as in a vehicle, and
+ * whether its feed is live with the key only.
  */
 final readonly class Battery
 {
@@ -30,6 +31,8 @@ final readonly class Battery
         public ?float $wants,
         public bool $mixed = false,
         public bool $elsewhere = false,
+        public bool $fitted = false,
+        public bool $keyed = false,
     ) {}
 
     /** The same, with the light wanting these volts of it. */
@@ -38,13 +41,19 @@ final readonly class Battery
         return $this->withChanged(wants: $volts);
     }
 
+    /** Ampere hours of all rows; null where they are not noted. */
+    public function holds(): ?float
+    {
+        return $this->ampHours === null ? null : $this->rows * $this->ampHours;
+    }
+
     public function volts(): float
     {
         return $this->blocks * $this->blockVolts;
     }
 
     /**
-     * Reads `E1 [where] [at LENGTH], 6 of 8 V {, 2 rows | 200 Ah | want 12 V | charged elsewhere}`.
+     * Reads `E1 [where] [at LENGTH], 6 of 8 V {, 2 rows | 200 Ah | want 12 V | charged elsewhere | fitted | key}`.
      *
      * @param  list<Leg>  $legs  walls written before it
      *
@@ -57,7 +66,7 @@ final readonly class Battery
         $volts = 0.0;
         $rows = 1;
         $ampHours = $wants = null;
-        $mixed = $elsewhere = false;
+        $mixed = $elsewhere = $fitted = $keyed = false;
         while (($word = $clause->attribute()) !== null) {
             if ($word->is('want')) {
                 $wants = $clause->quantity(
@@ -75,11 +84,17 @@ final readonly class Battery
 
                 continue;
             }
+            if ($word->is('fitted', 'key')) {
+                $fitted = $fitted || $word->is('fitted');
+                $keyed = $keyed || $word->is('key');
+
+                continue;
+            }
             if (preg_match('/^\d/', $word->text) !== 1) {
                 throw $clause->unknown(
                     $word,
                     'a battery',
-                    ['want', 'charged'],
+                    ['want', 'charged', 'fitted', 'key'],
                     ', blocks such as “3 of 8 V”, “2 rows” or “200 Ah”',
                 );
             }
@@ -133,6 +148,8 @@ final readonly class Battery
             wants: $wants,
             mixed: $mixed,
             elsewhere: $elsewhere,
+            fitted: $fitted,
+            keyed: $keyed,
         );
     }
 }

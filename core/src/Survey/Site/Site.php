@@ -21,6 +21,7 @@ final readonly class Site
      * @param  list<Present>  $present existing things
      * @param  int  $bundled  loaded cables that are together in its largest bundle
      * @param  bool  $said whether lengths are stated, not measured
+     * @param  list<SignalWire>  $signals  of a vehicle
      */
     public function __construct(
         public ?int $floor = null,
@@ -36,6 +37,7 @@ final readonly class Site
         public array $present = [],
         public bool $said = false,
         public int $bundled = 1,
+        public array $signals = [],
     ) {}
 
     public function leg(string $name): ?CableLeg

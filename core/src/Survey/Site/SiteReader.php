@@ -25,6 +25,7 @@ final class SiteReader
         'spur',
         'box',
         'battery',
+        'signal',
         'leg',
         'wifi',
         'hub',
@@ -55,6 +56,9 @@ final class SiteReader
 
     /** @var list<Battery> */
     private array $batteries = [];
+
+    /** @var list<SignalWire> */
+    private array $signals = [];
 
     /** @var list<CableLeg> */
     private array $legs = [];
@@ -89,6 +93,7 @@ final class SiteReader
             'spur' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, true), $clause)),
             'box' => ($this->boxes[] = $this->named(Box::read($clause, $lengths, $legs), $clause)),
             'battery' => ($this->batteries[] = $this->named(Battery::read($clause, $lengths, $legs), $clause)),
+            'signal' => ($this->signals[] = $this->named(SignalWire::read($clause, $lengths, $legs), $clause)),
             'leg' => ($this->legs[] = $this->leg(CableLeg::read($clause, $lengths), $clause)),
             'wifi' => ($this->radios[] = Radio::read($clause, Radio::WIFI)),
             'hub' => ($this->radios[] = Radio::read($clause, Radio::HUB)),
@@ -119,6 +124,7 @@ final class SiteReader
             present: $this->present,
             said: $this->said,
             bundled: $this->bundled,
+            signals: $this->signals,
         );
     }
 
@@ -147,12 +153,12 @@ final class SiteReader
     }
 
     /**
-     * @template T of Outlet|Box|Battery
+     * @template T of Outlet|Box|Battery|SignalWire
      *
      * @param  T  $item
      * @return T
      */
-    private function named(Outlet|Box|Battery $item, Clause $clause): Outlet|Box|Battery
+    private function named(Outlet|Box|Battery|SignalWire $item, Clause $clause): Outlet|Box|Battery|SignalWire
     {
         $this->once($item->spot->word, $clause);
 

@@ -68,11 +68,20 @@ const POWERS = [
     { key: 'mains', words: 'the mains' },
     { key: 'battery', words: 'a battery' },
 ] as const;
+/** A vehicle has no mains, and its battery is there already. */
+const VEHICLE_POWERS = [
+    { key: 'battery', words: 'its battery' },
+    { key: 'key', words: 'its battery, live with the key only' },
+] as const;
+const powers = computed(() => (form.kind === 'vehicle' ? VEHICLE_POWERS : POWERS));
+const onBattery = computed(() => form.power === 'battery' || form.power === 'key');
 const kind = computed(() => KINDS.find((k) => k.key === form.kind)!);
 function chooseKind(key: string): void {
     form.kind = key;
     // Usual values, until another is chosen.
-    form.power = key === 'vehicle' ? 'battery' : form.power;
+    if (!powers.value.some((p) => p.key === form.power)) {
+        form.power = powers.value[0].key;
+    }
     form.meets = key === 'room' && form.meets;
 }
 /** With measured walls, or with a stated length. */
@@ -82,7 +91,7 @@ function beginJob(): void {
         ...data,
         ...(taped.value ? { run: '', length: '', power: '', kind: '' } : {}),
         run: taped.value ? '' : data.run || kind.value.run,
-        battery: !taped.value && data.power === 'battery' ? data.battery || '1 of 12 V' : '',
+        battery: !taped.value && onBattery.value ? data.battery || '1 of 12 V' : '',
         ...(data.kind === 'matrix' ? {} : { across: '', down: '' }),
     })).post('/jobs');
 }
@@ -317,18 +326,18 @@ useKeys(() => [
                 >
                 <fieldset class="flex flex-wrap items-center gap-x-5 gap-y-1">
                     <legend class="mb-1">Power from</legend>
-                    <label v-for="one in POWERS" :key="one.key" class="flex items-center gap-2"
+                    <label v-for="one in powers" :key="one.key" class="flex items-center gap-2"
                         ><input v-model="form.power" type="radio" :value="one.key" class="accent-ember" />{{
                             one.words
                         }}</label
                     >
                     <input
-                        v-if="form.power === 'battery'"
+                        v-if="onBattery"
                         v-model="form.battery"
                         maxlength="60"
                         class="fig field !w-40"
                         aria-label="Battery blocks"
-                        placeholder="1 of 12 V"
+                        :placeholder="form.kind === 'vehicle' ? '1 of 12 V, 60 Ah' : '1 of 12 V'"
                     />
                 </fieldset>
                 <p v-if="form.errors.battery" role="alert" class="text-stop">{{ form.errors.battery }}</p>

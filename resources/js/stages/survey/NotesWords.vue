@@ -35,7 +35,11 @@ const WORDS: [string, string][] = [
     ],
     [
         'battery E1, 3 of 8 V, 2 rows, 165 Ah, want 12 V',
-        'blocks in series, rows in parallel, what the light needs; charged elsewhere',
+        'blocks in series, rows in parallel, what the light needs; charged elsewhere; fitted: there already; key: live with the key only',
+    ],
+    [
+        'signal brake under the seat at 0.40, found',
+        'wire of a vehicle: key, brake, left or right; found once the meter has shown which one it is',
     ],
     ['now 4 tubes, take out', 'what lights the place now; or “, stay”'],
     ['trim skirting 3.20', 'trim to remove before the work and refit after it'],

@@ -134,15 +134,15 @@ function arrow(climb: Sheet['climbs'][number]): string {
                     :data-spot="spot.name"
                 >
                     <rect
-                        x="-17"
+                        :x="spot.kind === 'signal' ? -24 : -17"
                         y="-12"
-                        width="34"
+                        :width="spot.kind === 'signal' ? 48 : 34"
                         height="24"
                         :rx="spot.kind === 'outlet' || spot.kind === 'spur' ? 12 : 3"
                         fill="var(--sheet)"
                         stroke="var(--ink)"
                         stroke-width="1.5"
-                        :stroke-dasharray="spot.kind === 'spur' ? '4 2' : undefined"
+                        :stroke-dasharray="spot.kind === 'spur' || spot.kind === 'signal' ? '4 2' : undefined"
                     />
                     <path
                         v-if="spot.kind === 'battery'"

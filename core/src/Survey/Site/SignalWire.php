@@ -1,0 +1,40 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Survey\Site;
+
+use EmberDusk\Survey\Clause;
+use EmberDusk\Survey\Leg;
+use EmberDusk\Survey\SlipFound;
+use EmberDusk\Survey\TapeLengths;
+
+/** A wire of a vehicle that is live for as long as its signal lasts; found once a meter has shown which one it is. */
+final readonly class SignalWire
+{
+    public const NAMES = ['key', 'brake', 'left', 'right'];
+
+    public function __construct(public NamedSpot $spot, public bool $found) {}
+
+    /**
+     * Reads `brake [where] [at LENGTH] {, found}`.
+     *
+     * @param  list<Leg>  $legs  walls written before it
+     *
+     * @throws SlipFound
+     */
+    public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
+    {
+        $name = $clause->peek();
+        $spot = NamedSpot::read($clause, $lengths, $legs);
+        if (!in_array($spot->name, self::NAMES, true)) {
+            throw new SlipFound($clause->slip($name, 'A signal is one of ' . implode(', ', self::NAMES) . '.'));
+        }
+        $found = false;
+        while (($word = $clause->attribute()) !== null) {
+            $found = $word->is('found') ? true : throw $clause->unknown($word, 'a signal', ['found']);
+        }
+
+        return new self($spot, $found);
+    }
+}
