@@ -65,6 +65,76 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('Other items 1');
     }
 
+    /** A vehicle: its battery is there and live with the key, its signals start what lights up, and nothing is of the mains. */
+    public function test_a_trike_goes_from_its_key_to_its_signal_wires(): void
+    {
+        $this->signIn();
+        $this->press('n');
+        $this->find('[role=dialog] input')->sendKeys('Bread trike');
+        $this->click(fn() => $this->radio('measure the walls later'));
+        $this->click(fn() => $this->button('a vehicle'));
+        $this->dontSee('the mains');
+        $this->click(fn() => $this->radio('live with the key only'));
+        $this->find('[placeholder="5.20"]')->sendKeys('1,2');
+        $this->find('[aria-label="Battery blocks"]')->sendKeys('1 of 12 V, 40 Ah');
+        $this->assertAccessible('a job on a vehicle');
+        $this->click(fn() => $this->button('Choose the kit'));
+        $this->click(fn() => $this->button('moving colours'));
+        $this->click(fn() => $this->button('a phone'));
+        $this->click(fn() => $this->button('accent light'));
+        $this->see('Pixel board for vehicles');
+        $this->click(fn() => $this->button('Choose B'));
+        $this->dontSee('Rail lacks');
+        $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
+        $this->change($job, [
+            'kind' => 'ReviseNotes',
+            'place' => 'place1',
+            'text' =>
+                "said\nstart\n1.200 rail\nbattery E1 at 0.1, 1 of 12 V, 40 Ah, fitted, key\nbox B1 at 1.1, 20x20x8, sealed\n" .
+                "signal brake under the seat at 0.40, found\nsignal left at 0.80\nrun rail, moving",
+        ]);
+        $this->change($job, [
+            'kind' => 'PlaceDevice',
+            'device' => 'c1',
+            'stands' => ['place' => 'place1', 'spot' => 'B1'],
+        ]);
+        $this->open("/jobs/{$job}/survey");
+        $this->see('under the seat');
+        $this->see('live with the key only');
+        $this->assertAccessible('signals of a vehicle in the notes');
+        $this->change($job, [
+            'kind' => 'SetScene',
+            'scene' => null,
+            'name' => 'Glow',
+            'levels' => [['of' => 'rail', 'duties' => [0.4, 0, 0]]],
+        ]);
+        foreach (['brake', 'left'] as $by) {
+            $this->change($job, [
+                'kind' => 'SetTrigger',
+                'trigger' => null,
+                'by' => $by,
+                'on' => '',
+                'days' => [],
+                'minutes' => 0,
+                'plays' => 'e1',
+                'priority' => 3,
+                'after' => 0,
+            ]);
+        }
+        $this->open("/jobs/{$job}/parts");
+        $this->click(
+            fn() => $this->find('main')->findElement(WebDriverBy::xpath("//*[normalize-space(text())='for 3 things']")),
+        );
+        $this->see('brake wire of the vehicle to C1, 1.00 m');
+        // There already: nobody buys it.
+        $this->dontSee('Deep-cycle block');
+        $this->open("/jobs/{$job}/build");
+        $this->see('Brake wire: lay it to C1');
+        $this->see('Left wire: find it with the meter, lay it to C1');
+        $this->open("/jobs/{$job}/bench");
+        $this->see('Brake signal');
+    }
+
     private function radio(string $label): \Facebook\WebDriver\Remote\RemoteWebElement
     {
         return $this->browser()->driver->findElement(

@@ -148,7 +148,7 @@ final readonly class Fulfilment
             cores: $cores,
             amps: ($watts * $requirement->cap) / $requirement->volts,
         );
-        $board = $of->pixels !== null ? self::board($choice, $shelf, $of->volts) : null;
+        $board = $of->pixels !== null ? self::board($choice, $shelf, $requirement->control, $of->volts) : null;
 
         return new self(
             strip: $strip,
@@ -315,14 +315,37 @@ final readonly class Fulfilment
             );
     }
 
-    /** A board for the data of pixels; none where the shelf has none, the client's own then. */
-    private static function board(Choice $choice, ShelfSource $shelf, float $volts): ?KitSnapshot
+    /**
+     * A board for the data of pixels; none where the shelf has none at all, the client's own then.
+     *
+     * @throws NoSolution where those of the shelf have another way of control, or are for other volts
+     */
+    private static function board(Choice $choice, ShelfSource $shelf, string $control, float $volts): ?KitSnapshot
     {
-        return $choice->least(
-            $shelf->ofKind('board'),
+        $boards = $shelf->ofKind('board');
+        $board = $choice->least(
+            $boards,
             Controller::class,
-            static fn(Controller $c): bool => $c->pixels?->trial === false && InputRange::takes($c, $volts),
+            static fn(Controller $c): bool => $c->pixels?->trial === false &&
+                $c->family === $control &&
+                InputRange::takes($c, $volts),
         );
+        if ($board === null && $boards !== []) {
+            $ways = [];
+            foreach (array_column($boards, 'entry') as $entry) {
+                if ($entry instanceof Controller && InputRange::takes($entry, $volts)) {
+                    $ways[$entry->family] = Facts::way($entry->family);
+                }
+            }
+            throw new NoSolution(
+                sprintf('No pixel board on the shelf is for %s at %g V.', Facts::way($control), $volts) .
+                    ($ways === [] ? '' : ' There is one for ' . implode(', ', $ways) . '.'),
+                '',
+                ['kind' => 'board', 'inputMost' => sprintf('%g', $volts)],
+            );
+        }
+
+        return $board;
     }
 
     private static function hub(Plan $plan, Requirement $requirement, ShelfSource $shelf, Choice $choice): ?KitSnapshot

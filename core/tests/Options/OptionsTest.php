@@ -90,7 +90,7 @@ final class OptionsTest extends TestCase
                 'place' => 'room',
                 'text' => "start end\n{$metres} cove",
             ]);
-            [$card] = self::cards($plan, ['volts' => 5.0, 'colour' => 'pixels']);
+            [$card] = self::cards($plan, ['volts' => 5.0, 'colour' => 'pixels', 'control' => 'wifi']);
             self::assertNull($card['refused'], $metres);
             $plan = Demo::with(
                 $plan,

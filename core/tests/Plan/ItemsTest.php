@@ -128,7 +128,11 @@ final class ItemsTest extends TestCase
             'light' => 'room',
             'colour' => $colour,
             'controllers' => 0,
-            'control' => $source === 'set' ? 'rf' : 'zigbee',
+            'control' => match (true) {
+                $source === 'set' => 'rf',
+                $colour === 'pixels' => 'wifi',
+                default => 'zigbee',
+            },
             'source' => $source,
             'cap' => 1,
         ];

@@ -25,6 +25,7 @@ use EmberDusk\Survey\Slip;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Values\NoSolution;
 use PHPUnit\Framework\TestCase;
 
 /** A vehicle: its battery is there already and may be live with the key only; its signal wires are found, laid and tried. */
@@ -101,6 +102,30 @@ final class VehicleTest extends TestCase
             $block = $plan->supplies[(string) $plan->run($run->id)->supply]->kit;
             self::assertSame($owned, $plan->owned[$block]->count ?? null);
         }
+    }
+
+    /** A board answers to one way of control: another is refused, with the ways that there are. */
+    public function test_a_board_is_chosen_by_its_way_of_control(): void
+    {
+        $plan = Demo::with(Demo::plan(), [
+            'kind' => 'ReviseNotes',
+            'place' => array_key_first(Demo::plan()->places),
+            'text' => "start\n2 rail\noutlet P1 at 0.1",
+        ]);
+        $run = array_values(array_filter($plan->runs, static fn($r): bool => $r->word === 'rail'))[0];
+        $board = static function (string $control, float $volts) use ($plan, $run): string {
+            $wants = new Requirement('o1', $run->id, $volts, 'mood', 'pixels', 1, $control, 'shelf');
+            try {
+                return Fulfilment::for($plan, $run, $wants, Demo::shelf())->board?->entry->id() ?? '';
+            } catch (NoSolution $refused) {
+                return $refused->getMessage();
+            }
+        };
+        self::assertSame(['board-signals', 'board-screw'], [$board('bluetooth', 12.0), $board('wifi', 12.0)]);
+        self::assertSame(
+            'No pixel board on the shelf is for Bluetooth at 24 V. There is one for Wi-Fi.',
+            $board('bluetooth', 24.0),
+        );
     }
 
     /** 0.6 m along the wall and 0.9 m, with 0.3 m to work with, heights unknown. */
