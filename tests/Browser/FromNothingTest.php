@@ -135,6 +135,39 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('Brake signal');
     }
 
+    /** Six sections of pixels, each with its own kit, on one board and one supply in one action. */
+    public function test_six_sections_of_pixels_share_one_board(): void
+    {
+        $this->signIn();
+        $this->press('n');
+        $this->find('[role=dialog] input')->sendKeys('Reed ring');
+        $this->find('[placeholder="Lecture room"]')->sendKeys('Deck');
+        $this->click(fn() => $this->button('Start the survey'));
+        $this->see('Reed ring');
+        $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
+        $this->change($job, [
+            'kind' => 'ReviseNotes',
+            'place' => 'place1',
+            'text' =>
+                "start gate\n1.0 one\nright 0.8 two\nright 0.7 three\nleft 0.6 four\n0.5 five\n0.4 six\noutlet P1 at 0.1\ndry",
+        ]);
+        foreach (['one', 'two', 'three', 'four', 'five', 'six'] as $run) {
+            foreach (['pixels-24-rgb', 'supply-24-60', 'board-screw', 'cable-3x15'] as $kit) {
+                $this->change($job, ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $kit]);
+            }
+        }
+        $this->open("/jobs/{$job}/kit");
+        $this->press('k');
+        $this->click(fn() => $this->find('[role=tab]:nth-child(2)'));
+        $this->see('6 runs of Deck on C');
+        $this->assertAccessible('one board for all runs of a place');
+        $this->click(fn() => $this->button('6 runs of Deck on C'));
+        $this->dontSee('6 runs of Deck on C');
+        $this->open("/jobs/{$job}/wire");
+        $this->find('[data-feed]');
+        $this->see('One');
+    }
+
     private function radio(string $label): \Facebook\WebDriver\Remote\RemoteWebElement
     {
         return $this->browser()->driver->findElement(

@@ -11,6 +11,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Facts;
 use EmberDusk\Kit\Strip;
+use EmberDusk\Options\SharedUnit;
 use EmberDusk\Plan\Owned;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
@@ -244,6 +245,9 @@ final readonly class KitScreen
             facts: $this->chosenFacts($kit),
             share: $share,
             options: $options,
+            together: $hand && $slot === 'controller'
+                ? SharedUnit::for($this->state->plan, $run, $this->state->shelf)
+                : null,
         );
     }
 

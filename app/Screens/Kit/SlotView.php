@@ -7,6 +7,7 @@ namespace App\Screens\Kit;
 use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Values\Fix;
 
 /** A slot of the kit with its options. */
 final readonly class SlotView implements View
@@ -17,6 +18,7 @@ final readonly class SlotView implements View
      * @param  list<string>  $facts
      * @param  list<Option>  $options
      * @param  list<ShareOption>  $share
+     * @param  Fix|null  $together  all alike runs of the place on one unit
      */
     public function __construct(
         public string $slot,
@@ -27,5 +29,6 @@ final readonly class SlotView implements View
         #[Field(of: Option::class)] public array $options,
         #[Field(of: ShareOption::class)] public array $share,
         public bool $optional,
+        public ?Fix $together = null,
     ) {}
 }

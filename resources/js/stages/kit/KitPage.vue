@@ -7,7 +7,8 @@ import OptionTable from './OptionTable.vue';
 import ItemsBox from './ItemsBox.vue';
 import OwnedBox from './OwnedBox.vue';
 import SeverityMark from '@/ui/SeverityMark.vue';
-import { provideScreen } from '@/lib/screen';
+import { provideScreen, type Payload } from '@/lib/screen';
+import FixButton from '@/ui/FixButton.vue';
 import FitBar from './FitBar.vue';
 import KitChain from './KitChain.vue';
 import type { Answer, Slot } from '@/types/generated/responses';
@@ -181,6 +182,9 @@ function step(event: KeyboardEvent): void {
                             <button type="button" class="act" @click="change({ kind: 'RemoveHub' })">
                                 Remove {{ slot.name }}
                             </button>
+                        </p>
+                        <p v-if="slot.together" class="border-b border-rule2 py-2">
+                            <FixButton :fix="slot.together" @mend="(fix) => change(fix.change as Payload)" />
                         </p>
                         <p v-if="slot.share.length" class="flex flex-wrap gap-x-5 gap-y-1 border-b border-rule2 py-2">
                             <button
