@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Options;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
-use EmberDusk\Checks\Controller\InputRange;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Control;
 use EmberDusk\Kit\Controller;
@@ -148,7 +147,7 @@ final readonly class Fulfilment
             cores: $cores,
             amps: ($watts * $requirement->cap) / $requirement->volts,
         );
-        $board = $of->pixels !== null ? self::board($choice, $shelf, $requirement->control, $of->volts) : null;
+        $board = $of->pixels !== null ? BoardChoice::for($choice, $shelf, $requirement->control, $of->volts) : null;
 
         return new self(
             strip: $strip,
@@ -313,39 +312,6 @@ final readonly class Fulfilment
                     'totalAmps' => sprintf('%.1f', ($strip->wattsPerMetre() * $metres) / $requirement->volts),
                 ],
             );
-    }
-
-    /**
-     * A board for the data of pixels; none where the shelf has none at all, the client's own then.
-     *
-     * @throws NoSolution where those of the shelf have another way of control, or are for other volts
-     */
-    private static function board(Choice $choice, ShelfSource $shelf, string $control, float $volts): ?KitSnapshot
-    {
-        $boards = $shelf->ofKind('board');
-        $board = $choice->least(
-            $boards,
-            Controller::class,
-            static fn(Controller $c): bool => $c->pixels?->trial === false &&
-                $c->family === $control &&
-                InputRange::takes($c, $volts),
-        );
-        if ($board === null && $boards !== []) {
-            $ways = [];
-            foreach (array_column($boards, 'entry') as $entry) {
-                if ($entry instanceof Controller && InputRange::takes($entry, $volts)) {
-                    $ways[$entry->family] = Facts::way($entry->family);
-                }
-            }
-            throw new NoSolution(
-                sprintf('No pixel board on the shelf is for %s at %g V.', Facts::way($control), $volts) .
-                    ($ways === [] ? '' : ' There is one for ' . implode(', ', $ways) . '.'),
-                '',
-                ['kind' => 'board', 'inputMost' => sprintf('%g', $volts)],
-            );
-        }
-
-        return $board;
     }
 
     private static function hub(Plan $plan, Requirement $requirement, ShelfSource $shelf, Choice $choice): ?KitSnapshot

@@ -5,8 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Plan\Changes\Catalogue;
+use EmberDusk\Plan\Feed;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Tests\Demo;
@@ -113,6 +115,39 @@ final class SplitsTest extends TestCase
         self::assertSame($plan->controllers['c1']->kit, $plan->controllers[$second->controller ?? '']->kit);
         self::assertSame('s1', $plan->ways()->cableTo($second->controller ?? '')?->from);
         self::assertSame($second->controller, $plan->ways()->cableTo($plan->ways()->feedsOf($second)[0]->id)?->from);
+    }
+
+    /** Another run has taken the ids of both feeds meanwhile: each gets a free one, and its own cable. */
+    public function test_a_run_put_back_together_keeps_its_feeds_apart(): void
+    {
+        $plan = self::applied(self::job(), ['kind' => 'SetFeeds', 'run' => 'cove', 'shares' => [0.0, 1.0]]);
+        $ids = array_keys($plan->feeds);
+        $whole = count($ids);
+        $plan = self::applied($plan, ['kind' => 'SplitController', 'run' => 'cove']);
+        // The parts are fed anew.
+        $feeds = $cables = [];
+        foreach ($plan->feeds as $id => $feed) {
+            $feeds["f9{$id}"] = new Feed("f9{$id}", $feed->run, $feed->pad);
+        }
+        foreach ($plan->cables as $id => $cable) {
+            $to = isset($plan->feeds[$cable->to]) ? "f9{$cable->to}" : $cable->to;
+            $cables[$id] = $cable->like($id, $cable->from, $to);
+        }
+        $plan = $plan->with(feeds: $feeds, cables: $cables);
+        $place = $plan->places[$plan->run('cove')->place];
+        $plan = self::applied($plan, [
+            'kind' => 'ReviseNotes',
+            'place' => $place->id,
+            'text' => str_replace(' cove', ' cove and rail', $place->notes),
+        ]);
+        $plan = self::applied($plan, ['kind' => 'ChooseKit', 'run' => 'rail', 'kit' => $plan->run('cove')->strip]);
+        $plan = self::applied($plan, ['kind' => 'SetFeeds', 'run' => 'rail', 'shares' => [0.0, 1.0]]);
+        self::assertNotSame([], array_intersect($ids, array_keys($plan->feeds)), 'they have the ids');
+        $back = self::applied($plan, ['kind' => 'BackTogether', 'run' => 'cove']);
+        self::assertCount($whole, $back->ways()->feedsOf($back->run('cove')));
+        self::assertCount(2, $back->ways()->feedsOf($back->run('rail')));
+        $ends = array_map(static fn(LaidCable $c): string => $c->to, $back->cables);
+        self::assertSame(array_unique($ends), $ends);
     }
 
     public function test_a_repeater_has_its_own_supply_at_the_cut(): void

@@ -139,10 +139,10 @@ final readonly class RejoinRun extends Change
         foreach ($splices as $splice) {
             $met += [$splice->id => $splice];
         }
-        $named = $laid = [];
+        $named = $fed = $laid = [];
         foreach ($feeds as $feed) {
-            $id = isset($plan->feeds[$feed->id]) ? Plan::nextId('f', $plan->feeds + $named) : $feed->id;
-            $named[$feed->id] = new Feed($id, $run->id, $feed->pad);
+            $id = isset(($plan->feeds + $fed)[$feed->id]) ? Plan::nextId('f', $plan->feeds + $fed) : $feed->id;
+            $named[$feed->id] = $fed[$id] = new Feed($id, $run->id, $feed->pad);
         }
         $origin = $plan->ways()->origin($run) ?? '';
         foreach ($cables as $cable) {
@@ -150,15 +150,12 @@ final readonly class RejoinRun extends Change
             if (isset($plan->splices[$to]) && $plan->ways()->cableTo($to) !== null) {
                 continue;
             }
-            $id = isset($plan->cables[$cable->id]) ? Plan::nextId('k', $plan->cables + $laid) : $cable->id;
+            $taken = $plan->cables + $laid;
+            $id = isset($taken[$cable->id]) ? Plan::nextId('k', $taken) : $cable->id;
             $from = isset($met[$cable->from]) ? $cable->from : $origin;
             if ($from !== '') {
                 $laid[$id] = $cable->like($id, $from, $to);
             }
-        }
-        $fed = [];
-        foreach ($named as $feed) {
-            $fed[$feed->id] = $feed;
         }
 
         return $plan->with(feeds: $fed + $plan->feeds, cables: $laid + $plan->cables, splices: $met, kit: $kit);
