@@ -12,8 +12,8 @@ use EmberDusk\Values\Range;
 /** Temperature of the air around a supply, °C: that of its place, warmer in a box (common practice, no source). */
 final readonly class AirTemperature implements Quantity
 {
-    /** Kelvin above the air of the place, by the air of the box. */
-    private const IN_BOX = ['sealed' => 20.0, 'vented' => 10.0, 'open' => 0.0, '' => 10.0];
+    /** Kelvin above the air of the place, by the air of the box; where it is not noted, Survey asks for it. */
+    private const IN_BOX = ['sealed' => 20.0, 'vented' => 10.0, 'open' => 0.0, '' => 0.0];
 
     public function code(): string
     {
@@ -28,7 +28,7 @@ final readonly class AirTemperature implements Quantity
     public function rule(): string
     {
         return 'the air around a supply is no warmer than it carries its full load in; without a figure 40 °C; ' .
-            '20 K warmer in a sealed box, 10 K in a vented one and in one of which nothing is noted';
+            '20 K warmer in a sealed box, 10 K in a vented one';
     }
 
     public function unit(): string
