@@ -126,7 +126,7 @@ final class FromNothingTest extends BrowserTestCase
             fn() => $this->find('main')->findElement(WebDriverBy::xpath("//*[normalize-space(text())='for 3 things']")),
         );
         $this->see('brake wire of the vehicle to C1, 1.00 m');
-        // There already: nobody buys it.
+        // It is there already and not bought.
         $this->dontSee('Deep-cycle block');
         $this->open("/jobs/{$job}/build");
         $this->see('Brake wire: lay it to C1');

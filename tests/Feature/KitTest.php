@@ -46,7 +46,7 @@ final class KitTest extends TestCase
         $slot = self::controllerSlot($kit, 'band');
         self::assertSame(['Pixel board', 'board-screw', []], [$slot['label'], $slot['chosen'], $slot['share']]);
         self::assertSame(['2 outputs of 1024 pixels', '10 A through it', '5-24 V'], array_slice($slot['facts'], 0, 3));
-        self::assertSame(['board-screw', 'board-trial'], array_column($slot['options'], 'id'));
+        self::assertSame(['board-screw', 'board-signals', 'board-trial'], array_column($slot['options'], 'id'));
         self::assertStringContainsString('data lead', $slot['options'][0]['verdict']);
         self::assertSame('C6 is not rated for 24 V', $slot['options'][1]['verdict']);
         $cove = $this->answer($this->getJson("/jobs/{$job->id}/state?stage=kit&open=cove"))['desk']['kit'];

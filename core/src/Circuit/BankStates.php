@@ -222,7 +222,7 @@ final readonly class BankStates
         return $amps;
     }
 
-    /** Where the ampere hours are from. */
+    /** Origin of the ampere hours. */
     private static function path(Plan $plan, string $bank): string
     {
         $battery = $plan->power()->surveyed($bank);

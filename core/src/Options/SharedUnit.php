@@ -77,7 +77,7 @@ final readonly class SharedUnit
         );
     }
 
-    /** @return list<Run> of the same place and kind of strip, each with a controller of its own that nobody has pinned */
+    /** @return list<Run> of the same place and kind of strip, each with its own controller that is not pinned */
     private function alike(string $unit): array
     {
         $strip = $this->plan->strip($this->run->strip);

@@ -124,7 +124,7 @@ final class SplitsTest extends TestCase
         $ids = array_keys($plan->feeds);
         $whole = count($ids);
         $plan = self::applied($plan, ['kind' => 'SplitController', 'run' => 'cove']);
-        // The parts are fed anew.
+        // The parts have other feeds.
         $feeds = $cables = [];
         foreach ($plan->feeds as $id => $feed) {
             $feeds["f9{$id}"] = new Feed("f9{$id}", $feed->run, $feed->pad);

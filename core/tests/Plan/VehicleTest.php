@@ -79,7 +79,7 @@ final class VehicleTest extends TestCase
             BankStates::runTime($plan, 's1', 2.0)?->value,
             1e-9,
         );
-        // Two rows of it, and a battery whose notes say nothing.
+        // Two rows of it, and a battery without ampere hours in the notes.
         $rows = self::trike(notes: str_replace('40 Ah', '2 rows, 40 Ah', self::NOTES));
         self::assertSame(80.0, $rows->power()->ampHours('s1'));
         $silent = self::trike(notes: str_replace(', 40 Ah', '', self::NOTES));

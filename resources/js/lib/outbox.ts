@@ -170,7 +170,7 @@ export async function sendUnsent(): Promise<void> {
     }
     sending = true;
     clearTimeout(timer);
-    /** Addresses that failed for now, and those that refused a batch: entries go there one by one. */
+    /** Addresses without an answer for now, and addresses with a refused batch: entries go there one by one. */
     const held = new Set<string>();
     const inTurn = new Set<string>();
     try {

@@ -203,7 +203,7 @@ final readonly class TestCards
             'signal-key', 'signal-brake', 'signal-left', 'signal-right' => self::card(
                 title: substr($key, 7) . ' signal',
                 do: 'Give the signal in the vehicle: ' . self::GIVEN[substr($key, 7)] . '.',
-                see: 'What was planned for it starts, and ends with it.',
+                see: 'The planned scene or show starts with it and ends with it.',
                 otherwise: 'Nothing: the wrong wire, or its fuse. Something else starts: two inputs are swapped.',
                 caution: 'Parked, the brake on. Vehicles keep legal lamp colours and never flash them on the road.',
                 by: 'the vehicle',
