@@ -304,6 +304,13 @@ final class LessonHands
         ];
         $again = [[40.0, 'tap', 'h1', 'kind c1'], [45.0, 'press', 'c1', 'TEACH'], [47.0, 'tap', 'h1', 'swipe c1']];
         $entered = [[1.0, 'tap', 'h1', 'enter'], ...$bound];
+        yield 'late-list' => [
+            'late-list',
+            self::joined(),
+            [...self::joined(), ...Bench::presses('c1', 'SET', 7, 35.0)],
+            'had joined, and this reset took it out',
+            [30.0, 50.0],
+        ];
         yield 'other-network' => [
             'other-network',
             [[0.0, 'mended', 'phone', 'other-network|yes'], ...$entered],

@@ -56,7 +56,7 @@ final readonly class Turning
             return new self($best[1], $best[2] . self::notReset($attempt, $site, $unmet));
         }
 
-        return self::slip($attempt, $unmet) ?? self::undone($attempt, $unmet);
+        return self::slip($attempt, $unmet) ?? (self::resetAgain($site, $unmet) ?? self::undone($attempt, $unmet));
     }
 
     /**
@@ -194,6 +194,33 @@ final readonly class Turning
         foreach (MiscountedPresses::of($attempt) as $slip) {
             if ($slip->nothing && isset($about[$slip->device])) {
                 return new self($slip->at, $slip->words);
+            }
+        }
+
+        return null;
+    }
+
+    /**
+     * A device that had joined and was reset afterwards.
+     *
+     * @param  list<ControlledLight>  $unmet
+     */
+    private static function resetAgain(SimulatedSite $site, array $unmet): ?self
+    {
+        foreach ($unmet as $want) {
+            foreach (array_filter([$want->light, $want->control], $site->roster->has(...)) as $id) {
+                $device = $site->device($id);
+                foreach ($device->took() as [$at, $gesture]) {
+                    $had = in_array('joined', $device->shown(0.0, $at), true);
+                    if ($gesture === 'reset' && $had && !in_array('joined', $device->shown($at, INF), true)) {
+                        return new self(
+                            $at,
+                            "{$site->roster->unit(
+                                $id,
+                            )->called()} had joined, and this reset took it out of the network again.",
+                        );
+                    }
+                }
             }
         }
 
