@@ -187,7 +187,9 @@ final class InstallSteps
                 units: $metres,
                 people: 1,
                 tools: ['cutter', 'labels'],
-                caution: 'Set the ladder on firm ground, with a second person to hold it.',
+                caution: $of instanceof Run && in_array('moving', $of->mounting, true)
+                    ? 'Parked and held. Keep leads clear of wheels, chains and hinges, and guard them where they pass through metal.'
+                    : 'Set the ladder on firm ground, with a second person to hold it.',
                 after: $after,
             );
             $this->laid += array_fill_keys(array_keys($new), $step);

@@ -53,7 +53,9 @@ final class VehicleTest extends TestCase
         $plan = $job->plan();
         $box = new Standing('room', 'B1');
 
-        return $plan->put('controllers', 'c1', $plan->controllers['c1']->standing($box));
+        $moving = $plan->run('r1')->described(TapeNotes::read($notes)->site->runs['r1'] ?? null);
+
+        return $plan->put('controllers', 'c1', $plan->controllers['c1']->standing($box))->put('runs', 'r1', $moving);
     }
 
     public function test_what_is_live_with_the_key_is_said_so_at_each_step(): void
@@ -154,6 +156,7 @@ final class VehicleTest extends TestCase
         self::assertSame('Brake wire: lay it to C1', $titles['item-signal-brake']->title);
         self::assertSame('Left wire: find it with the meter, lay it to C1', $titles['item-signal-left']->title);
         self::assertContains('item-signal-left', $titles['second-r1']->after);
+        self::assertStringNotContainsString('ladder', $titles['cables-r1']->caution);
         $tests = array_map(static fn(BenchTest $t): string => $t->id, Tests::for($plan));
         self::assertSame(
             ['second-r1/signal-brake', 'second-r1/signal-left', 'second-r1/signals'],
