@@ -188,7 +188,7 @@ final class InstallSteps
                 people: 1,
                 tools: ['cutter', 'labels'],
                 caution: $of instanceof Run && in_array('moving', $of->mounting, true)
-                    ? 'Parked and held. Keep leads clear of wheels, chains and hinges, and guard them where they pass through metal.'
+                    ? 'Parked and held. Keep leads clear of wheels, chain and hinges, and guard them where they pass through metal.'
                     : 'Set the ladder on firm ground, with a second person to hold it.',
                 after: $after,
             );
