@@ -12,10 +12,7 @@ final class FromNothingTest extends BrowserTestCase
 {
     public function test_a_cart_on_batteries_goes_from_a_name_to_its_light(): void
     {
-        $this->signIn();
-        $this->press('n');
-        $this->find('[role=dialog] input')->sendKeys('Kiln cart');
-        $this->click(fn() => $this->radio('measure the walls later'));
+        $this->begin('Kiln cart');
         $this->find('[placeholder="5.20"]')->sendKeys('3,4');
         $this->click(fn() => $this->button('a vehicle'));
         $this->find('[aria-label="Battery blocks"]')->sendKeys('3 of 8 V');
@@ -44,10 +41,7 @@ final class FromNothingTest extends BrowserTestCase
     /** Three answers instead of a table of parts: the options that suit, with the remote that was asked for. */
     public function test_three_answers_lead_to_the_options_that_suit(): void
     {
-        $this->signIn();
-        $this->press('n');
-        $this->find('[role=dialog] input')->sendKeys('Hall shelf');
-        $this->click(fn() => $this->radio('measure the walls later'));
+        $this->begin('Hall shelf');
         $this->click(fn() => $this->button('a shelf'));
         $this->find('[placeholder="5.20"]')->sendKeys('3');
         $this->click(fn() => $this->button('Choose the kit'));
@@ -68,10 +62,7 @@ final class FromNothingTest extends BrowserTestCase
     /** A vehicle: its battery is there and live with the key, its signals start what lights up, and nothing is of the mains. */
     public function test_a_trike_goes_from_its_key_to_its_signal_wires(): void
     {
-        $this->signIn();
-        $this->press('n');
-        $this->find('[role=dialog] input')->sendKeys('Bread trike');
-        $this->click(fn() => $this->radio('measure the walls later'));
+        $this->begin('Bread trike');
         $this->click(fn() => $this->button('a vehicle'));
         $this->dontSee('the mains');
         $this->click(fn() => $this->radio('live with the key only'));
@@ -166,6 +157,15 @@ final class FromNothingTest extends BrowserTestCase
         $this->open("/jobs/{$job}/wire");
         $this->find('[data-feed]');
         $this->see('One');
+    }
+
+    /** The dialog of a new job whose walls are measured later. */
+    private function begin(string $name): void
+    {
+        $this->signIn();
+        $this->press('n');
+        $this->find('[role=dialog] input')->sendKeys($name);
+        $this->click(fn() => $this->radio('measure the walls later'));
     }
 
     private function radio(string $label): \Facebook\WebDriver\Remote\RemoteWebElement

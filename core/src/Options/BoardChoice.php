@@ -22,17 +22,16 @@ final readonly class BoardChoice
     public static function for(Choice $choice, ShelfSource $shelf, string $control, float $volts): ?KitSnapshot
     {
         $boards = $shelf->ofKind('board');
+        $fits = static fn(Controller $c): bool => $c->pixels?->trial === false && InputRange::takes($c, $volts);
         $board = $choice->least(
             $boards,
             Controller::class,
-            static fn(Controller $c): bool => $c->pixels?->trial === false &&
-                $c->family === $control &&
-                InputRange::takes($c, $volts),
+            static fn(Controller $c): bool => $c->family === $control && $fits($c),
         );
         if ($board === null && $boards !== []) {
             $ways = [];
             foreach (array_column($boards, 'entry') as $entry) {
-                if ($entry instanceof Controller && InputRange::takes($entry, $volts)) {
+                if ($entry instanceof Controller && $fits($entry)) {
                     $ways[$entry->family] = Facts::way($entry->family);
                 }
             }

@@ -119,8 +119,9 @@ final readonly class SharedUnit
         }
         if ($controller->pixels !== null) {
             $outputs = count(DataOutput::needed($plan, $unit));
+            $amps = $plan->ways()->boardAmps($unit);
 
-            return $outputs > 0 && $outputs <= $controller->pixels->count;
+            return $outputs > 0 && $outputs <= $controller->pixels->count && $amps <= $controller->totalAmps;
         }
         $load = ControllerLoad::for($plan, $unit);
 

@@ -107,7 +107,15 @@ final readonly class PartsList
             }
             $fixings->addRun($run);
             foreach (SignalLead::at($plan, $run) as $lead) {
-                self::signal($plan, $uses, $wanted, $lead);
+                self::thin(
+                    plan: $plan,
+                    uses: $uses,
+                    wanted: $wanted,
+                    why: "{$lead->signal} wire of the vehicle to " . strtoupper($lead->unit),
+                    cores: 1,
+                    metres: $lead->metres,
+                    run: $run,
+                );
             }
         }
         $runs = [];
@@ -128,7 +136,15 @@ final readonly class PartsList
             );
         }
         foreach (DataLead::separate($plan) as $lead) {
-            self::data($plan, $uses, $wanted, $lead);
+            self::thin(
+                plan: $plan,
+                uses: $uses,
+                wanted: $wanted,
+                why: "data from {$lead->begins()} to {$lead->to->name()}",
+                cores: $lead->wires($plan),
+                metres: $lead->metres,
+                run: $lead->to,
+            );
         }
         UnitParts::add($plan, $uses, $wanted);
 
@@ -251,49 +267,36 @@ final readonly class PartsList
         );
     }
 
-    private static function signal(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted, SignalLead $lead): void
-    {
-        $why = "{$lead->signal} wire of the vehicle to " . strtoupper($lead->unit);
+    /**
+     * A lead that carries next to no current, with a joint at each end of its cores.
+     *
+     * @param  float|null  $metres  null until it is measured
+     */
+    private static function thin(
+        Plan $plan,
+        FirstForPurpose $uses,
+        PartsDemand $wanted,
+        string $why,
+        int $cores,
+        ?float $metres,
+        Run $run,
+    ): void {
         $wanted->add(
-            kit: $lead->metres === null ? null : $uses->dataWire(1),
+            kit: $metres === null ? null : $uses->dataWire($cores),
             group: 'Cable',
-            count: ($lead->metres ?? 0.0) + 2 * self::SLACK,
+            count: ($metres ?? 0.0) + 2 * self::SLACK,
             unit: 'm',
-            why: $why .
-                ($lead->metres === null ? ' is not measured' : ", {$plan->terms->say($lead->metres)} and slack"),
-            runs: [$lead->run->id],
+            why: $why . ($metres === null ? ' is not measured' : ", {$plan->terms->say($metres)} and slack"),
+            runs: [$run->id],
         );
         self::joints(
             plan: $plan,
             uses: $uses,
             wanted: $wanted,
             joint: $uses->joint(),
-            count: Joints::ofTail(1),
+            count: Joints::ofTail($cores),
             why: $why,
-            runs: [$lead->run->id],
-        );
-    }
-
-    private static function data(Plan $plan, FirstForPurpose $uses, PartsDemand $wanted, DataLead $lead): void
-    {
-        $why = "data from {$lead->begins()} to {$lead->to->name()}";
-        $wanted->add(
-            kit: $lead->metres === null ? null : $uses->dataWire($lead->wires($plan)),
-            group: 'Cable',
-            count: ($lead->metres ?? 0.0) + 2 * self::SLACK,
-            unit: 'm',
-            why: $why .
-                ($lead->metres === null ? ' is not measured' : ", {$plan->terms->say($lead->metres)} and slack"),
-            runs: [$lead->to->id],
-        );
-        self::joints(
-            plan: $plan,
-            uses: $uses,
-            wanted: $wanted,
-            joint: $uses->joint(),
-            count: Joints::ofTail($lead->wires($plan)),
-            why: $why,
-            runs: [$lead->to->id],
+            runs: [$run->id],
         );
     }
 

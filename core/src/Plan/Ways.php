@@ -77,7 +77,7 @@ final class Ways
     }
 
     /** Amps of the pixels on a board by their label. */
-    private function boardAmps(string $board): float
+    public function boardAmps(string $board): float
     {
         $runs = array_filter($this->plan->runs, static fn(Run $r): bool => $r->controller === $board);
 

@@ -100,6 +100,21 @@ final class SharedUnitTest extends TestCase
         self::assertCount(5, array_keys(self::units($after), $unit, true));
     }
 
+    /** 11 W/m are 0.46 A/m at 24 V: 20 m are 9.2 A and pass a board of 10 A, 24 m are 11 A and do not, although it has the outputs. */
+    public function test_a_board_passes_no_more_amps_than_it_is_rated_for(): void
+    {
+        $kit = ['pixels-24-rgb', 'supply-24-240', 'board-screw', 'cable-3x25'];
+        $fix = static function (string $metres) use ($kit): ?string {
+            $plan = self::room("{$metres} one\n{$metres} two", ['one' => $kit, 'two' => $kit]);
+            self::assertSame(10.0, $plan->controller($plan->run('one')->controller)?->totalAmps);
+            self::assertEqualsWithDelta(11.0, $plan->strip('pixels-24-rgb')?->wattsPerMetre(), 0.1);
+
+            return SharedUnit::for($plan, $plan->run('one'), Demo::shelf())?->label;
+        };
+        self::assertNotNull($fix('10.0'));
+        self::assertNull($fix('12.0'));
+    }
+
     /** Strips of 9.6 W/m: 7 m are 2.8 A at 24 V, so a controller of 8 A carries two of them and not three; another kind never joins. */
     public function test_no_more_join_than_the_controller_carries(): void
     {

@@ -35,17 +35,6 @@ final readonly class TestCards
 
     public function __construct(private Plan $plan, private Run $run) {}
 
-    /** @return list<string> each signal of the vehicle, then all one at a time */
-    private function signals(): array
-    {
-        $keys = array_map(
-            static fn(SignalLead $l): string => "signal-{$l->signal}",
-            SignalLead::at($this->plan, $this->run),
-        );
-
-        return $keys === [] ? [] : [...$keys, 'signals'];
-    }
-
     /** @return list<string> tests of a step, in their order */
     public function keys(string $step): array
     {
@@ -205,7 +194,7 @@ final readonly class TestCards
                 do: 'Give the signal in the vehicle: ' . self::GIVEN[substr($key, 7)] . '.',
                 see: 'The planned scene or show starts with it and ends with it.',
                 otherwise: 'Nothing: the wrong wire, or its fuse. Something else starts: two inputs are swapped.',
-                caution: 'Parked, the brake on. Vehicles keep legal lamp colours and never flash them on the road.',
+                caution: 'Parked, and the wheels held. Vehicles keep legal lamp colours and never flash them on the road.',
                 by: 'the vehicle',
             ),
             'signals' => self::card(
@@ -309,5 +298,16 @@ final readonly class TestCards
             'otherwise' => $otherwise,
             'caution' => $caution,
         ];
+    }
+
+    /** @return list<string> each signal of the vehicle, then all one at a time */
+    private function signals(): array
+    {
+        $keys = array_map(
+            static fn(SignalLead $l): string => "signal-{$l->signal}",
+            SignalLead::at($this->plan, $this->run),
+        );
+
+        return $keys === [] ? [] : [...$keys, 'signals'];
     }
 }
