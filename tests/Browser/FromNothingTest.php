@@ -6,6 +6,7 @@ namespace Tests\Browser;
 
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
+use Facebook\WebDriver\WebDriverSelect;
 
 /** A job that begins on the phone to the client: no tape, a battery, and a light curve a few actions later. */
 final class FromNothingTest extends BrowserTestCase
@@ -160,6 +161,75 @@ final class FromNothingTest extends BrowserTestCase
     }
 
     /** The dialog of a new job whose walls are measured later. */
+    /** A strip, phase-cut lamps of a mesh and 0-10 V lights in one room: wired, tested, joined and in one scene. */
+    public function test_lamps_of_three_dimming_methods_go_from_empty_to_the_sheet(): void
+    {
+        $this->begin('Reading room');
+        $this->click(fn() => $this->button('a shelf'));
+        $this->find('[placeholder="5.20"]')->sendKeys('3');
+        $this->click(fn() => $this->button('Choose the kit'));
+        $this->click(fn() => $this->button('warm to cool white'));
+        $this->click(fn() => $this->button('a phone'));
+        $this->click(fn() => $this->button('accent light'));
+        $this->click(fn() => $this->button('Choose A'));
+        $this->dontSee('Shelf lacks');
+        $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
+        $this->open("/jobs/{$job}/wire");
+        $this->fixture('Porch lamp 9 W, phase-cut', '4', 'X1');
+        $this->fixture('Bench light 36 W, 0-10 V', '3', 'X2');
+        $this->choose('Supply or module of X1', 'Use Bluetooth mesh phase-cut module, 150 W of LED');
+        $this->choose('Supply or module of X2', 'Use Zigbee module, 0-10 V or DALI by switch');
+        $this->click(fn() => $this->button('M2 is set to 0-10 V'));
+        $this->dontSee('M2: set its switch to 0-10 V');
+        $this->click(fn() => $this->button('Control line of 2 x 0.75 mm²'));
+        $length = $this->find('[aria-label="Length of K3 in metres"]');
+        $length->sendKeys([Key::CONTROL, 'a', Key::NULL, '18,5', Key::TAB]);
+        $this->see('control line K3, 18.50 m');
+        $this->assertAccessible('fixtures and their control line');
+        $this->open("/jobs/{$job}/build");
+        $this->see('M2: fix the dimming module');
+        $this->see('M2: set its switch to 0-10 V');
+        $this->see('Bench light 36 W, 0-10 V: lay cables');
+        $this->open("/jobs/{$job}/bench");
+        $this->see('First place lamps X2');
+        $this->change($job, [
+            'kind' => 'SetScene',
+            'scene' => null,
+            'name' => 'Evening',
+            'levels' => [
+                ['of' => 'shelf', 'duties' => [0.5, 0.2]],
+                ['of' => 'm1', 'duties' => [0.3]],
+                ['of' => 'm2', 'duties' => [0.4]],
+            ],
+        ]);
+        $this->open("/jobs/{$job}/join");
+        $this->see('first place lamps x2');
+        $this->open("/jobs/{$job}/handover");
+        $this->see('First place lamps X1');
+        $this->see('Evening');
+    }
+
+    private function fixture(string $name, string $count, string $id): void
+    {
+        $field = $this->find('form input[inputmode=numeric]');
+        $field->clear();
+        $field->sendKeys($count);
+        $this->pick('fixture-kit', $name);
+        $this->pick('fixture-place', 'First place');
+        $this->click(fn() => $this->button('Add'));
+        $this->find("[aria-label^=\"Number of {$id};\"]");
+    }
+
+    private function pick(string $id, string $label): void
+    {
+        (new WebDriverSelect($this->find("#{$id}")))->selectByVisibleText($label);
+    }
+
+    private function choose(string $label, string $option): void
+    {
+        (new WebDriverSelect($this->find("[aria-label=\"{$label}\"]")))->selectByVisibleText($option);
+    }
+
     private function begin(string $name): void
     {
         $this->signIn();

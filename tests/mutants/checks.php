@@ -264,10 +264,21 @@ return [
         'Checks/Fixture/Modules.php',
         ['$watts > $dimmer->mostWatts', '$watts > 1.1 * $dimmer->mostWatts'],
         ['$watts < $dimmer->leastWatts', '$watts < 0.9 * $dimmer->leastWatts'],
-        ['ANALOG_EACH = 1.0', 'ANALOG_EACH = 0.5'],
         ['$count > $dimmer->addresses', '$count > 2 * $dimmer->addresses'],
-        ['DALI_EACH = 2.0', 'DALI_EACH = 1.0'],
         ['$dimmer->relayAmps === null', '$dimmer->relayAmps !== null'],
+    ],
+    [
+        'Checks/Fixture/ControlLines.php',
+        ['$lost <= $most', '$lost <= 1.02 * $most'],
+        ['DALI_METRES = 300.0', 'DALI_METRES = 305.0'],
+        ['$cable === null) {', '$cable !== null && $cable->reckoned) {'],
+        ['$set === $line->method', '$set !== null'],
+    ],
+    [
+        'Plan/Routes/ControlLine.php',
+        ['ANALOG_EACH = 1.0', 'ANALOG_EACH = 0.5'],
+        ['DALI_EACH = 2.0', 'DALI_EACH = 1.0'],
+        ['(2 * $core * $milliamps)', '($core * $milliamps)'],
     ],
     [
         'Checks/Light/AdjacentEnds.php',

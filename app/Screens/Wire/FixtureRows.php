@@ -10,6 +10,8 @@ use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Kit\ChooseModule;
 use EmberDusk\Plan\Changes\Kit\HangFixture;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Routes\ControlLine;
 use EmberDusk\Values\Fix;
 
 /** The job's fixtures, each with the modules and supplies that could feed and dim it. */
@@ -21,6 +23,25 @@ final readonly class FixtureRows
     public static function for(JobState $state): array
     {
         return (new self($state))->rows();
+    }
+
+    /** @return list<WireWay> cables on the way to fixtures, each once */
+    public static function cables(JobState $state): array
+    {
+        $cables = [];
+        foreach (array_keys($state->plan->fixtures) as $id) {
+            $cables += array_reverse($state->plan->ways()->wayTo((string) $id), true);
+        }
+
+        return array_values(
+            array_map(
+                static fn(LaidCable $c): WireWay => new WireWay(
+                    way: strtoupper($c->from) . ' to ' . strtoupper($c->to),
+                    cable: Ribbons::cable($state, $c, null),
+                ),
+                $cables,
+            ),
+        );
     }
 
     /** @return list<FixtureRow> */
@@ -36,11 +57,23 @@ final readonly class FixtureRows
                 continue;
             }
             $module = $plan->module($fitting->module);
-            $dim = !$fixture->lowVoltage() ? Dimmer::DIMS[$fixture->dim] ?? $fixture->dim : 'low voltage';
-            $note =
-                $fixture->dim === Dimmer::DIMS['dali']
-                    ? 'The bus is at most 300 m long at 1.5 mm² and loses at most 2 V (IEC 62386, from memory).'
-                    : '';
+            $dim = !$fixture->lowVoltage() ? Dimmer::says($fixture->dim) : 'low voltage';
+            $line = ControlLine::of($plan, (string) $fitting->module);
+            $laid = $line?->cableTo($id);
+            $note = implode(
+                '; ',
+                array_filter([
+                    $laid === null
+                        ? ''
+                        : sprintf(
+                            'control line %s, %s, loses %.2f V',
+                            strtoupper($laid->id),
+                            $plan->terms->say($laid->length),
+                            $line->drop($id, $plan->ways()->core($laid)),
+                        ),
+                    $line?->addresses($id),
+                ]),
+            );
             $volts = $result !== null ? sprintf('%.2f', $result->volts) : '';
             if ($fixture->lowVoltage()) {
                 $choices = $this->supplies($id);
@@ -100,8 +133,9 @@ final readonly class FixtureRows
     private function modules(string $fitting, string $dim): array
     {
         $choices = [];
+        $now = $this->state->plan->fixtures[$fitting]->module;
         foreach (array_keys($this->state->plan->modules) as $id) {
-            if ($this->state->plan->module($id)?->dims() === $dim) {
+            if ((string) $id !== $now && ControlLine::method($this->state->plan, (string) $id) === $dim) {
                 $choices[] = new Fix('Under ' . strtoupper($id), ChooseModule::payload(fixture: $fitting, module: $id));
             }
         }
@@ -111,7 +145,7 @@ final readonly class FixtureRows
         foreach (
             array_filter(
                 $kinds,
-                static fn(KitSnapshot $f): bool => $f->entry instanceof Dimmer && $f->entry->dims() === $dim,
+                static fn(KitSnapshot $f): bool => $f->entry instanceof Dimmer && $f->entry->dims($dim),
             )
             as $snapshot
         ) {

@@ -218,11 +218,12 @@ final readonly class Ribbons
         );
     }
 
-    private static function cable(JobState $state, LaidCable $cable, ?RunResult $result): WireCable
+    /** A cable with what flows in it: in a run’s picture, or else, as to a converter or to fixtures, at its worst. */
+    public static function cable(JobState $state, LaidCable $cable, ?RunResult $result): WireCable
     {
         $kit = $state->plan->cable($cable->kit);
-        $input = isset($state->plan->supplies[$cable->to]);
-        $of = $input ? JudgedJob::for($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
+        $apart = isset($state->plan->supplies[$cable->to]) || isset($state->plan->fixtures[$cable->to]);
+        $of = $apart ? JudgedJob::for($state)->cables()[$cable->id] ?? null : $result->cables[$cable->id] ?? null;
 
         $label = $kit !== null ? $kit->cores . ' x ' . $kit->conductor->label() : '';
         $drop = null;

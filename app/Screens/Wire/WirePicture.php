@@ -23,6 +23,7 @@ final readonly class WirePicture implements HashedRows
      * @param  list<CableOption>  $fuses
      * @param  list<SupplyRow>  $supplies
      * @param  list<FixtureRow>  $fixtures
+     * @param  list<WireWay>  $fixtureCables
      * @param  list<CableOption>  $fixtureKit
      * @param  list<CableOption>  $places
      * @param  list<SceneRow>  $scenes
@@ -37,6 +38,7 @@ final readonly class WirePicture implements HashedRows
         #[Field(of: CableOption::class)] public array $fuses,
         #[Field(of: SupplyRow::class)] public array $supplies,
         #[Field(of: FixtureRow::class)] public array $fixtures,
+        #[Field(of: WireWay::class)] public array $fixtureCables,
         #[Field(of: CableOption::class)] public array $fixtureKit,
         #[Field(of: CableOption::class)] public array $places,
         public ?string $scene,

@@ -55,6 +55,7 @@ final readonly class WireScreen
             switches: $this->options('switch'),
             supplies: SupplyRows::for($this->state),
             fixtures: FixtureRows::for($this->state),
+            fixtureCables: FixtureRows::cables($this->state),
             fixtureKit: $this->options('fixture'),
             places: array_map(
                 static fn(Place $p): CableOption => new CableOption($p->id, $p->name, ''),

@@ -21,6 +21,7 @@ use EmberDusk\Checks\Controller\PixelBoards;
 use EmberDusk\Checks\Controller\Repeats;
 use EmberDusk\Checks\Controller\Switching;
 use EmberDusk\Checks\Controller\SwitchSetting;
+use EmberDusk\Checks\Fixture\ControlLines;
 use EmberDusk\Checks\Fixture\Lamps;
 use EmberDusk\Checks\Fixture\Modules;
 use EmberDusk\Checks\Join\NotJoined;
@@ -109,6 +110,7 @@ final readonly class Registry
             new CalculatedLengths(),
             new Lamps(),
             new Modules(),
+            new ControlLines(),
             new AdjacentEnds(),
             new Ratings(),
             new PixelBoards(),

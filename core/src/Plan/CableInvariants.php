@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
+use EmberDusk\Kit\Dimmer;
+
 /** Invariants of the cables and feeds of every plan: their ends. */
 final readonly class CableInvariants
 {
@@ -55,10 +57,17 @@ final readonly class CableInvariants
             Invariants::need(
                 isset($this->plan->supplies[$cable->from]) ||
                     isset($this->plan->controllers[$cable->from]) ||
-                    isset($this->plan->splices[$cable->from]),
+                    isset($this->plan->splices[$cable->from]) ||
+                    isset($this->plan->modules[$cable->from]),
                 "/cables/{$n}/from",
                 "No “{$cable->from}” that a cable could start at.",
             );
+            if (isset($this->plan->modules[$cable->from])) {
+                $this->line($n, $cable, $ends);
+                $ends[$cable->to] = true;
+
+                continue;
+            }
             $root = $this->plan->ways()->root($cable->from);
             Invariants::need(
                 $root !== null,
@@ -102,5 +111,22 @@ final readonly class CableInvariants
             Invariants::need(!isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
             $ends[$cable->to] = true;
         }
+    }
+
+    /**
+     * A control line: from a module to the fixtures under it.
+     *
+     * @param  array<string, true>  $ends  ids that have a cable
+     */
+    private function line(int $n, LaidCable $cable, array $ends): void
+    {
+        $fitting = $this->plan->fixtures[$cable->to] ?? null;
+        Invariants::need(
+            $fitting?->module === $cable->from &&
+                in_array($this->plan->fixture($fitting->kit)?->dim, Dimmer::BY_LINE, true),
+            "/cables/{$n}/to",
+            "A control line runs from a module to 0-10 V or DALI fixtures under it, not from “{$cable->from}” to “{$cable->to}”.",
+        );
+        Invariants::need(!isset($ends[$cable->to]), "/cables/{$n}/to", "“{$cable->to}” has a cable already.");
     }
 }

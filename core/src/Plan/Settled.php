@@ -23,12 +23,14 @@ final readonly class Settled
             $lost = array_diff_key($had, self::used($after));
             $splices = array_intersect_key($after->splices, self::leading($after));
             $starts = array_diff_key($after->supplies + $after->controllers, $lost) + $splices;
+            $modules = array_diff_key($after->modules, $lost);
             $ends = $starts + $after->feeds + $after->fixtures;
             $cables = array_filter(
                 $after->cables,
-                static fn(LaidCable $c): bool => isset($starts[$c->from], $ends[$c->to]),
+                static fn(LaidCable $c): bool => isset($ends[$c->to]) &&
+                    (isset($starts[$c->from]) ||
+                        (isset($modules[$c->from]) && ($after->fixtures[$c->to]->module ?? null) === $c->from)),
             );
-            $modules = array_diff_key($after->modules, $lost);
             $there = count($after->cables) + count($after->modules) + count($after->splices);
             $there += count($after->supplies) + count($after->controllers);
             $settled = count($cables) + count($modules) + count($starts) === $there;

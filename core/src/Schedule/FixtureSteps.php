@@ -4,19 +4,25 @@ declare(strict_types=1);
 
 namespace EmberDusk\Schedule;
 
+use EmberDusk\Kit\Dimmer;
+use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\ControlLine;
 use EmberDusk\Rates\Work;
 
 /** The steps of fixtures: their supply and cables, hanging and connecting them, the joints at their cables. */
-final readonly class FixtureSteps
+final class FixtureSteps
 {
+    /** @var array<string, string> the step that fixes a module */
+    private array $modules = [];
+
     /** @param  array<string, int>  $at  joints by cable */
     public function __construct(
-        private Plan $plan,
-        private array $at,
-        private StepList $list,
-        private InstallSteps $install,
+        private readonly Plan $plan,
+        private readonly array $at,
+        private readonly StepList $list,
+        private readonly InstallSteps $install,
     ) {}
 
     /** @param  list<string>  $before  Returns the last step. */
@@ -25,20 +31,20 @@ final readonly class FixtureSteps
         $ways = $this->plan->ways()->wayTo($fitting->id);
         $roots = array_map(fn($c): ?string => $this->plan->ways()->root($c->from), array_values($ways));
         $after = $this->install->steps(of: $fitting, devices: $roots, ways: $ways, after: $before);
-        $module = $this->plan->modules[$fitting->module ?? '']->kit ?? null;
+        $module = $this->plan->modules[$fitting->module ?? ''] ?? null;
         $hung = $this->list->add(
             kind: Work::Fixtures,
             of: $fitting->id,
             place: $this->plan->places[$fitting->place]->name ?? '',
             title: "{$this->list->name($fitting)}: mount {$fitting->count} and connect",
             why: 'Mount fixtures before you set their dimmer.',
-            units: $fitting->count + ((int) ($module !== null)),
+            units: $fitting->count,
             people: 2,
             tools: ['screwdriver', 'ladder'],
             caution: 'Mains terminals are for a licensed person. Set the ladder on firm ground, with a second person to hold it.',
-            after: $after,
+            after: $module === null ? $after : [...$after, $this->module($module, $fitting, $before)],
             wait: 0,
-            needs: array_values(array_filter([$fitting->kit, $module])),
+            needs: [$fitting->kit],
         );
         $joints = RunJoints::for($this->plan, 0, $this->install->cables($fitting->id), $this->at);
 
@@ -57,6 +63,55 @@ final readonly class FixtureSteps
             tools: ['meter'],
             caution: 'Covers closed before mains is switched on; mains terminals are for a licensed person.',
             after: [$made],
+        );
+    }
+
+    /**
+     * The step that fixes a dimming module, its switch set before; once for all its fixtures.
+     *
+     * @param  list<string>  $before
+     */
+    private function module(Device $module, Fitting $fitting, array $before): string
+    {
+        if (isset($this->modules[$module->id])) {
+            return $this->modules[$module->id];
+        }
+        $dimmer = $this->plan->module($module->id);
+        $method = ControlLine::method($this->plan, $module->id);
+        $place = $this->plan->places[$fitting->place]->name ?? '';
+        $name = strtoupper($module->id);
+        if ($dimmer !== null && $dimmer->setBy !== '') {
+            $before[] = $this->list->add(
+                kind: Work::Settings,
+                of: $module->id,
+                place: $place,
+                title: "{$name}: set its {$dimmer->setBy} to " . Dimmer::says($method),
+                why: 'Before mains is on it. ' . ucfirst($dimmer->setting),
+                units: 1.0,
+                people: 1,
+                tools: [],
+                caution: 'Set it before power is switched on.',
+                after: [],
+                wait: 0,
+                needs: [$module->kit],
+            );
+        }
+
+        return $this->modules[$module->id] = $this->list->add(
+            kind: Work::Fixtures,
+            of: $module->id,
+            place: $place,
+            title: "{$name}: fix the dimming module",
+            why: in_array($method, Dimmer::BY_LINE, true)
+                ? 'Its control line starts there. Keep control cores apart from mains cores where their insulation is not made for mains voltage.'
+                : 'The cores to its lamps start there.',
+            units: 1,
+            people: 1,
+            tools: ['drill', 'screwdriver'],
+            caution: 'Isolate and prove dead first. Mains terminals are for a licensed person.',
+            after: $before,
+            wait: 0,
+            needs: [$module->kit],
         );
     }
 }

@@ -91,7 +91,8 @@ final class FalseAlarmsTest extends TestCase
                     'relayAmps' => 5.0,
                     'sinks' => true,
                 ])
-                ->fixture('x1', 6, ['watts' => 36.0, 'dim' => '0-10 V', 'volts' => 230.0], 'd1'),
+                ->fixture('x1', 6, ['watts' => 36.0, 'dim' => '0-10 V', 'volts' => 230.0], 'd1')
+                ->cable('k1', '2x1.5', 'd1', 'x1', metres: 14.0),
         ];
         yield 'two strips on opposite sides of a cupboard' => [
             static fn() => Circuits::in(

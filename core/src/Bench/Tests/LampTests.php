@@ -7,15 +7,16 @@ namespace EmberDusk\Bench\Tests;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\ControlLine;
 
 /** Tests of fixtures under a dimming module, after they are mounted: all lit, lowest level, range (common practice, no source). */
 final readonly class LampTests
 {
     private const MAINS = 'Covers closed before mains is switched on; mains terminals are for a licensed person, and local rules decide.';
 
-    /** Further tests by kind of module. */
+    /** Further tests by dimming method. */
     private const OF = [
-        'phasecut' => [
+        'phase-cut' => [
             'edge' => [
                 'title' => 'edge and hum',
                 'do' => 'At half: listen at the lamps and at the module.',
@@ -23,7 +24,7 @@ final readonly class LampTests
                 'otherwise' => 'Hum or flicker: set the module to the other edge (trailing for most LED lamps).',
             ],
         ],
-        'analog' => [
+        '0-10 V' => [
             'line' => [
                 'title' => 'control line',
                 'do' => 'Measure the control line at the last fixture, at full and at the lowest level.',
@@ -57,7 +58,12 @@ final readonly class LampTests
         }
         $name = (new LightNames($plan))->of((string) $fitting->module);
         $tests = [];
-        foreach ([...self::all($fitting), ...self::OF[$module->kind] ?? []] as $key => $test) {
+        $line = ControlLine::of($plan, (string) $fitting->module);
+        $addresses = $line?->addresses($fitting->id) ?? '';
+        foreach (
+            [...self::all($fitting), ...self::OF[ControlLine::method($plan, (string) $fitting->module)] ?? []]
+            as $key => $test
+        ) {
             $tests[] = new BenchTest(
                 id: self::step($fitting) . "/{$key}",
                 step: self::step($fitting),
@@ -65,7 +71,7 @@ final readonly class LampTests
                 title: "{$name}: {$test['title']}",
                 asks: 'tick',
                 by: 'the module’s own key or push-button, before it is joined',
-                do: $test['do'],
+                do: $test['do'] . ($key === 'addresses' ? ' For these: ' . $addresses . '.' : ''),
                 see: $test['see'],
                 otherwise: $test['otherwise'],
                 caution: self::MAINS,

@@ -31,7 +31,7 @@ final readonly class CalculatedLengths extends Check
     {
         $findings = [];
         foreach ($job->plan->cables as $id => $laid) {
-            if ($laid->reckoned && isset($job->cables()[$id])) {
+            if ($laid->reckoned && (isset($job->cables()[$id]) || isset($job->plan->modules[$laid->from]))) {
                 $findings[] = $this->rule('reckoned')->open(
                     place: new FindingPlace(JobStage::Wire, $id),
                     title: strtoupper($id) . ' is not measured yet',

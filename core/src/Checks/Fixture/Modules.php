@@ -13,6 +13,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Kit\ChooseModule;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\ControlLine;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
@@ -24,13 +25,6 @@ use EmberDusk\Values\JobStage;
  */
 final readonly class Modules extends Check
 {
-    private const DALI_MILLIAMPS = 250.0;
-
-    private const DALI_EACH = 2.0;
-
-    /** Milliamps of one 0-10 V fixture's control input (common practice, no source). */
-    private const ANALOG_EACH = 1.0;
-
     private const MAINS = 'Mains work is for a licensed person; local codes decide.';
 
     public function rules(): array
@@ -75,8 +69,12 @@ final readonly class Modules extends Check
         foreach ($plan->fixtures as $id => $fitting) {
             $fixture = $plan->fixture($fitting->kit);
             $dimmer = $plan->module($fitting->module);
-            if ($fixture !== null && $dimmer !== null && $dimmer->dims() !== $fixture->dim) {
-                $findings[] = $this->otherKind($plan, $id, $fixture, $dimmer, $shelf);
+            if (
+                $fixture !== null &&
+                $dimmer !== null &&
+                ControlLine::method($plan, (string) $fitting->module) !== $fixture->dim
+            ) {
+                $findings[] = $this->otherKind($plan, $fitting, $fixture, $dimmer, $shelf);
             }
             if ($fixture !== null && $fitting->module === null && in_array($fixture->dim, Dimmer::DIMS, true)) {
                 $findings[] = $this->rule('no-module')->open(
@@ -111,8 +109,8 @@ final readonly class Modules extends Check
         $leaflet = 'the module’s instructions, on the shelf';
         $other = self::take($plan, $first, $shelf);
 
-        $rules = match ($dimmer->kind) {
-            'phasecut' => [
+        $rules = match (ControlLine::method($plan, $id)) {
+            'phase-cut' => [
                 [
                     $watts > $dimmer->mostWatts,
                     $this->rule('phase-watts')->stop(
@@ -138,20 +136,20 @@ final readonly class Modules extends Check
                     ),
                 ],
             ],
-            'analog' => [
+            '0-10 V' => [
                 [
-                    $count * self::ANALOG_EACH > $dimmer->milliamps,
+                    $count * ControlLine::ANALOG_EACH > $dimmer->milliamps,
                     $this->rule('analog-current')->stop(
                         place: $place,
                         title: sprintf(
                             '%s: %d fixtures send %g mA, it takes %g mA',
                             $name,
                             $count,
-                            $count * self::ANALOG_EACH,
+                            $count * ControlLine::ANALOG_EACH,
                             $dimmer->milliamps,
                         ),
                         detail: 'Their light no longer follows the line.',
-                        number: $count * self::ANALOG_EACH,
+                        number: $count * ControlLine::ANALOG_EACH,
                         limit: $dimmer->milliamps,
                         fixes: $other,
                     ),
@@ -187,19 +185,19 @@ final readonly class Modules extends Check
                     ),
                 ],
                 [
-                    $count * self::DALI_EACH > min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                    $count * ControlLine::DALI_EACH > min($dimmer->milliamps, ControlLine::DALI_MOST),
                     $this->rule('dali-current')->stop(
                         place: $place,
                         title: sprintf(
                             '%s: %d fixtures take %g mA of %g mA',
                             $name,
                             $count,
-                            $count * self::DALI_EACH,
-                            min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                            $count * ControlLine::DALI_EACH,
+                            min($dimmer->milliamps, ControlLine::DALI_MOST),
                         ),
                         detail: 'The bus voltage falls and commands are lost.',
-                        number: $count * self::DALI_EACH,
-                        limit: min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                        number: $count * ControlLine::DALI_EACH,
+                        limit: min($dimmer->milliamps, ControlLine::DALI_MOST),
                         fixes: $other,
                     ),
                 ],
@@ -209,15 +207,21 @@ final readonly class Modules extends Check
         return array_column(array_filter($rules, static fn(array $rule): bool => $rule[0]), 1);
     }
 
-    private function otherKind(Plan $plan, string $id, Fixture $fixture, Dimmer $dimmer, ?ShelfSource $shelf): Finding
-    {
-        $dimmed = $fixture->dim === 'none' ? 'cannot be dimmed' : "is dimmed by {$fixture->dim}";
+    private function otherKind(
+        Plan $plan,
+        Fitting $fitting,
+        Fixture $fixture,
+        Dimmer $dimmer,
+        ?ShelfSource $shelf,
+    ): Finding {
+        $method = Dimmer::says(ControlLine::method($plan, (string) $fitting->module));
+        $dimmed = $fixture->dim === 'none' ? 'cannot be dimmed' : 'is dimmed by ' . Dimmer::says($fixture->dim);
 
         return $this->rule('module-kind')->stop(
-            place: new FindingPlace(JobStage::Wire, $id),
-            title: strtoupper($id) . " {$dimmed}, {$dimmer->name()} dims by {$dimmer->dims()}",
+            place: new FindingPlace(JobStage::Wire, $fitting->id),
+            title: strtoupper($fitting->id) . " {$dimmed}, {$dimmer->name()} dims by {$method}",
             detail: 'It stays dark, flickers or is destroyed. ' . self::MAINS,
-            fixes: self::take($plan, $id, $shelf),
+            fixes: self::take($plan, $fitting->id, $shelf),
         );
     }
 
@@ -226,22 +230,20 @@ final readonly class Modules extends Check
     {
         $fitting = $plan->fixtures[$fixture] ?? null;
         $kit = $plan->fixture($fitting?->kit);
-        $kind = array_search($kit?->dim, Dimmer::DIMS, true);
-        if ($kit === null || $fitting === null || $kind === false) {
+        if ($kit === null || $fitting === null || $shelf === null || !in_array($kit->dim, Dimmer::DIMS, true)) {
             return [];
         }
         $fixes = [];
-        foreach ($shelf?->ofKind($kind) ?? [] as $snapshot) {
-            $dimmer = $snapshot->entry;
+        foreach (self::modules($shelf) as $dimmer) {
             $fits =
-                $dimmer instanceof Dimmer &&
-                match ($kind) {
-                    'phasecut' => $fitting->count * $kit->watts <= $dimmer->mostWatts &&
+                $dimmer->dims($kit->dim) &&
+                match ($kit->dim) {
+                    'phase-cut' => $fitting->count * $kit->watts <= $dimmer->mostWatts &&
                         $fitting->count * $kit->watts >= $dimmer->leastWatts,
-                    'analog' => $fitting->count * self::ANALOG_EACH <= $dimmer->milliamps &&
+                    '0-10 V' => $fitting->count * ControlLine::ANALOG_EACH <= $dimmer->milliamps &&
                         $dimmer->relayAmps !== null,
                     default => $fitting->count <= $dimmer->addresses &&
-                        $fitting->count * self::DALI_EACH <= min($dimmer->milliamps, self::DALI_MILLIAMPS),
+                        $fitting->count * ControlLine::DALI_EACH <= min($dimmer->milliamps, ControlLine::DALI_MOST),
                 };
             if ($fits && ($plan->modules[$fitting->module ?? '']->kit ?? null) !== $dimmer->id()) {
                 $fixes[] = new Fix(
@@ -252,5 +254,21 @@ final readonly class Modules extends Check
         }
 
         return array_slice($fixes, 0, 2);
+    }
+
+    /** @return list<Dimmer> of the shelf, those of one dimming method first */
+    private static function modules(ShelfSource $shelf): array
+    {
+        $modules = [];
+        foreach (array_keys(Dimmer::DIMS) as $kind) {
+            foreach ($shelf->ofKind($kind) as $snapshot) {
+                if ($snapshot->entry instanceof Dimmer) {
+                    $modules[count($snapshot->entry->methods())][] = $snapshot->entry;
+                }
+            }
+        }
+        ksort($modules);
+
+        return array_merge(...$modules);
     }
 }

@@ -57,6 +57,7 @@ final readonly class FixtureCases
             static fn(): array => [self::behind(3.015, 5.0, true), self::behind(2.985, 5.0, true)],
         ];
         yield from self::modules();
+        yield from self::lines();
     }
 
     /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */
@@ -111,6 +112,71 @@ final readonly class FixtureCases
         yield 'dali-current' => [
             'dali-current',
             static fn(): array => [$under('m1', 'dali', $bus, 126), $under('m1', 'dali', $bus, 125)],
+        ];
+    }
+
+    /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */
+    private static function lines(): iterable
+    {
+        $bus = ['kind' => 'dali', 'milliamps' => 250, 'addresses' => 64, 'family' => 'rf'];
+        $line = [
+            'kind' => 'analog',
+            'milliamps' => 100,
+            'sinks' => true,
+            'relayAmps' => 5,
+            'outputs' => 1,
+            'family' => 'rf',
+        ];
+        $under = static fn(array $module, string $dim, int $count): Circuits => Circuits::in()
+            ->module('m1', $module)
+            ->fixture('x1', $count, ['dim' => $dim, 'volts' => 230.0], 'm1');
+        $laid = static fn(
+            array $module,
+            string $dim,
+            int $count,
+            float $metres,
+            string $size = '2x0.5',
+        ): JobState => $under($module, $dim, $count)->cable('k1', $size, 'm1', 'x1', metres: $metres)->state();
+        yield 'no control line' => [
+            'line-open',
+            static fn(): array => [$under($bus, 'dali', 4)->state(), $laid($bus, 'dali', 4, 9.0)],
+        ];
+        yield 'control line not measured' => [
+            'reckoned',
+            static fn(): array => [
+                $under($line, '0-10 V', 4)->cable('k1', '2x0.5', 'm1', 'x1', reckoned: true)->state(),
+                $laid($line, '0-10 V', 4, 9.0),
+            ],
+        ];
+        // IEC 62386, from memory: 2 V at 250 mA, so 8 ohm of loop; two soldered joints of 1 milliohm in each core.
+        $metres = static fn(float $loop): float => ($loop / 2 - 0.002) / self::THIN;
+        yield 'dali-drop' => [
+            'dali-drop',
+            static fn(): array => [$laid($bus, 'dali', 4, $metres(8.04)), $laid($bus, 'dali', 4, $metres(7.96))],
+        ];
+        yield 'dali-metres' => [
+            'dali-metres',
+            static fn(): array => [$laid($bus, 'dali', 4, 301.0, '2x2.5'), $laid($bus, 'dali', 4, 299.5, '2x2.5')],
+        ];
+        // Common practice, no source: 0.1 V; 50 inputs of 1 mA, so 2 ohm of loop.
+        yield 'analog-drop' => [
+            'analog-drop',
+            static fn(): array => [
+                $laid($line, '0-10 V', 50, $metres(2.01)),
+                $laid($line, '0-10 V', 50, $metres(1.99)),
+            ],
+        ];
+        $both = $under($line + ['addresses' => 16, 'setBy' => 'switch', 'setting' => 'a is 0-10 V'], 'dali', 4);
+        $switched = static fn(?string $set): JobState => $both
+            ->put('modules', 'm1', $both->plan()->modules['m1']->set($set))
+            ->state();
+        yield 'module-switch not known' => [
+            'module-switch',
+            static fn(): array => [$switched(null), $switched('dali')],
+        ];
+        yield 'module-switch on the other method' => [
+            'module-switch',
+            static fn(): array => [$switched('0-10 V'), $switched('dali')],
         ];
     }
 }

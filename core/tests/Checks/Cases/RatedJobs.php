@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Checks\Cases;
 
 use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Dimmer;
 use EmberDusk\Plan\Light;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
@@ -59,9 +60,32 @@ final readonly class RatedJobs
                     ->state(),
             ],
             'controller' => [self::signals('controller')],
+            'phasecut', 'dali', 'analog' => [self::signals($kind), self::bus($kind)],
             'hub', 'bridge', 'assistant', 'server', 'remote', 'panel' => [self::worked($kind)],
             default => [],
         };
+    }
+
+    /** DALI fixtures under a module, ten of them. */
+    private static function bus(string $kind): JobState
+    {
+        return self::dimmed($kind, ['addresses' => 10], 'dali')->state();
+    }
+
+    /** @param  array<string, mixed>  $entry  of the module */
+    private static function dimmed(string $kind, array $entry, string $dim): Circuits
+    {
+        return Circuits::in()
+            ->module('m1', [
+                'kind' => $kind,
+                'mostWatts' => 100,
+                'leastWatts' => 1,
+                'milliamps' => 100,
+                'outputs' => 1,
+                'family' => 'zigbee',
+                ...$entry,
+            ])
+            ->fixture('x1', 10, ['dim' => $dim, 'volts' => 230.0], 'm1');
     }
 
     /** Three signal wires that start something, at one controller or board. */
@@ -83,7 +107,12 @@ final readonly class RatedJobs
                     ],
                     'r1',
                 ),
-            default => Circuits::simple()->controller('c1', ['profile' => $inputs]),
+            'controller' => Circuits::simple()->controller('c1', ['profile' => $inputs]),
+            default => self::dimmed(
+                $kind,
+                ['profile' => $inputs] + ($kind === 'dali' ? ['addresses' => 64] : []),
+                Dimmer::DIMS[$kind],
+            ),
         };
 
         return self::state(

@@ -3,12 +3,14 @@ import { Listbox, ListboxButton, ListboxOption, ListboxOptions } from '@headless
 import { ref } from 'vue';
 import { readNumber } from '@/lib/number';
 import { useScreen } from '@/lib/screen';
-import type { CableOption, WireCable, WireRun } from '@/types/generated/responses';
+import type { CableOption, WireCable, WireWay } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 import FittingPick from './FittingPick.vue';
 
 defineProps<{
-    run: WireRun;
+    /** What they are cables of. */
+    of: string;
+    cables: WireWay[];
     options: CableOption[];
     joints: CableOption[];
     fuses: CableOption[];
@@ -32,11 +34,11 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
 </script>
 
 <template>
-    <table v-if="run.cables.length" class="w-full text-left">
+    <table v-if="cables.length" class="w-full text-left">
         <caption class="sr-only">
             Cables of
             {{
-                run.name
+                of
             }}
         </caption>
         <thead class="text-xs text-ink2">
@@ -52,7 +54,7 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
             </tr>
         </thead>
         <tbody>
-            <tr v-for="({ way, cable }, n) in run.cables" :key="cable.id" class="border-b border-rule2">
+            <tr v-for="({ way, cable }, n) in cables" :key="cable.id" class="border-b border-rule2">
                 <th scope="row" class="fig py-1 font-semibold">{{ cable.id.toUpperCase() }}</th>
                 <td class="fig text-ink2">{{ way }}</td>
                 <td>

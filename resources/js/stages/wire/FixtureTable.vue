@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue';
+import CableTable from './CableTable.vue';
 import { useScreen, type Payload } from '@/lib/screen';
 import type { WirePicture, FixtureRow } from '@/types/generated/responses';
 
@@ -86,7 +87,7 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                         <select
                             v-if="row.choices.length"
                             class="pick ml-2 w-24"
-                            :aria-label="`Supply of ${row.id.toUpperCase()}`"
+                            :aria-label="`Supply or module of ${row.id.toUpperCase()}`"
                             @change="choose(row, $event.target as HTMLSelectElement)"
                         >
                             <option value="">{{ row.on ? 'change' : 'choose' }} …</option>
@@ -98,6 +99,15 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                 </tr>
             </tbody>
         </table>
+        <CableTable
+            class="mt-3"
+            of="fixtures"
+            :cables="wire.fixtureCables"
+            :options="wire.cables"
+            :joints="wire.joints"
+            :fuses="wire.fuses"
+            :switches="wire.switches"
+        />
         <form class="mt-2 flex flex-wrap items-baseline gap-3" @submit.prevent="add">
             <label>Add <input v-model="count" class="fig field !w-14 !py-0.5" inputmode="numeric" /></label>
             <label class="sr-only" for="fixture-kit">Fixture</label>

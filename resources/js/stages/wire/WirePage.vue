@@ -257,7 +257,8 @@ const things = computed(() => [
                 </p>
             </div>
             <CableTable
-                :run="run"
+                :of="run.name"
+                :cables="run.cables"
                 :options="desk.wire?.cables ?? []"
                 :joints="desk.wire?.joints ?? []"
                 :fuses="desk.wire?.fuses ?? []"

@@ -65,14 +65,23 @@ final readonly class ChooseModule extends Change
             $plan = $plan->with(fixtures: [$fitting->id => self::under($fitting, $id)] + $plan->fixtures);
         }
         $dim = $plan->fixture($fitting->kit)?->dim;
-        if ($plan->module($id)?->dims() !== $dim) {
+        if ($plan->module($id)?->dims($dim) !== true) {
             throw InvalidInput::at(
                 '/kit',
-                strtoupper($fitting->id) . " are dimmed by {$dim}, the module by {$plan->module($id)?->dims()}.",
+                strtoupper($fitting->id) .
+                    ' are dimmed by ' .
+                    Dimmer::says((string) $dim) .
+                    ', the module by ' .
+                    implode(' or ', array_map(Dimmer::says(...), $plan->module($id)?->methods() ?? [])) .
+                    '.',
             );
         }
 
-        return $plan;
+        $line = $plan->ways()->cableTo($fitting->id);
+
+        return $line === null || $line->from !== $fitting->module
+            ? $plan
+            : $plan->put('cables', $line->id, $line->from($id));
     }
 
     public function words(Plan $plan): string

@@ -6,6 +6,7 @@ namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
@@ -14,7 +15,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Hangs low-voltage fixtures on a supply, by a cable of their own. Metres. */
+/** Hangs fixtures by a cable of their own: low-voltage ones on a supply, others on the control line of their module. Metres. */
 final readonly class HangFixture extends Change
 {
     private function __construct(
@@ -43,13 +44,15 @@ final readonly class HangFixture extends Change
     {
         $fitting =
             $plan->fixtures[$this->fixture] ?? throw InvalidInput::unknown('/fixture', 'fixtures', $this->fixture);
-        if ($plan->fixture($fitting->kit)?->lowVoltage() !== true) {
+        $fixture = $plan->fixture($fitting->kit);
+        $line = $this->on === $fitting->module && in_array($fixture?->dim, Dimmer::BY_LINE, true);
+        if ($fixture?->lowVoltage() !== true && !$line) {
             throw InvalidInput::at(
                 '/fixture',
                 strtoupper($this->fixture) . ' is for mains and a dimming module, not for a low-voltage supply.',
             );
         }
-        if (!isset($plan->supplies[$this->on]) && !isset($plan->splices[$this->on])) {
+        if (!$line && !isset($plan->supplies[$this->on]) && !isset($plan->splices[$this->on])) {
             throw InvalidInput::unknown('/on', 'supply', $this->on);
         }
         $id = $plan->ways()->cableTo($this->fixture)->id ?? Plan::nextId('k', $plan->cables);

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Kit;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\Dimmer;
 use EmberDusk\Kit\Fixture;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
@@ -48,7 +49,7 @@ final readonly class SetFixture extends Change
         $module = $plan->fixtures[$id]->module ?? null;
         $same =
             $module === null ||
-            ($this->kit->entry instanceof Fixture && $plan->module($module)?->dims() === $this->kit->entry->dim);
+            ($this->kit->entry instanceof Fixture && $plan->module($module)?->dims($this->kit->entry->dim) === true);
 
         $plan = $plan->with(
             fixtures: [
@@ -66,8 +67,12 @@ final readonly class SetFixture extends Change
             return $plan;
         }
 
-        // Fixtures on mains have no cable of this circuit.
-        return $plan->with(cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $id));
+        // Fixtures on mains have no cable but the control line of their module.
+        $line = in_array($plan->fixture($kit)?->dim, Dimmer::BY_LINE, true) ? $plan->fixtures[$id]->module : null;
+
+        return $plan->with(
+            cables: array_filter($plan->cables, static fn(LaidCable $c): bool => $c->to !== $id || $c->from === $line),
+        );
     }
 
     public function words(Plan $plan): string

@@ -11,7 +11,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Says which kind of light a controller's switch or jumper is set to. */
+/** Says which kind of light a controller's switch or jumper is set to, or which dimming method a module's. */
 final readonly class SetSwitch extends Change
 {
     private function __construct(private string $controller, private string $setting) {}
@@ -28,10 +28,11 @@ final readonly class SetSwitch extends Change
 
     protected function changed(Plan $plan): Plan
     {
+        $list = isset($plan->modules[$this->controller]) ? 'modules' : 'controllers';
         $device =
-            $plan->controllers[$this->controller] ??
+            $plan->{$list}[$this->controller] ??
             throw InvalidInput::unknown('/controller', 'controller', $this->controller);
-        $modes = $plan->controller($device->id)->modes ?? [];
+        $modes = $plan->module($device->id)?->methods() ?? ($plan->controller($device->id)->modes ?? []);
         if (!in_array($this->setting, $modes, true)) {
             throw InvalidInput::at(
                 '/setting',
@@ -39,7 +40,7 @@ final readonly class SetSwitch extends Change
             );
         }
 
-        return $plan->put('controllers', $device->id, $device->set($this->setting));
+        return $plan->put($list, $device->id, $device->set($this->setting));
     }
 
     public function words(Plan $plan): string
