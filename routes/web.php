@@ -9,6 +9,7 @@ use App\Http\Controllers\BuildController;
 use App\Http\Controllers\ClientController;
 use App\Http\Controllers\EditController;
 use App\Http\Controllers\HandoverController;
+use App\Http\Controllers\HelperController;
 use App\Http\Controllers\JobController;
 use App\Http\Controllers\JoinController;
 use App\Http\Controllers\LeftController;
@@ -139,6 +140,7 @@ Route::middleware('auth')->group(static function (): void {
             Route::delete('/', [JobController::class, 'destroy'])->name('jobs.destroy');
             Route::get('join', [JoinController::class, 'show'])->name('jobs.join');
             Route::get('bench', [BenchController::class, 'show'])->name('jobs.bench');
+            Route::get('bench/helper', HelperController::class)->name('bench.helper');
             Route::get('bench/look', [BenchController::class, 'look'])->name('bench.look');
             Route::post('bench/log', [BenchController::class, 'log'])->name('bench.log');
             Route::post('bench/practices', [BenchController::class, 'practise'])->name('bench.practise');

@@ -40,6 +40,7 @@ final readonly class RoutePermissions
         'jobs.summary',
         'jobs.join',
         'jobs.bench',
+        'bench.helper',
         'bench.look',
         'jobs.log',
         'log.search',

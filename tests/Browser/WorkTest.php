@@ -89,7 +89,7 @@ final class WorkTest extends BrowserTestCase
         $this->see('Meanwhile: ');
         $this->working('[data-step="dry-cove"] [data-figure="Minutes"]', ['u * t * f', 'not timed yet']);
         $this->click(fn() => $this->find('[data-step="isolate-lecture"] input[type=checkbox]'));
-        $this->see('1of 25');
+        $this->see('1of 27');
         $this->see('took');
         $this->assertAccessible('build');
         $this->open('/jobs/1/day-sheets');

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Feature;
 
+use App\Kit\Shelves;
 use App\Models\Crew;
 use App\Results\JobLoader;
 use EmberDusk\Bench\Faults\FaultDraw;
@@ -307,5 +308,32 @@ final class BenchTest extends TestCase
                 $path,
             );
         }
+    }
+
+    public function test_helper_circuits_are_calculated_and_errors_stand_at_their_field(): void
+    {
+        Shelves::stock($this->job->crew, database_path('demo/shelf.json'));
+        $ask = fn(array $typed) => $this->getJson("/jobs/{$this->job->id}/bench/helper?" . http_build_query($typed));
+        $divider = ['kind' => 'divider', 'most' => 5, 'least' => 4.5, 'bears' => 3.3, 'reads' => 2.5, 'tolerance' => 5];
+        $circuit = $this->answer($ask($divider), 'helper');
+        self::assertSame('Divider from 5 V to 3.0 V', $circuit['title']);
+        self::assertStringContainsString('R1 sig pin', $circuit['netlist']);
+        $ask(['reads' => 3.4] + $divider)
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', '/reads');
+        $ask(['least' => 3.6] + $divider)->assertUnprocessable();
+        $switch = [
+            'kind' => 'switch',
+            'volts' => 12,
+            'amps' => 20,
+            'pin' => 3.3,
+            'pinMilliamps' => 12,
+            'ambient' => 30,
+        ];
+        $ask($switch + ['kit' => 'supply-24-100'])
+            ->assertUnprocessable()
+            ->assertJsonPath('pointer', '/kit');
+        $burns = $this->answer($ask($switch + ['kit' => 'mosfet-logic']), 'helper');
+        self::assertCount(2, $burns['stops']);
     }
 }

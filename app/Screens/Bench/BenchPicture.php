@@ -18,6 +18,7 @@ final readonly class BenchPicture implements View
      * @param  list<BenchTestView>  $tests
      * @param  list<BenchChoice>  $commanders
      * @param  list<BenchReelStrip>  $strips
+     * @param  list<BenchChoice>  $transistors  of the shelf, for helper circuits
      */
     public function __construct(
         public string $run,
@@ -29,6 +30,8 @@ final readonly class BenchPicture implements View
         public ?BenchCount $count,
         public ?BenchMatrix $matrix,
         #[Field(of: BenchReelStrip::class)] public array $strips,
+        #[Field(of: BenchChoice::class)] public array $transistors,
+        public ?BenchChannel $channel,
         public ?BenchMeter $meter,
     ) {}
 }

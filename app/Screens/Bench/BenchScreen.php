@@ -13,6 +13,8 @@ use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Checks\Bench\OpenAtTest;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Job\JobState;
+use EmberDusk\Kit\Channel;
+use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\LightNames;
@@ -76,6 +78,11 @@ final readonly class BenchScreen
             count: $count,
             matrix: $run === null ? null : BenchMatrix::for($this->state->plan, $run),
             strips: $this->strips(),
+            transistors: array_map(
+                static fn(KitSnapshot $s): BenchChoice => new BenchChoice($s->entry->id(), $s->entry->name()),
+                $this->state->shelf->ofKind('transistor'),
+            ),
+            channel: $run === null ? null : $this->channel($run),
             meter: $this->meter($facts, $run),
         );
     }
@@ -179,6 +186,21 @@ final readonly class BenchScreen
         }
 
         return $strips;
+    }
+
+    private function channel(Run $run): ?BenchChannel
+    {
+        $strip = $this->state->plan->strip($run->strip);
+        if ($strip === null || !$strip->switched()) {
+            return null;
+        }
+        $watts = max(array_map(static fn(Channel $c): float => $c->wattsPerMetre, $strip->channels));
+
+        return new BenchChannel(
+            name: $run->name(),
+            volts: $strip->volts,
+            amps: round(($watts * $this->state->plan->of($run)->litLength() * $run->cap) / $strip->volts, 3),
+        );
     }
 
     private function meter(BenchFacts $facts, ?Run $run): ?BenchMeter

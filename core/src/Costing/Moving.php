@@ -179,8 +179,8 @@ final class Moving
         if (UnitCosts::joins($kit)) {
             $this->works(Work::Join, 1.0);
         }
-        if (UnitCosts::setByHand($kit)) {
-            $this->works(Work::Settings, 1.0);
+        if (UnitCosts::settings($kit) > 0) {
+            $this->works(Work::Settings, (float) UnitCosts::settings($kit));
         }
     }
 

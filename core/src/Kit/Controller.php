@@ -129,6 +129,7 @@ final readonly class Controller implements Entry
                 each: $f->whole('pixelsPerOutput', 1, 100_000),
                 protected: !$f->has('fused') || $f->flag('fused'),
                 trial: $f->has('trial') && $f->flag('trial'),
+                firmware: $f->has('firmware') && $f->flag('firmware'),
             ),
         );
     }
@@ -159,6 +160,18 @@ final readonly class Controller implements Entry
     public function hasJumpers(): bool
     {
         return $this->pixels !== null && $this->setting !== '';
+    }
+
+    /** @return list<string> what is set or loaded before it is mounted */
+    public function settings(): array
+    {
+        return array_values(
+            array_filter([
+                $this->hasJumpers() ? 'set its jumpers' : '',
+                $this->setByHand() ? "set its {$this->setBy}" : '',
+                $this->pixels?->firmware === true ? 'load its firmware' : '',
+            ]),
+        );
     }
 
     /** Rated watts at the given volts, from its total amps. */

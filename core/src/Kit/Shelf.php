@@ -58,6 +58,7 @@ final readonly class Shelf
             'phasecut', 'analog', 'dali' => Dimmer::read($f),
             'hub' => Hub::read($f),
             'converter' => Converter::read($f),
+            'transistor' => Transistor::read($f),
             default => $kind->beside?->control() === true ? Control::read($f) : Thing::read($f),
         };
     }

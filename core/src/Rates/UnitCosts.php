@@ -66,7 +66,7 @@ final readonly class UnitCosts
         return $this->piece($kit) +
             $this->work(Work::Supply, 1.0) +
             (self::joins($kit) ? $this->work(Work::Join, 1.0) : 0) +
-            (self::setByHand($kit) ? $this->work(Work::Settings, 1.0) : 0);
+            $this->work(Work::Settings, (float) self::settings($kit));
     }
 
     public static function joins(KitSnapshot $kit): bool
@@ -74,9 +74,10 @@ final readonly class UnitCosts
         return $kit->entry instanceof Controller && $kit->entry->joins();
     }
 
-    public static function setByHand(KitSnapshot $kit): bool
+    /** How many things are set or loaded before it is mounted. */
+    public static function settings(KitSnapshot $kit): int
     {
-        return $kit->entry instanceof Controller && $kit->entry->setByHand();
+        return $kit->entry instanceof Controller ? count($kit->entry->settings()) : 0;
     }
 
     /** Of a new cable that is laid, without its joints. */

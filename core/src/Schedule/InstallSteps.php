@@ -88,27 +88,43 @@ final class InstallSteps
         return $there;
     }
 
-    /** The step in which a controller's switch or jumpers are set, before it is mounted; null where it has none. */
+    /** The step in which a controller's switch or jumpers are set and its firmware is loaded, before it is mounted; null where it has none. */
     private function set(Run|Fitting $of, string $unit): ?string
     {
         $controller = $this->plan->controller($unit);
-        if ($controller === null || (!$controller->setByHand() && !$controller->hasJumpers())) {
+        $does = $controller?->settings() ?? [];
+        if ($controller === null || $does === []) {
             return null;
         }
-        $jumpers = $controller->hasJumpers();
+        $firmware = $controller->pixels?->firmware === true;
+        $why = match (true) {
+            $controller->hasJumpers()
+                => "Set volts and data pin before you connect anything. Jumpers: {$controller->setting}.",
+            $controller->setByHand()
+                => 'On a bench supply of the strip’s volts, before mounting: its lamps are hidden afterwards.',
+            default => 'Over its data lead, with its supply lead lifted. Enter kind, colour order and count at once.',
+        };
+        $caution = $controller->hasJumpers()
+            ? 'Supply off while a jumper is set.'
+            : 'Set it before power is switched on.';
 
         return $this->list->add(
             kind: Work::Settings,
             of: $unit,
             place: $this->plan->places[$of->place]->name ?? '',
-            title: strtoupper($unit) . ': set its ' . ($jumpers ? 'jumpers' : $controller->setBy) . ' on the bench',
-            why: $jumpers
-                ? "Set volts and data pin before you connect anything. Jumpers: {$controller->setting}."
-                : 'On a bench supply of the strip’s volts, before mounting: its lamps are hidden afterwards.',
-            units: 1.0,
+            title: strtoupper($unit) . ': ' . implode(' and ', $does) . ' on the bench',
+            why: $why,
+            units: (float) count($does),
             people: 1,
-            tools: $jumpers ? [] : ['bench supply'],
-            caution: $jumpers ? 'Supply off while a jumper is set.' : 'Set it before power is switched on.',
+            tools: array_values(
+                array_filter([
+                    $firmware ? 'computer with a data lead' : '',
+                    $controller->setByHand() ? 'bench supply' : '',
+                ]),
+            ),
+            caution: $firmware
+                ? 'Never two supplies on a board: the data lead is one. Lift its supply lead first.'
+                : $caution,
             after: [],
             wait: 0,
             needs: [$this->plan->controllers[$unit]->kit],

@@ -12,6 +12,7 @@ import CountTest from './CountTest.vue';
 import MatrixTest from './MatrixTest.vue';
 import MeterPanel from './MeterPanel.vue';
 import PracticeBox from './PracticeBox.vue';
+import HelperBox from './HelperBox.vue';
 import ReelBox from './ReelBox.vue';
 import TestList from './TestList.vue';
 
@@ -27,6 +28,7 @@ const chosen = ref('');
 const by = ref('');
 const practising = ref(false);
 const measuring = ref(false);
+const helping = ref(false);
 const remark = ref('');
 const panel = ref<InstanceType<typeof MeterPanel>>();
 const run = computed(() => bench.value.runs.find((r) => r.id === bench.value.run));
@@ -146,6 +148,7 @@ const shortcuts = [
     { key: 'r', what: 'The most useful reading', act: () => panel.value?.goNext() },
     { key: 'p', what: 'Practise on simulated wiring', act: () => (practising.value = true) },
     { key: 'm', what: 'Measure a reel', act: () => (measuring.value = true) },
+    { key: 'e', what: 'Helper circuits', act: () => (helping.value = true) },
     { key: 'l', what: 'Log of the job', act: () => router.visit(`/jobs/${props.answer.job}/log`) },
 ];
 const things = computed(() =>
@@ -181,6 +184,9 @@ const things = computed(() =>
                     </button>
                     <button type="button" class="act" @click="measuring = true">
                         Measure a reel <kbd class="max-sm:hidden">M</kbd>
+                    </button>
+                    <button type="button" class="act" @click="helping = true">
+                        Helper circuits <kbd class="max-sm:hidden">E</kbd>
                     </button>
                     <a class="act" :href="`/jobs/${answer.job}/log`">Log <kbd class="max-sm:hidden">L</kbd></a>
                 </span>
@@ -340,6 +346,13 @@ const things = computed(() =>
                 </div>
             </div>
         </template>
+        <HelperBox
+            :open="helping"
+            :job="answer.job"
+            :transistors="bench.transistors"
+            :channel="bench.channel"
+            @close="helping = false"
+        />
         <ReelBox :open="measuring" :job="answer.job" :strips="bench.strips" @close="measuring = false" />
         <PracticeBox :open="practising" @close="practising = false" @begin="practise" />
     </JobFrame>
