@@ -274,6 +274,17 @@ return [
         ['$cable === null) {', '$cable !== null && $cable->reckoned) {'],
         ['$set === $line->method', '$set !== null'],
     ],
+    ['Checks/Ratings/HeldMass.php', ['MOVING = 3;', 'MOVING = 2;'], ['PROFILE = 0.25', 'PROFILE = 0.2']],
+    [
+        'Bench/Helpers/LowSideSwitch.php',
+        ['HOT = 1.5', 'HOT = 1.0', 'Bench/Helpers/HelperCircuitsTest.php'],
+        [
+            '$this->amps > $this->transistor->amps',
+            '$this->amps > 2 * $this->transistor->amps',
+            'Bench/Helpers/HelperCircuitsTest.php',
+        ],
+        ['$gate->value < $needs', '$gate->value < 0.1 * $needs', 'Bench/Helpers/HelperCircuitsTest.php'],
+    ],
     [
         'Plan/Routes/ControlLine.php',
         ['ANALOG_EACH = 1.0', 'ANALOG_EACH = 0.5'],

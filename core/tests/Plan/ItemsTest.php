@@ -52,7 +52,7 @@ final class ItemsTest extends TestCase
             self::assertSame(JobFile::write($plain), JobFile::write($gone), $kind);
             $seen[] = $kind;
         }
-        self::assertCount(11, $seen);
+        self::assertCount(12, $seen);
     }
 
     public function test_what_does_not_go_together_is_refused(): void

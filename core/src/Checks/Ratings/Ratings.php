@@ -36,6 +36,7 @@ final readonly class Ratings extends Check
             'terminal' => new TerminalWire(),
             'strip-width' => new StripWidth(),
             'relay-amps' => new RelayAmps(),
+            'held-mass' => new HeldMass(),
         ];
     }
 

@@ -116,6 +116,14 @@ final readonly class RatingCases
                     ->profile('r1', ['stockMetres' => 2.0] + $with('stripWidth', $v))
                     ->state(),
             ],
+            // 2 m of 0.05 and 0.25 kg/m, three times that where it moves, on four: 0.45 kg.
+            'holder holds' => [
+                0.45,
+                static fn(?float $v): JobState => Circuits::in()
+                    ->run('r1', 2.0, mounting: ['profile', 'moving'])
+                    ->item('i1', 'holder', ['holds' => $v ?? 1.0], 'r1', 4)
+                    ->state(),
+            ],
             // 10 fixtures of 46 W at 230 V: 2 A.
             'analog relayAmps' => [
                 2.0,
