@@ -45,6 +45,7 @@ final class SeededJobs
         $job->scenes();
         $job->terms();
         $job->beside();
+        $job->segments();
 
         return $job->plan;
     }
@@ -240,6 +241,45 @@ final class SeededJobs
     }
 
     /** Converters on banks, switches in leads, and other items: last, so that earlier draws stay the same. */
+    /** Pixel runs in halves, the far one reversed, and a control line; last, so that what was drawn before stays. */
+    private function segments(): void
+    {
+        foreach ($this->plan->runs as $id => $run) {
+            $pixels = $this->plan->of($run)->pixels();
+            if ($pixels > 3 && $this->below(2) === 0) {
+                $half = intdiv($pixels, 2);
+                $this->try([
+                    'kind' => 'SetSegments',
+                    'run' => (string) $id,
+                    'segments' => [
+                        ['name' => "{$run->name()} near", 'first' => 1, 'last' => $half],
+                        ['name' => "{$run->name()} far", 'first' => $half + 1, 'last' => $pixels, 'reversed' => true],
+                    ],
+                ]);
+                $far = array_key_last($this->plan->segments);
+                if ($far !== null) {
+                    $this->try([
+                        'kind' => 'SetScene',
+                        'scene' => null,
+                        'name' => "Far of {$id}",
+                        'levels' => [['of' => $far, 'duties' => [0.6]]],
+                    ]);
+                }
+            }
+        }
+        foreach ($this->plan->fixtures as $id => $fitting) {
+            if ($fitting->module !== null && $this->below(2) === 0) {
+                $this->try([
+                    'kind' => 'HangFixture',
+                    'fixture' => (string) $id,
+                    'on' => $fitting->module,
+                    'kit' => 'cable-2x15',
+                    'length' => 12.5,
+                ]);
+            }
+        }
+    }
+
     private function beside(): void
     {
         foreach (array_keys($this->plan->runs) as $run) {

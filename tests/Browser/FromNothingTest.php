@@ -75,7 +75,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->click(fn() => $this->button('a phone'));
         $this->click(fn() => $this->button('accent light'));
         $this->see('Pixel board for vehicles');
-        $this->click(fn() => $this->button('Choose B'));
+        $this->click(fn() => $this->button('Choose A'));
         $this->dontSee('Rail lacks');
         $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
         $this->change($job, [
@@ -161,6 +161,45 @@ final class FromNothingTest extends BrowserTestCase
     }
 
     /** The dialog of a new job whose walls are measured later. */
+    /** One run of pixels as two lights: named, one reversed, in the board’s settings and in a scene of their own. */
+    public function test_a_run_of_pixels_is_divided_into_segments(): void
+    {
+        $this->begin('Star shelf');
+        $this->click(fn() => $this->button('a shelf'));
+        $this->find('[placeholder="5.20"]')->sendKeys('3');
+        $this->click(fn() => $this->button('Choose the kit'));
+        $this->click(fn() => $this->button('moving colours'));
+        $this->click(fn() => $this->button('a phone'));
+        $this->click(fn() => $this->button('accent light'));
+        $this->click(fn() => $this->button('Choose A'));
+        $this->dontSee('Shelf lacks');
+        $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
+        $this->open("/jobs/{$job}/wire");
+        $this->find('[data-feed]');
+        $this->press('g');
+        $this->see('pixels, counted');
+        preg_match('/(\d+) pixels, counted/', $this->find('[role=dialog]')->getText(), $said);
+        $pixels = (int) ($said[1] ?? 0);
+        $this->click(fn() => $this->button('Divide'));
+        $name = $this->find('[aria-label="Name of segment 1"]');
+        $name->sendKeys([Key::CONTROL, 'a', Key::NULL, 'Near stars']);
+        $this->assertAccessible('segments of a run');
+        $this->click(fn() => $this->button('Save segments'));
+        $this->dontSee('pixels, counted');
+        $this->change($job, [
+            'kind' => 'SetScene',
+            'scene' => null,
+            'name' => 'Stars',
+            'levels' => [['of' => 'sg1', 'duties' => [0.5]]],
+        ]);
+        $this->open("/jobs/{$job}/scenes");
+        $this->click(fn() => $this->button('Scenes and shows'));
+        $this->click(fn() => $this->button('Edit'));
+        $this->see('Near stars');
+        $this->open("/jobs/{$job}/handover");
+        $this->see('Segment “Near stars”: start 0, ' . intdiv($pixels, 2) . ' pixels');
+    }
+
     /** A strip, phase-cut lamps of a mesh and 0-10 V lights in one room: wired, tested, joined and in one scene. */
     public function test_lamps_of_three_dimming_methods_go_from_empty_to_the_sheet(): void
     {

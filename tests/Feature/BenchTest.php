@@ -310,7 +310,7 @@ final class BenchTest extends TestCase
         }
     }
 
-    public function test_helper_circuits_are_calculated_and_errors_stand_at_their_field(): void
+    public function test_a_helper_circuit_is_calculated_and_an_error_is_shown_at_its_field(): void
     {
         Shelves::stock($this->job->crew, database_path('demo/shelf.json'));
         $ask = fn(array $typed) => $this->getJson("/jobs/{$this->job->id}/bench/helper?" . http_build_query($typed));

@@ -41,7 +41,7 @@ final class ImportTest extends TestCase
     {
         yield 'not JSON' => ['hello', 'not JSON'];
         yield 'too large' => [str_repeat('x', 2_100_000), 'at most 2 MB'];
-        yield 'newer' => ['{"format": "ember-dusk-job", "version": 12}', 'reads up to 11'];
+        yield 'newer' => ['{"format": "ember-dusk-job", "version": 13}', 'reads up to 12'];
     }
 
     #[DataProvider('faults')]

@@ -142,11 +142,18 @@ final readonly class SceneCards
     {
         $strip = $this->state->plan->strip($run->strip);
         $of = $strip?->switched() === false ? $run->id : (string) $run->controller;
-        $duties = $scene->levels[$of] ?? [];
         $mixing = Mixing::for($this->state->plan, $of);
-
-        $level = $duties !== [] ? $mixing?->level($duties) ?? max($duties) : 0.0;
-        $seen = $strip !== null && array_sum($duties) > 0.0 ? self::seen($result, $strip, $duties, $mixing) : [];
+        $lit = array_filter(
+            $scene->levels,
+            fn(array $duties, string $light): bool => array_sum($duties) > 0.0 &&
+                ($light === $of || ($this->state->plan->segments[$light]->run ?? null) === $of),
+            ARRAY_FILTER_USE_BOTH,
+        );
+        $level = max([
+            0.0,
+            ...array_map(static fn(array $d): float => $mixing?->level($d) ?? max([0.0, ...$d]), array_values($lit)),
+        ]);
+        $seen = $strip !== null && $lit !== [] ? $this->seen($scene, $run, $result, $strip, $mixing) : [];
 
         return new SceneRibbon(
             run: $run->id,
@@ -160,11 +167,11 @@ final readonly class SceneCards
     /**
      * The colours along a run, each at its lightness compared with full light: a tenth of the light is not a tenth of a colour.
      *
-     * @param  list<float>  $duties
      * @return list<string>
      */
-    private static function seen(RunResult $result, Strip $strip, array $duties, ?Mixing $mixing): array
+    private function seen(Scene $scene, Run $run, RunResult $result, Strip $strip, ?Mixing $mixing): array
     {
+        $each = max(1, $strip->pixels->pixels ?? 1);
         $seen = (new RunFigures($result))->seen($strip);
         $count = min(self::STOPS, count($seen));
         $colours = [];
@@ -172,6 +179,7 @@ final readonly class SceneCards
             $group = (int) round(($n * (count($seen) - 1)) / max(1, $count - 1));
             // Pixels are solved at their volts; their light is that times the scene's duty.
             $pixels = !$strip->switched();
+            $duties = $pixels ? $scene->ofPixel($this->state->plan, $run->id, $group * $each + 1) : [];
             $light = $result->light[$group] * ($pixels ? max([0.0, ...$duties]) : 1.0);
             $colour = $pixels ? $mixing?->seen($duties) : $seen[$group];
             $colours[] = $colour === null || $colour->y <= 0 ? '#000000' : $colour->hex(Colour::lightness($light));

@@ -19,6 +19,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Segment;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Refusal;
 
@@ -87,6 +88,10 @@ final readonly class Ribbons
                 'trunk' => $trunk === null ? null : self::cable($this->state, $trunk, $result),
                 'place' => $plan->places[$this->run->place]->name ?? '',
                 'pins' => $this->run->pins,
+                'pixels' => $plan->of($this->run)->pixels(),
+                'segments' => array_values(
+                    array_filter($plan->segments, fn(Segment $s): bool => $s->run === $this->run->id),
+                ),
                 'split' => $this->run->parts > 1 || $this->run->zones !== [],
                 'cables' => $this->ways($result),
                 'taps' => Taps::for($this->state, $this->run),

@@ -51,6 +51,18 @@ final readonly class SceneRows
                     name: $name,
                     channels: array_map(static fn($c): string => $c->name, $strip->channels),
                 );
+                $segments = [];
+                foreach ($plan->segments as $segment) {
+                    if ($segment->run === $id) {
+                        $segments[$segment->id] = new DimmedRow(
+                            id: $segment->id,
+                            name: "{$run->name()}, {$segment->name}",
+                            channels: $rows[$id]->channels,
+                        );
+                    }
+                }
+                // A run in segments is set by them.
+                $rows = $segments === [] ? $rows : array_diff_key($rows, [$id => true]) + $segments;
             }
         }
 

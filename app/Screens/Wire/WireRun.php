@@ -8,6 +8,7 @@ use App\Screens\HashedRow;
 use App\Screens\KeyedRow;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Plan\Segment;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Fix;
 
@@ -29,6 +30,7 @@ final readonly class WireRun implements KeyedRow
      * @param  list<WireWay>  $cables
      * @param  list<Fix>  $taps
      * @param  list<string>  $pins
+     * @param  list<Segment>  $segments
      */
     public function __construct(
         public string $id,
@@ -63,5 +65,7 @@ final readonly class WireRun implements KeyedRow
         #[Field(of: Field::TEXTS)] public array $pins,
         public bool $thin,
         public bool $split,
+        public int $pixels,
+        #[Field(of: Segment::class)] public array $segments,
     ) {}
 }

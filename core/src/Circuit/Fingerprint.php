@@ -9,6 +9,7 @@ use EmberDusk\Plan\Document;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Scene;
+use EmberDusk\Plan\Segment;
 
 /** Tells circuits apart: names, notes and other islands play no part. */
 final readonly class Fingerprint
@@ -62,6 +63,15 @@ final readonly class Fingerprint
             array_values($plan->runs),
         );
 
+        // Names of segments are no part of the circuit.
+        $segments = array_map(
+            static fn(Segment $s): array => [$s->run, $s->first, $s->last],
+            array_filter(
+                $plan->segments,
+                static fn(Segment $s): bool => isset($island->parts[$s->run], $scene->levels[$s->id]),
+            ),
+        );
+
         return hash(
             'sha256',
             Json::compact([
@@ -70,6 +80,7 @@ final readonly class Fingerprint
                 $of,
                 array_values(array_filter($followed)),
                 $scene?->levels,
+                ...$segments === [] ? [] : [$segments],
             ]),
         );
     }

@@ -11,7 +11,7 @@ final readonly class Phase
      * @param  int  $number  from 1
      * @param  float  $share  of the period
      * @param  array<string, list<bool>>|null  $on  by controller, a channel each; null when every channel conducts
-     * @param  array<string, float>  $levels mean duty of pixel runs; missing ones are full
+     * @param  array<string, list<float>>  $levels mean duty of pixel runs by group, one for all groups alike; missing ones are full
      */
     public function __construct(
         public int $number = 1,
@@ -34,9 +34,23 @@ final readonly class Phase
         );
     }
 
-    /** How much of their full current pixels take. */
-    public function level(string $run): float
+    /** Whether groups of a run differ; a limit of its board is then in their levels already. */
+    public function graded(string $run): bool
     {
-        return $this->levels[$run] ?? ($this->on === null ? 1.0 : 0.0);
+        return count($this->levels[$run] ?? []) > 1;
+    }
+
+    /** Whether a group of pixels takes another current than the group before it. */
+    public function changesAt(string $run, int $group): bool
+    {
+        return $group > 0 && $this->level($run, $group) !== $this->level($run, $group - 1);
+    }
+
+    /** How much of their full current the pixels of a group take. */
+    public function level(string $run, int $group): float
+    {
+        $levels = $this->levels[$run] ?? [];
+
+        return $levels[$group] ?? ($levels[0] ?? ($this->on === null ? 1.0 : 0.0));
     }
 }

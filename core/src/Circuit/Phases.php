@@ -43,7 +43,7 @@ final readonly class Phases
             array_unique(array_filter(array_merge(...array_values($duties)), static fn(float $d): bool => $d > 0)),
         );
         sort($distinct);
-        $levels = self::levels($island, $this->scene);
+        $levels = $this->levels($island);
         if ($this->scene === null && ($distinct === [] || $distinct === [1.0])) {
             return [new Phase()];
         }
@@ -134,17 +134,45 @@ final readonly class Phases
         return min([1.0, ...$caps]);
     }
 
-    /** @return array<string, float> mean duty by pixel run */
-    private static function levels(Island $island, ?Scene $scene): array
+    /** @return array<string, list<float>> mean duty by pixel run, of each group where segments differ, else one */
+    private function levels(Island $island): array
     {
         $levels = [];
         foreach ($island->parts as $id => $parts) {
-            if (!$parts->strip->switched() && $scene !== null) {
-                $of = $scene->levels[$id] ?? [0.0];
-                $levels[$id] = array_sum($of) / max(1, count($of));
+            if (!$parts->strip->switched() && $this->scene !== null) {
+                $levels[$id] = $this->ofRun((string) $id, $parts);
             }
         }
 
         return $levels;
+    }
+
+    /** @return list<float> */
+    private function ofRun(string $run, WiredRun $parts): array
+    {
+        $mean = static fn(array $duties): float => array_sum($duties) / max(1, count($duties));
+        $whole = $mean($this->scene->levels[$run] ?? [0.0]);
+        $each = max(1, $parts->strip->pixels->pixels ?? 1);
+        $pixels = [];
+        foreach ($this->plan->segments as $id => $segment) {
+            if ($segment->run === $run && isset($this->scene->levels[$id])) {
+                $pixels += array_fill($segment->first - 1, $segment->pixels(), $mean($this->scene->levels[$id]));
+            }
+        }
+        if ($pixels === []) {
+            return [$whole];
+        }
+        $levels = [];
+        for ($group = 0; $group < $parts->marks->groupCount(); $group++) {
+            $sum = 0.0;
+            for ($pixel = $group * $each; $pixel < ($group + 1) * $each; $pixel++) {
+                $sum += $pixels[$pixel] ?? $whole;
+            }
+            $levels[] = $sum / $each;
+        }
+        // A board dims all its pixels alike until their current together is within its limit.
+        $dims = min(1.0, $parts->run->cap / max(1e-9, $mean($levels)));
+
+        return array_map(static fn(float $l): float => $l * $dims, $levels);
     }
 }

@@ -50,7 +50,7 @@ final class StripWiring
             $last = $pad;
             for ($n = 1; $n <= $count; $n++) {
                 $pad++;
-                if ($n === $count || isset($fed[$pad])) {
+                if ($n === $count || isset($fed[$pad]) || $this->phase->changesAt($run, $group + $pad - $last)) {
                     $next = $this->pad($run, $channels, $pad, $emf);
                     // At a cut + this stretch ends at its own +; the returns continue.
                     if (in_array($pad, $parts->run->zones, true)) {
@@ -93,15 +93,13 @@ final class StripWiring
         // Only rails calculated from copper at 20 °C know what warmth does to them.
         $rails =
             $this->conditions->rail * ($strip->copperRails ? Copper::factor($this->plan->limits->cableCelsius) : 1.0);
+        $level = $this->phase->level($run, $first);
+        $level = $this->phase->graded($run) ? $level : min($this->plan->run($run)->cap, $level);
         $loads = $numbers = [];
         // A limit in the controller of pixels scales what they take; channels that are switched carry their full current in the on-time.
         foreach ($strip->channels as $n => $channel) {
             if (isset($start[$n + 1])) {
-                $loads[] = GroupLoad::for(
-                    $strip,
-                    $channel,
-                    min($this->plan->run($run)->cap, $this->phase->level($run)),
-                );
+                $loads[] = GroupLoad::for($strip, $channel, $level);
                 $numbers[] = $n + 1;
             }
         }

@@ -40,7 +40,7 @@ final readonly class Mixing
      */
     private function __construct(private array $channels, private bool $shared, private string $curve) {}
 
-    /** For a controller, a dimming module or a pixel run; null if its channels are unknown. */
+    /** For a controller, a dimming module, a pixel run or a segment of one; null if its channels are unknown. */
     public static function for(Plan $plan, string $light): ?self
     {
         $channels = isset($plan->modules[$light])
@@ -59,6 +59,7 @@ final readonly class Mixing
 
     private static function strip(Plan $plan, string $light): ?Strip
     {
+        $light = $plan->segments[$light]->run ?? $light;
         foreach ($plan->runs as $run) {
             if ($run->id === $light || $run->controller === $light) {
                 $strip = $plan->strip($run->strip);

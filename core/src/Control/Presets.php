@@ -95,10 +95,10 @@ final readonly class Presets
         return $scene->levels !== [];
     }
 
-    /** The device of a scene's light: a controller, or the board of a pixel run. */
+    /** The device of a scene's light: a controller, or the board of a pixel run or segment. */
     private static function unit(Plan $plan, Roster $roster, string $light): ?Unit
     {
-        return $roster->units[$plan->runs[$light]->controller ?? $light] ?? null;
+        return $roster->units[$plan->pixelRun($light)->controller ?? $light] ?? null;
     }
 
     /**

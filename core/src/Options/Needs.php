@@ -115,7 +115,9 @@ final readonly class Needs
     {
         $options = [];
         foreach (array_slice($ways, 0, self::WAYS) as $way) {
-            foreach ($volts as $of) {
+            $driven = array_filter($volts, fn(float $of): bool => $this->drives($way, $colour, $of));
+            // Where the shelf drives none of them, the option says what is missing.
+            foreach ($driven === [] ? $volts : $driven as $of) {
                 $options[] = new Requirement(
                     id: '',
                     run: $this->run->id,
@@ -131,6 +133,25 @@ final readonly class Needs
         }
 
         return SetOptions::payload($this->run->id, array_slice($options, 0, self::MOST));
+    }
+
+    /** Whether a board or a controller of the shelf speaks a way of control at these volts. */
+    private function drives(string $way, string $colour, float $volts): bool
+    {
+        foreach ($this->shelf->ofKind($colour === 'pixels' ? 'board' : 'controller') as $kit) {
+            $unit = $kit->entry;
+            if (
+                $unit instanceof Controller &&
+                $unit->family === $way &&
+                $unit->pixels?->trial !== true &&
+                $unit->inputLeast <= $volts &&
+                $unit->inputMost >= $volts
+            ) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     /** @return list<float> of suitable strips on the shelf */

@@ -23,7 +23,7 @@ final readonly class BoardSettings
     /** @return list<BoardSetting> none while no run of pixels is on the board */
     private function all(): array
     {
-        $settings = [];
+        $settings = $segments = [];
         $start = 0;
         foreach (DataOutput::needed($this->plan, $this->board) as $output) {
             $pixels = $this->plan->strip($this->plan->runs[$output->parts[0]->run]->strip)?->pixels;
@@ -53,11 +53,15 @@ final readonly class BoardSettings
                 ),
                 array_map(static fn(DataPart $p): string => $p->run, array_merge($output->parts, ...$output->branches)),
             );
+            foreach ($output->parts as $part) {
+                array_push($segments, ...$this->segments($part, $start));
+            }
             $start += $output->pixels();
         }
         if ($settings === []) {
             return [];
         }
+        array_push($settings, ...$segments);
         foreach ($this->plan->runs as $run) {
             $matrix = $run->controller === $this->board ? $this->plan->of($run)->matrix() : null;
             if ($matrix !== null && $this->plan->of($run)->pixels() > 0) {
@@ -69,6 +73,38 @@ final readonly class BoardSettings
         $limit = $this->limit();
 
         return $limit === null ? $settings : [...$settings, $limit];
+    }
+
+    /**
+     * Segments on a part of an output, in the order of the data; one that goes on at the next output appears there again.
+     *
+     * @param  int  $before  pixels of the board on the outputs before
+     * @return list<BoardSetting>
+     */
+    private function segments(DataPart $part, int $before): array
+    {
+        $run = $this->plan->runs[$part->run];
+        $count = $this->plan->of($run)->pixels();
+        $settings = [];
+        foreach ($this->plan->segments as $segment) {
+            // As the data comes, from 1.
+            $first = $part->reversed ? $count - $segment->last + 1 : $segment->first;
+            $from = max($first, $part->first);
+            $pixels = min($first + $segment->pixels(), $part->first + $part->pixels) - $from;
+            if ($segment->run === $part->run && $pixels > 0) {
+                $turned = $segment->reversed !== $part->reversed;
+                $settings[] = new BoardSetting(
+                    "Segment “{$segment->name}”",
+                    sprintf('start %d, %d pixels', $before + $part->start + $from - $part->first, $pixels) .
+                        ($turned ? ', reversed' : '') .
+                        ($segment->mirrored ? ', mirrored' : ''),
+                    "{$run->name()}, {$segment->words()}",
+                    [$segment->run],
+                );
+            }
+        }
+
+        return $settings;
     }
 
     /** @return list<BoardSetting> of one run, and the limit of its board */

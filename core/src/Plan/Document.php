@@ -16,7 +16,7 @@ final readonly class Document
 {
     public const FORMAT = 'ember-dusk-job';
 
-    public const VERSION = 11;
+    public const VERSION = 12;
 
     /** @return array<string, mixed> */
     public static function write(Plan $plan): array

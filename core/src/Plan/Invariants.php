@@ -193,9 +193,9 @@ final readonly class Invariants
             self::need(trim($scene->name) !== '', "/scenes/{$n}/name", 'A scene has a name.');
             foreach (array_keys($scene->levels) as $of) {
                 self::need(
-                    isset($this->plan->lightUnits()[$of]) || isset($this->plan->runs[$of]),
+                    isset($this->plan->lightUnits()[$of]) || $this->plan->pixelRun((string) $of) !== null,
                     "/scenes/{$n}/levels",
-                    "No controller, module or run “{$of}”.",
+                    "No controller, module, run or segment “{$of}”.",
                 );
             }
         }
@@ -211,7 +211,7 @@ final readonly class Invariants
     /** Shows and triggers refer to scenes and lights of the job. */
     private function played(): void
     {
-        $lights = $this->plan->lightUnits() + $this->plan->runs;
+        $lights = $this->plan->lightUnits() + $this->plan->runs + $this->plan->segments;
         foreach (array_values($this->plan->shows) as $n => $show) {
             self::need($show->name !== '', "/shows/{$n}/name", 'A show has a name.');
             self::need(

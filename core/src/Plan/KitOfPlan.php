@@ -36,6 +36,12 @@ trait KitOfPlan
         return $this->controllers + $this->modules;
     }
 
+    /** The run of pixels that a light of a scene is, or is a segment of; null for other lights. */
+    public function pixelRun(string $light): ?Run
+    {
+        return $this->runs[$this->segments[$light]->run ?? $light] ?? null;
+    }
+
     /** Way of control of a controller or a dimming module; null where its kit is unknown. */
     public function controlWay(string $unit): ?string
     {

@@ -9,11 +9,14 @@ final readonly class LightNames
 {
     public function __construct(private Plan $plan) {}
 
-    /** Its name, its run or lamps, or its id. */
+    /** Its name, its run, segment or lamps, or its id. */
     public function of(string $id): string
     {
         if (isset($this->plan->lights[$id])) {
             return $this->plan->lights[$id]->name;
+        }
+        if (isset($this->plan->segments[$id])) {
+            return $this->plan->segments[$id]->name;
         }
         foreach ($this->plan->runs as $run) {
             if ($run->id === $id || $run->controller === $id) {

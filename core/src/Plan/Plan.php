@@ -29,6 +29,7 @@ final readonly class Plan implements JsonReadable
      * @param  array<string, Feed>  $feeds
      * @param  array<string, LaidCable>  $cables
      * @param  array<string, DataLine>  $lines
+     * @param  array<string, Segment>  $segments
      * @param  array<string, Light>  $lights
      * @param  array<string, Scene>  $scenes
      * @param  array<string, Owned>  $owned
@@ -60,6 +61,7 @@ final readonly class Plan implements JsonReadable
         #[Field(of: Feed::class, keyed: true)] public array $feeds = [],
         #[Field(of: LaidCable::class, keyed: true)] public array $cables = [],
         #[Field(of: DataLine::class, keyed: true)] public array $lines = [],
+        #[Field(of: Segment::class, keyed: true)] public array $segments = [],
         #[Field(of: Light::class, keyed: true)] public array $lights = [],
         #[Field(of: Scene::class, keyed: true)] public array $scenes = [],
         #[Field(of: Owned::class, keyed: true)] public array $owned = [],
@@ -98,6 +100,7 @@ final readonly class Plan implements JsonReadable
      * @param  array<string, Feed>|null  $feeds
      * @param  array<string, LaidCable>|null  $cables
      * @param  array<string, DataLine>|null  $lines
+     * @param  array<string, Segment>|null  $segments
      * @param  array<string, Light>|null  $lights
      * @param  array<string, Scene>|null  $scenes
      * @param  array<string, Owned>|null  $owned
@@ -128,6 +131,7 @@ final readonly class Plan implements JsonReadable
         ?array $feeds = null,
         ?array $cables = null,
         ?array $lines = null,
+        ?array $segments = null,
         ?array $lights = null,
         ?array $scenes = null,
         ?array $owned = null,
@@ -144,7 +148,7 @@ final readonly class Plan implements JsonReadable
         ?Position $position = null,
     ): self {
         $units = ($controllers ?? $this->controllers) + ($modules ?? $this->modules);
-        $lit = $units + ($runs ?? $this->runs);
+        $lit = $units + ($runs ?? $this->runs) + ($segments ?? $this->segments);
         $known = ($scenes ?? $this->scenes) + ($shows ?? $this->shows);
         $plan = new self(
             name: $name ?? $this->name,
@@ -162,6 +166,7 @@ final readonly class Plan implements JsonReadable
             feeds: self::inOrder($feeds ?? $this->feeds),
             cables: self::inOrder($cables ?? $this->cables),
             lines: $lines ?? $this->lines,
+            segments: self::inOrder($segments ?? $this->segments),
             lights: self::inOrder($lights ?? $this->lights),
             scenes: self::inOrder(self::played($scenes ?? $this->scenes, $lit)),
             owned: self::inOrder($owned ?? $this->owned),
@@ -206,11 +211,17 @@ final readonly class Plan implements JsonReadable
         return $this->with(...$lists); // @phpstan-ignore argument.type (lists of the plan, by their names)
     }
 
-    /** Without data lines of boards and runs that are gone, and without kit that nothing uses. */
+    /** Without data lines of boards, and segments of pixels, that are gone, and without kit that nothing uses. */
     private function tidied(): self
     {
+        $segments = self::lightable($this);
+
         return $this->withChanged(
             lines: self::inOrder(self::led($this)),
+            segments: self::inOrder($segments),
+            scenes: count($segments) === count($this->segments)
+                ? $this->scenes
+                : self::played($this->scenes, $this->lightUnits() + $this->runs + $segments),
             kit: self::inOrder(array_intersect_key($this->kit, $this->kitInUse() + $this->owned + $this->spares)),
         );
     }

@@ -32,6 +32,38 @@ final readonly class Scene implements JsonReadable
         return $this->lit(array_intersect_key($this->levels, $lights));
     }
 
+    /**
+     * Duties of one pixel, from 1, of a run or of its segment there; none: it is off.
+     *
+     * @return list<float>
+     */
+    public function ofPixel(Plan $plan, string $run, int $pixel): array
+    {
+        foreach ($plan->segments as $id => $segment) {
+            if ($segment->run === $run && $segment->has($pixel) && isset($this->levels[$id])) {
+                return $this->levels[$id];
+            }
+        }
+
+        return $this->levels[$run] ?? [];
+    }
+
+    /** Mean duty of all pixels of a run, 0 to 1. */
+    public function share(Plan $plan, Run $run): float
+    {
+        $mean = static fn(array $duties): float => array_sum($duties) / max(1, count($duties));
+        $whole = $mean($this->levels[$run->id] ?? []);
+        $pixels = $plan->of($run)->pixels();
+        $share = $whole;
+        foreach ($plan->segments as $id => $segment) {
+            if ($segment->run === $run->id && isset($this->levels[$id]) && $pixels > 0) {
+                $share += (($mean($this->levels[$id]) - $whole) * $segment->pixels()) / $pixels;
+            }
+        }
+
+        return $share;
+    }
+
     /** @param  array<string, list<float>>  $levels */
     public function lit(array $levels): self
     {

@@ -66,6 +66,23 @@ trait TidyPlan
     }
 
     /**
+     * Segments of pixel runs that are still there, none past the end of its run.
+     *
+     * @return array<string, Segment>
+     */
+    private static function lightable(self $plan): array
+    {
+        return array_filter(
+            array_map(
+                static fn(Segment $s): ?Segment => isset($plan->runs[$s->run])
+                    ? $s->within($plan->of($plan->runs[$s->run])->pixels())
+                    : null,
+                $plan->segments,
+            ),
+        );
+    }
+
+    /**
      * States before a split, of runs that are still split.
      *
      * @param  array<string, Split>  $splits

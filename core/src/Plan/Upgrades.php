@@ -27,6 +27,7 @@ final readonly class Upgrades
                 8 => self::boards(...),
                 9 => self::data(...),
                 10 => self::worked(...),
+                11 => self::parted(...),
             ]
             as $version => $upgrade
         ) {
@@ -299,6 +300,17 @@ final readonly class Upgrades
     private static function worked(array $document): array
     {
         return ['version' => 11, 'options' => self::each($document['options'] ?? null, ['by' => ''])] + $document;
+    }
+
+    /**
+     * 11 to 12: segments of pixel runs, which there were none of.
+     *
+     * @param  array<array-key, mixed>  $document
+     * @return array<array-key, mixed>
+     */
+    private static function parted(array $document): array
+    {
+        return ['version' => 12, 'segments' => []] + $document;
     }
 
     /** @return array<string, mixed> default terms, as far as versions 1 and 2 had them */

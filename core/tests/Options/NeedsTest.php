@@ -150,6 +150,16 @@ final class NeedsTest extends TestCase
     }
 
     /** A wall panel for a boat runs from its own cell. */
+    /** The shelf has boards for Bluetooth at 12 V and for Wi-Fi at 24 V too: no option asks for what none of them drives. */
+    public function test_no_option_of_moving_colours_is_without_a_board(): void
+    {
+        $columns = self::columns(self::hall(), 'pixels', 'phone', 'mood');
+        self::assertNotSame([], $columns);
+        foreach ($columns as $column) {
+            self::assertNotSame([], $column->kit);
+        }
+    }
+
     public function test_no_mains_panel_where_there_is_no_mains(): void
     {
         $boat = Demo::with(new Plan('Boat', '', places: ['hall' => new Place('hall', 'Cabin', '')]), [

@@ -39,7 +39,7 @@ final class JobFileTest extends TestCase
             ['metric', 4.0, [], ''],
             [$plan->terms->length, $plan->terms->hoursADay, $plan->runs['cove']->mounting, $plan->runs['cove']->light],
         );
-        self::assertStringContainsString('"version": 11', JobFile::write($plan));
+        self::assertStringContainsString('"version": 12', JobFile::write($plan));
     }
 
     /** Written by the last program of version 2; it grew while it was the newest, so one from its first day is read as well. */
@@ -229,7 +229,7 @@ final class JobFileTest extends TestCase
         $stands = ['place' => 'place3', 'spot' => 'B2', 'wall' => null, 'at' => 0.0, 'up' => null];
         $eight = static function (array $document) use ($board, $stands): array {
             $document['version'] = 8;
-            unset($document['lines']);
+            unset($document['lines'], $document['segments']);
             $later = ['validDays' => 0, 'deposit' => 0, 'conditions' => ''];
             $document['terms'] = array_diff_key($document['terms'], $later);
             $document['kit'][] = [
@@ -284,10 +284,21 @@ final class JobFileTest extends TestCase
         self::assertEquals($ten->with(options: $eleven->options), $eleven);
     }
 
-    /** Written by version 11, something in every list; never changed. As long as 11 is the newest it is written the same again. */
+    /** Written by version 11; never changed: runs without segments. */
     public function test_version_eleven_is_read(): void
     {
         $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v11.json');
+        $eleven = JobFile::read($text);
+        $twelve = JobFile::read((string) file_get_contents(dirname(__DIR__) . '/golden/job-v12.json'));
+        self::assertEquals($eleven, JobFile::own($text), 'a revision that was kept then opens as well');
+        self::assertSame([0, 2], [count($eleven->segments), count($twelve->segments)]);
+        self::assertEquals($eleven->with(segments: $twelve->segments), $twelve);
+    }
+
+    /** Written by version 12, something in every list; never changed. As long as 12 is the newest it is written the same again. */
+    public function test_version_twelve_is_read(): void
+    {
+        $text = (string) file_get_contents(dirname(__DIR__) . '/golden/job-v12.json');
         $plan = JobFile::read($text);
         $document = (array) json_decode($text, true);
         foreach (Document::lists() as $list) {
@@ -326,7 +337,7 @@ final class JobFileTest extends TestCase
 
             return $d;
         };
-        yield 'newer version' => [$set('version', 12), '/version', 'reads up to 11'];
+        yield 'newer version' => [$set('version', 13), '/version', 'reads up to 12'];
         yield 'no version' => [$set('version', null), '/version', 'whole number'];
         yield 'another file' => [$set('format', 'else'), '/format', 'not a job file'];
         yield 'unknown field' => [$set('runs/0/colour', 'red'), '/runs/0', 'colour'];

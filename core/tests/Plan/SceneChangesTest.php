@@ -60,7 +60,7 @@ final class SceneChangesTest extends TestCase
         yield 'a controller that is not there' => [
             ['levels' => [['of' => 'c9', 'duties' => [1]]]] + self::evening(),
             '/levels',
-            'No controller, module or run “c9”',
+            'No controller, module, run or segment “c9”',
         ];
         yield 'too bright' => [
             ['levels' => [['of' => 'c1', 'duties' => [1.2]]]] + self::evening(),

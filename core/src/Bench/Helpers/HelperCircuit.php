@@ -16,7 +16,7 @@ final readonly class HelperCircuit
      * @param  list<string>  $parts
      * @param  list<Figure>  $figures
      * @param  list<string>  $stops  limits that are broken, in words; empty: none of those calculated
-     * @param  list<string>  $leads  what goes where, in the order of wiring
+     * @param  list<string>  $leads  connections, in the order of wiring
      * @param  string  $netlist  for a SPICE simulator
      */
     public function __construct(

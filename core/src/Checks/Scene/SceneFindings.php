@@ -40,8 +40,8 @@ final readonly class SceneFindings extends Check
     {
         $findings = [];
         foreach ($plan->scenes as $scene) {
-            foreach (array_intersect_key($plan->runs, $scene->levels) as $id => $run) {
-                $asked = array_sum($scene->levels[$id]) / max(1, count($scene->levels[$id]));
+            foreach ($plan->runs as $id => $run) {
+                $asked = $scene->share($plan, $run);
                 $full = $plan->of($run)->labelAmps() / $run->cap;
                 if ($plan->of($run)->board() === null || $asked <= $run->cap + 1e-9) {
                     continue;

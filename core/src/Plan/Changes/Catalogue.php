@@ -41,6 +41,7 @@ use EmberDusk\Plan\Changes\Runs\NoteMatrix;
 use EmberDusk\Plan\Changes\Runs\NoteRun;
 use EmberDusk\Plan\Changes\Runs\PinRun;
 use EmberDusk\Plan\Changes\Runs\SetCap;
+use EmberDusk\Plan\Changes\Runs\SetSegments;
 use EmberDusk\Plan\Changes\Runs\SetZones;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Changes\Scenes\SetScene;
@@ -117,6 +118,7 @@ final readonly class Catalogue
         'SetFixture' => SetFixture::class,
         'HangFixture' => HangFixture::class,
         'ChooseModule' => ChooseModule::class,
+        'SetSegments' => SetSegments::class,
         'SetScene' => SetScene::class,
         'SetShow' => SetShow::class,
         'SetTrigger' => SetTrigger::class,

@@ -75,7 +75,7 @@ final readonly class ControlLine
     }
 
     /**
-     * Volts lost on the way to fixtures, there and back, by so many ohms of one core. On DALI whoever answers draws all that the bus is supplied
+     * Volts lost on the way to fixtures, there and back, by so many ohms of one core. A DALI device that answers draws all that the bus is supplied
      * with; 0-10 V inputs send their milliamps all the time.
      */
     public function drop(string $fixture, float $core): float

@@ -9,6 +9,7 @@ import TermMark from '@/ui/TermMark.vue';
 import LimitsBox from './LimitsBox.vue';
 import ProposalBox from './ProposalBox.vue';
 import SceneBox from './SceneBox.vue';
+import SegmentBox from './SegmentBox.vue';
 import SplitBox from './SplitBox.vue';
 import SupplyTable from './SupplyTable.vue';
 import { term } from '@/lib/glossary';
@@ -77,6 +78,11 @@ const injection = term('power injection')!;
 const limits = ref(false);
 /** The run that a proposal is shown for. */
 const proposed = ref('');
+/** The run whose segments are shown. */
+const segmenting = ref('');
+function segment(run: string | undefined): void {
+    segmenting.value = wired.value.find((r) => r.id === run && r.pixels > 0)?.id ?? '';
+}
 /** The run whose splits are shown, and the way that was asked for. */
 const splitting = ref('');
 const splitHow = ref('');
@@ -135,6 +141,7 @@ const shortcuts = computed(() => [
     { key: 'm', what: 'Feed the middle', act: () => pattern(current(), 'middle') },
     { key: 'p', what: 'Propose the cheapest wiring', act: () => (proposed.value = current() ?? '') },
     { key: 's', what: 'Split or rejoin the run', act: () => split(current()) },
+    { key: 'g', what: 'Segments of a pixel run', act: () => segment(current()) },
     { key: 't', what: 'Compare two layouts', act: () => compare(null) },
     { key: 'i', what: 'Limits of the job', act: () => (limits.value = true) },
     { key: 'f', what: 'Go to the first feed', act: () => document.querySelector<HTMLElement>('[data-feed]')?.focus() },
@@ -157,6 +164,7 @@ const things = computed(() => [
         { what: 'Feed both ends', where: r.name, act: () => pattern(r.id, 'ends') },
         { what: 'Feed the middle', where: r.name, act: () => pattern(r.id, 'middle') },
         ...SPLITS.map((s) => ({ what: s.what, where: r.name, act: () => split(r.id, s.how) })),
+        ...(r.pixels > 0 ? [{ what: `Segments of ${r.name}`, where: r.name, act: () => segment(r.id) }] : []),
     ]),
 ]);
 </script>
@@ -218,6 +226,19 @@ const things = computed(() => [
                 @remove="change({ kind: 'RemoveFeed', feed: $event })"
             />
             <p v-if="run.data !== ''" class="pb-2 text-[13px]">Data from {{ run.data }}</p>
+            <p v-if="run.segments.length" class="pb-2 text-[13px]">
+                Segments:
+                {{
+                    run.segments
+                        .map(
+                            (s) =>
+                                `${s.name} ${s.first}–${s.last}` +
+                                (s.reversed ? ', from its end' : '') +
+                                (s.mirrored ? ', mirrored' : ''),
+                        )
+                        .join(' · ')
+                }}
+            </p>
             <div class="flex flex-wrap gap-3 pb-3">
                 <button type="button" class="quiet" data-guide="ends" @click="pattern(run.id, 'ends')">
                     Feed both ends <kbd>B</kbd>
@@ -231,6 +252,9 @@ const things = computed(() => [
                 </button>
                 <button type="button" class="quiet" @click="split(run.id)">
                     {{ run.split ? 'Split or rejoin' : 'Split' }} <kbd>S</kbd>
+                </button>
+                <button v-if="run.pixels > 0" type="button" class="quiet" @click="segment(run.id)">
+                    Segments <kbd>G</kbd>
                 </button>
                 <button
                     v-for="tap in run.taps"
@@ -272,6 +296,7 @@ const things = computed(() => [
             <Link :href="`/jobs/${store.answer.value.job}/kit`" class="act">Choose at Kit</Link>
         </p>
         <ProposalBox :run="proposed" :runs="wired" @close="proposed = ''" @beside="compare" />
+        <SegmentBox :run="wired.find((r) => r.id === segmenting) ?? null" @close="segmenting = ''" />
         <SplitBox :run="splitting" :how="splitHow" @close="splitting = ''" @beside="compare" />
         <BesideBox :open="beside" :proposed="besides" @close="beside = false" />
         <SceneBox v-if="desk.wire" :open="scening" :scene="edited" :wire="desk.wire" @close="scening = false" />

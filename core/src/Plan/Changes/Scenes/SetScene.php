@@ -59,11 +59,17 @@ final readonly class SetScene extends Change
             throw InvalidInput::at('/scene', 'A job has at most ' . self::MOST . ' scenes.');
         }
         foreach (array_keys($this->levels) as $of) {
-            if (!isset($plan->lightUnits()[$of]) && !isset($plan->runs[$of])) {
-                throw InvalidInput::at('/levels', "No controller, module or run “{$of}”.");
+            if (!isset($plan->lightUnits()[$of]) && $plan->pixelRun($of) === null) {
+                throw InvalidInput::at('/levels', "No controller, module, run or segment “{$of}”.");
             }
         }
-        $lit = array_filter($this->levels, static fn(array $duties): bool => array_sum($duties) > 0);
+        // A segment that is off beside the rest of its run is part of the scene.
+        $off = fn(string $of): bool => array_sum($this->levels[$plan->segments[$of]->run ?? ''] ?? []) > 0;
+        $lit = array_filter(
+            $this->levels,
+            static fn(array $duties, string $of): bool => array_sum($duties) > 0 || $off($of),
+            ARRAY_FILTER_USE_BOTH,
+        );
 
         $fade = $this->fade ?? ($plan->scenes[$id]->fade ?? 0.0);
 

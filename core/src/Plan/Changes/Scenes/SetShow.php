@@ -51,7 +51,7 @@ final readonly class SetShow extends Change
             }
         }
         foreach ($this->as->lights as $n => $light) {
-            if (!isset($plan->lightUnits()[$light]) && !isset($plan->runs[$light])) {
+            if (!isset($plan->lightUnits()[$light]) && $plan->pixelRun($light) === null) {
                 throw InvalidInput::unknown("/lights/{$n}", 'light', $light);
             }
         }

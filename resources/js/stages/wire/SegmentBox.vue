@@ -1,0 +1,119 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue';
+import DialogBox from '@/ui/DialogBox.vue';
+import { useScreen } from '@/lib/screen';
+import type { WireRun } from '@/types/generated/responses';
+
+/** Divides a run of pixels into segments, each a light of its own in scenes and in the board. */
+const props = defineProps<{ run: WireRun | null }>();
+const emit = defineEmits<{ close: [] }>();
+const { change } = useScreen();
+type Row = { id: string; name: string; first: string; last: string; reversed: boolean; mirrored: boolean };
+const rows = ref<Row[]>([]);
+const parts = ref('2');
+watch(
+    () => props.run,
+    (run) => {
+        rows.value = (run?.segments ?? []).map((s) => ({ ...s, first: String(s.first), last: String(s.last) }));
+    },
+);
+/** The next free pixels, to the end. */
+function add(): void {
+    const first = Math.max(0, ...rows.value.map((r) => Number(r.last) || 0)) + 1;
+    rows.value.push({
+        id: '',
+        name: '',
+        first: String(Math.min(first, props.run?.pixels ?? 1)),
+        last: String(props.run?.pixels ?? 1),
+        reversed: false,
+        mirrored: false,
+    });
+}
+/** As many equal parts as were typed; names stay where there were some. */
+function divide(): void {
+    const count = Math.max(1, Math.min(32, Number(parts.value) || 1));
+    const pixels = props.run?.pixels ?? 0;
+    rows.value = Array.from({ length: count }, (_, n) => ({
+        id: rows.value[n]?.id ?? '',
+        name: rows.value[n]?.name || `${props.run?.name ?? ''} ${n + 1}`,
+        first: String(Math.floor((n * pixels) / count) + 1),
+        last: String(Math.floor(((n + 1) * pixels) / count)),
+        reversed: rows.value[n]?.reversed ?? false,
+        mirrored: rows.value[n]?.mirrored ?? false,
+    }));
+}
+async function save(): Promise<void> {
+    const segments = rows.value.map((r) => ({ ...r, first: Number(r.first), last: Number(r.last) }));
+    if (await change({ kind: 'SetSegments', run: props.run?.id, segments })) {
+        emit('close');
+    }
+}
+</script>
+
+<template>
+    <DialogBox :open="run !== null" :title="`Segments of ${run?.name ?? ''}`" wide @close="emit('close')">
+        <form v-if="run" class="grid gap-3" @submit.prevent="save">
+            <p class="text-ink2">
+                {{ run.pixels }} pixels, counted from the start of the run. Each segment is a light of its own in scenes
+                and in the board. Nothing is cut: copper and feeds stay as they are.
+            </p>
+            <div class="flex flex-wrap items-baseline gap-3">
+                <label>Equal parts <input v-model="parts" class="fig field !w-14" inputmode="numeric" /></label>
+                <button type="button" class="quiet" @click="divide">Divide</button>
+                <button type="button" class="quiet" @click="add">Add a segment</button>
+            </div>
+            <table v-if="rows.length" class="w-full text-left">
+                <thead class="text-xs text-ink2">
+                    <tr class="border-b border-rule">
+                        <th class="py-1 font-normal">Name</th>
+                        <th class="font-normal">First pixel</th>
+                        <th class="font-normal">Last pixel</th>
+                        <th class="font-normal">Effects</th>
+                        <td />
+                    </tr>
+                </thead>
+                <tbody>
+                    <tr v-for="(row, n) in rows" :key="n" class="border-b border-rule2">
+                        <td class="py-1 pr-3">
+                            <input v-model="row.name" class="field w-full" :aria-label="`Name of segment ${n + 1}`" />
+                        </td>
+                        <td class="pr-3">
+                            <input
+                                v-model="row.first"
+                                class="fig field !w-20"
+                                inputmode="numeric"
+                                :aria-label="`First pixel of segment ${n + 1}`"
+                            />
+                        </td>
+                        <td class="pr-3">
+                            <input
+                                v-model="row.last"
+                                class="fig field !w-20"
+                                inputmode="numeric"
+                                :aria-label="`Last pixel of segment ${n + 1}`"
+                            />
+                        </td>
+                        <td class="whitespace-nowrap pr-3">
+                            <label class="mr-3"
+                                ><input v-model="row.reversed" type="checkbox" class="mr-1" />from its end</label
+                            >
+                            <label><input v-model="row.mirrored" type="checkbox" class="mr-1" />mirrored</label>
+                        </td>
+                        <td class="text-right">
+                            <button
+                                type="button"
+                                class="act"
+                                :aria-label="`Remove segment ${n + 1}`"
+                                @click="rows.splice(n, 1)"
+                            >
+                                Remove
+                            </button>
+                        </td>
+                    </tr>
+                </tbody>
+            </table>
+            <p v-else class="text-ink2">No segments: the run is one light.</p>
+            <button type="submit" class="press justify-self-start">Save segments</button>
+        </form>
+    </DialogBox>
+</template>
