@@ -125,6 +125,34 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('Left wire: find it with the meter, lay it to C1');
         $this->open("/jobs/{$job}/bench");
         $this->see('Brake signal');
+        $this->twins($job);
+        $this->open("/jobs/{$job}/handover");
+        $this->see('Output 2');
+        $this->see('First place pixels (C1)');
+        $this->see('Left indicator: Glow');
+    }
+
+    /** Two short runs more, on the second output of the board: a splitter gives both the same data. The brake starts nothing any more. */
+    private function twins(int $job): void
+    {
+        $this->change($job, [
+            'kind' => 'ReviseNotes',
+            'place' => 'place1',
+            'text' =>
+                "said\nstart\n1.200 rail\nbattery E1 at 0.1, 1 of 12 V, 40 Ah, fitted, key\nbox B1 at 1.1, 20x20x8, sealed\n" .
+                "signal brake under the seat at 0.40, found\nsignal left at 0.80\nright 0.40 lamp\nright 0.40 twin\nrun rail, moving",
+        ]);
+        foreach (['lamp', 'twin'] as $run) {
+            $this->change($job, ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'pixels-12-rgb']);
+            $this->change($job, ['kind' => 'ShareKit', 'run' => $run, 'with' => 'c1']);
+            $this->change($job, ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'cable-3x15']);
+        }
+        $this->change($job, [
+            'kind' => 'ArrangeData',
+            'board' => 'c1',
+            'lines' => [['runs' => ['rail']], ['runs' => ['lamp']], ['runs' => ['twin'], 'mirrors' => 1]],
+        ]);
+        $this->change($job, ['kind' => 'SetTrigger', 'trigger' => 't1', 'gone' => true]);
     }
 
     /** Six sections of pixels, each with its own kit, on one board and one supply in one action. */
@@ -155,12 +183,26 @@ final class FromNothingTest extends BrowserTestCase
         $this->assertAccessible('one board for all runs of a place');
         $this->click(fn() => $this->button('6 runs of Deck on C'));
         $this->dontSee('6 runs of Deck on C');
+        // Each section is a light of its own in a scene, and keeps its preset on the board.
+        foreach (['Dusk' => 'one', 'Path' => 'six'] as $scene => $run) {
+            $this->change($job, [
+                'kind' => 'SetScene',
+                'scene' => null,
+                'name' => $scene,
+                'levels' => [['of' => $run, 'duties' => [0.4]]],
+            ]);
+        }
         $this->open("/jobs/{$job}/wire");
         $this->find('[data-feed]');
         $this->see('One');
+        $this->open("/jobs/{$job}/scenes");
+        $this->click(fn() => $this->button('Scenes and shows'));
+        $this->see('Dusk');
+        $this->open("/jobs/{$job}/handover");
+        $this->see('Output 1');
+        $this->see('Path');
     }
 
-    /** The dialog of a new job whose walls are measured later. */
     /** One run of pixels as two lights: named, one reversed, in the board’s settings and in a scene of their own. */
     public function test_a_run_of_pixels_is_divided_into_segments(): void
     {
@@ -269,6 +311,7 @@ final class FromNothingTest extends BrowserTestCase
         (new WebDriverSelect($this->find("[aria-label=\"{$label}\"]")))->selectByVisibleText($option);
     }
 
+    /** The dialog of a new job whose walls are measured later. */
     private function begin(string $name): void
     {
         $this->signIn();

@@ -271,9 +271,11 @@ final class BackupTest extends TestCase
                     $path =
                         '/' .
                         strtr($route->uri(), ['{stage}' => $stage] + $given) .
-                        ($route->getName() === 'jobs.state' || $route->getName() === 'jobs.beside'
-                            ? '?stage=wire'
-                            : '');
+                        match ($route->getName()) {
+                            'jobs.state', 'jobs.beside' => '?stage=wire',
+                            'bench.helper' => '?kind=divider&most=5&least=4.5&bears=3.3&reads=2.5&tolerance=5',
+                            default => '',
+                        };
                     $response = $this->get($path, [
                         'X-Inertia' => 'true',
                         'X-Inertia-Version' => Inertia::getVersion(),

@@ -10,6 +10,7 @@ use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Plan\Segment;
 use EmberDusk\Plan\Trigger;
 
 /** Rows and columns of the control matrix besides joined devices: segments and fixtures down, push-buttons, presence and vehicle wires across. */
@@ -51,7 +52,7 @@ final readonly class BoardExtras
         return new self($rows, $starts, $cells);
     }
 
-    /** @return list<BoardRow> of boards with several runs or a run whose + is cut: each part is its own light in the board's app */
+    /** @return list<BoardRow> of boards with several runs, or a run in segments or whose + is cut: each part is its own light in the board's app */
     private static function segments(Plan $plan, Roster $roster): array
     {
         $rows = [];
@@ -75,12 +76,19 @@ final readonly class BoardExtras
         return $rows;
     }
 
-    /** @return array<string, list<string>> names of the segments by board: several runs, and parts of a run whose + is cut */
+    /** @return array<string, list<string>> names of the segments by board: several runs, segments of a run, and parts of one whose + is cut */
     private static function segmentsOf(Plan $plan): array
     {
         $segments = [];
         foreach ($plan->runs as $run) {
             $board = $plan->of($run)->board()?->id;
+            $segments[(string) $board] ??= [];
+            $own = array_filter($plan->segments, static fn(Segment $s): bool => $s->run === $run->id);
+            if ($board !== null && $own !== []) {
+                array_push($segments[$board], ...array_column($own, 'name'));
+
+                continue;
+            }
             $parts = count($run->zones) + 1;
             for ($n = 1; $board !== null && $n <= $parts; $n++) {
                 $segments[$board][] = $parts === 1 ? $run->name() : (new LightNames($plan))->of($run->id) . " {$n}";
@@ -90,15 +98,15 @@ final readonly class BoardExtras
         return array_filter($segments, static fn(array $of): bool => count($of) > 1);
     }
 
-    /** @return list<string> ids of the runs of a controller */
+    /** @return list<string> ids of the runs of a controller, and of their segments */
     private static function runsOf(Plan $plan, string $controller): array
     {
-        return array_values(
-            array_map(
-                static fn(Run $r): string => $r->id,
-                array_filter($plan->runs, static fn(Run $r): bool => $r->controller === $controller),
-            ),
-        );
+        $mine = static fn(string $run): bool => ($plan->runs[$run]->controller ?? null) === $controller;
+
+        return array_map(strval(...), [
+            ...array_keys(array_filter($plan->runs, static fn(Run $r): bool => $mine($r->id))),
+            ...array_keys(array_filter($plan->segments, static fn(Segment $s): bool => $mine($s->run))),
+        ]);
     }
 
     /** @return list<BoardRow> of fixtures under no module: one that dims fixtures is a light itself */

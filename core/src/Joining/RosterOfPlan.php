@@ -97,7 +97,11 @@ final class RosterOfPlan
             $this->add(
                 new Unit(
                     id: $id,
-                    name: $run?->name() ?? '',
+                    name: match (true) {
+                        $run === null => '',
+                        $entry->pixels !== null => (new LightNames($this->plan))->board($id),
+                        default => $run->name(),
+                    },
                     role: $role,
                     family: self::family($role, $entry->family),
                     way: $entry->family,

@@ -18,6 +18,9 @@ final readonly class LightNames
         if (isset($this->plan->segments[$id])) {
             return $this->plan->segments[$id]->name;
         }
+        if ($this->plan->controller($id)?->pixels !== null) {
+            return $this->board($id);
+        }
         foreach ($this->plan->runs as $run) {
             if ($run->id === $id || $run->controller === $id) {
                 return $run->name();
@@ -31,6 +34,24 @@ final readonly class LightNames
         }
 
         return strtoupper($id);
+    }
+
+    /** Label of a pixel board: its run, or the place of several, with its id where another board has pixels there too. */
+    public function board(string $id): string
+    {
+        $mine = static fn(Run $r): bool => $r->controller === $id;
+        $runs = array_values(array_filter($this->plan->runs, $mine));
+        if (count($runs) < 2) {
+            return $runs === [] ? strtoupper($id) : $runs[0]->name();
+        }
+        $others = array_filter(
+            $this->plan->runs,
+            fn(Run $r): bool => !$mine($r) &&
+                $r->place === $runs[0]->place &&
+                $this->plan->controller($r->controller)?->pixels !== null,
+        );
+
+        return "{$this->plan->places[$runs[0]->place]->name} pixels" . ($others === [] ? '' : ' ' . strtoupper($id));
     }
 
     /**

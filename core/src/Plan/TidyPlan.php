@@ -66,7 +66,7 @@ trait TidyPlan
     }
 
     /**
-     * Segments of pixel runs that are still there, none past the end of its run.
+     * Segments of pixel runs that are still there, none past the end of its run. Of a run in parts they stay as they are for when it is one again.
      *
      * @return array<string, Segment>
      */
@@ -74,9 +74,11 @@ trait TidyPlan
     {
         return array_filter(
             array_map(
-                static fn(Segment $s): ?Segment => isset($plan->runs[$s->run])
-                    ? $s->within($plan->of($plan->runs[$s->run])->pixels())
-                    : null,
+                static fn(Segment $s): ?Segment => match (true) {
+                    !isset($plan->runs[$s->run]) => null,
+                    $plan->runs[$s->run]->parts > 1 => $s,
+                    default => $s->within($plan->of($plan->runs[$s->run])->pixels()),
+                },
                 $plan->segments,
             ),
         );

@@ -91,6 +91,9 @@ function require(n: number, key: string, value: string): void {
 const drop = (n: number) => set(cards.value.filter((_, i) => i !== n).map((c) => c.wish));
 const add = () =>
     set([...cards.value.map((c) => c.wish), { ...(cards.value[cards.value.length - 1]?.wish as OptionWish) }]);
+/** The worst of the points to read, for the mark beside their number. */
+const worst = (card: OptionColumn) =>
+    (['stop', 'watch', 'open'] as const).find((s) => card.findings.some((f) => f.severity === s)) ?? 'open';
 const take = (card: OptionColumn) => card.take && change(card.take as Payload);
 </script>
 
@@ -108,7 +111,7 @@ const take = (card: OptionColumn) => card.take && change(card.take as Payload);
                 <thead>
                     <tr>
                         <th><span class="sr-only">Requirements and results</span></th>
-                        <th v-for="n in cards.keys()" :key="n" scope="col">
+                        <th v-for="(card, n) in cards" :key="n" scope="col">
                             <span class="flex items-baseline justify-between"
                                 ><span class="font-head text-lg">{{ String.fromCharCode(65 + n) }}</span>
                                 <button
@@ -121,6 +124,15 @@ const take = (card: OptionColumn) => card.take && change(card.take as Payload);
                                     Remove
                                 </button></span
                             >
+                            <template v-if="card.take && !busy">
+                                <button type="button" class="press my-1" @click="take(card)">
+                                    Choose {{ String.fromCharCode(65 + n) }}
+                                </button>
+                                <span v-if="card.findings.length" class="flex items-center gap-1 font-normal">
+                                    <SeverityMark :severity="worst(card)" class="shrink-0" />
+                                    {{ card.findings.length }} to read before you buy
+                                </span>
+                            </template>
                         </th>
                     </tr>
                 </thead>
@@ -192,14 +204,6 @@ const take = (card: OptionColumn) => card.take && change(card.take as Payload);
                                 </summary>
                                 <p class="text-ink2">{{ finding.detail }}</p>
                             </details>
-                        </td>
-                    </tr>
-                    <tr>
-                        <th><span class="sr-only">Action</span></th>
-                        <td v-for="(card, n) in cards" :key="n">
-                            <button v-if="card.take && !busy" type="button" class="press" @click="take(card)">
-                                Choose {{ String.fromCharCode(65 + n) }}
-                            </button>
                         </td>
                     </tr>
                 </tbody>
