@@ -55,6 +55,9 @@ final readonly class BankFindings extends PlaceCheck
             if (self::converted($plan, $place, $name)) {
                 continue;
             }
+            if ($battery->wants === null && self::lit($plan, $place, $name, count($site->batteries) === 1)) {
+                continue;
+            }
             if ($battery->wants === null) {
                 $findings[] = $this->rule('bank-wants')->open(
                     place: $at,
@@ -75,6 +78,26 @@ final readonly class BankFindings extends PlaceCheck
         }
 
         return $findings;
+    }
+
+    /** Whether a strip is on the bank of that name: its volts are known, and judged with the strip. */
+    private static function lit(Plan $plan, Place $place, string $name, bool $only): bool
+    {
+        foreach ($plan->runs as $run) {
+            foreach ($run->strip === null ? [] : $plan->ways()->suppliesOf($run) as $supply) {
+                $stands = $plan->supplies[$supply]->stands;
+                $here = $stands === null ? $only && $run->place === $place->id : $stands->place === $place->id;
+                if (
+                    $plan->supply($supply)?->battery() === true &&
+                    $here &&
+                    ($stands === null || $stands->spot === $name)
+                ) {
+                    return true;
+                }
+            }
+        }
+
+        return false;
     }
 
     /** Whether the plan takes the light from the bank of that name through a converter. */

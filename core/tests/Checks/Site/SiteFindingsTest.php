@@ -12,6 +12,7 @@ use EmberDusk\Checks\Site\SiteFindings;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\JobStage;
@@ -132,6 +133,33 @@ final class SiteFindingsTest extends TestCase
             'A tap across 2 of 4 blocks unbalances E1',
         ];
         yield 'no tap' => [self::WHOLE . "\nbattery E1, 3 of 8 V, want 12 V", 'no-tap', 'E1 has no tap at 12 V'];
+    }
+
+    /** A strip on the bank says its volts; a second bank, and one in another place, are asked for as before. */
+    public function test_the_volts_of_a_bank_with_a_strip_on_it_are_known(): void
+    {
+        $asks = static fn(string $notes, string $at): array => array_column(
+            array_filter(
+                (new BankFindings())->check(
+                    JudgedJob::for(
+                        Circuits::in($notes)
+                            ->bank('s1', at: $at)
+                            ->run('r1', 1.0, ['volts' => 12.0], 's1')
+                            ->feed('f1', 'r1', 0)
+                            ->cable('k1', '2x2.5', 's1', 'f1')
+                            ->state(),
+                    ),
+                ),
+                static fn(Finding $f): bool => $f->code === 'bank-wants',
+            ),
+            'title',
+        );
+        $one = "start\n1 r1\nbattery E1 at 0.1, 1 of 12 V";
+        self::assertSame([], $asks($one, ''));
+        self::assertSame([], $asks($one, 'E1'));
+        $two = "{$one}\nbattery E2 at 0.5, 1 of 12 V";
+        self::assertSame(['Choose the supply voltage for the lights on E2'], array_values($asks($two, 'E1')));
+        self::assertCount(2, $asks($two, ''));
     }
 
     #[DataProvider('open')]
