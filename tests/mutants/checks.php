@@ -285,14 +285,8 @@ return [
         ],
         ['$gate->value < $needs', '$gate->value < 0.1 * $needs', 'Bench/Helpers/HelperCircuitsTest.php'],
     ],
-    [
-        'Plan/BoardSettings.php',
-        ['$count - $segment->last + 1', '$count - $segment->last', 'Plan/SegmentsTest.php'],
-    ],
-    [
-        'Circuit/Phases.php',
-        ['$pixels[$pixel] ?? $whole', '$whole', 'Plan/SegmentsTest.php'],
-    ],
+    ['Plan/BoardSettings.php', ['$count - $segment->last + 1', '$count - $segment->last', 'Plan/SegmentsTest.php']],
+    ['Circuit/Phases.php', ['$pixels[$pixel] ?? $whole', '$whole', 'Plan/SegmentsTest.php']],
     [
         'Plan/Routes/ControlLine.php',
         ['ANALOG_EACH = 1.0', 'ANALOG_EACH = 0.5'],

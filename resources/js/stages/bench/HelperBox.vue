@@ -112,13 +112,13 @@ const netlist = computed(() => `data:text/plain;charset=utf-8,${encodeURICompone
             <p v-if="refused" role="alert" class="border-l-4 border-stop px-3 py-1">{{ refused }}</p>
             <button type="submit" class="press justify-self-start" :disabled="!whole">Calculate</button>
         </form>
-        <div v-if="circuit" role="status" class="mt-4 grid gap-3">
+        <div v-if="circuit" role="status" class="mt-4 grid grid-cols-1 gap-3">
             <h3 class="font-semibold">{{ circuit.title }}</h3>
             <p v-for="stop in circuit.stops" :key="stop" class="border-l-4 border-stop px-3 py-1">
                 <b>Does not hold:</b> {{ stop }}
             </p>
             <!-- eslint-disable-next-line vue/no-v-html (made by the core, its words escaped there) -->
-            <div class="justify-self-start border border-rule bg-white" v-html="circuit.svg" />
+            <div class="helper justify-self-start border border-rule bg-white" v-html="circuit.svg" />
             <ul class="flex flex-wrap gap-x-6 gap-y-1">
                 <li v-for="figure in circuit.figures" :key="figure.label">
                     <span class="text-[12px] text-ink2">{{ figure.label }}</span> <FigureText :figure="figure" />
@@ -133,3 +133,10 @@ const netlist = computed(() => `data:text/plain;charset=utf-8,${encodeURICompone
         </div>
     </DialogBox>
 </template>
+
+<style scoped>
+.helper :deep(svg) {
+    max-width: 100%;
+    height: auto;
+}
+</style>

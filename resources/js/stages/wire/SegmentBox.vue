@@ -52,7 +52,7 @@ async function save(): Promise<void> {
 
 <template>
     <DialogBox :open="run !== null" :title="`Segments of ${run?.name ?? ''}`" wide @close="emit('close')">
-        <form v-if="run" class="grid gap-3" @submit.prevent="save">
+        <form v-if="run" class="grid grid-cols-1 gap-3" @submit.prevent="save">
             <p class="text-ink2">
                 {{ run.pixels }} pixels, counted from the start of the run. Each segment is a light of its own in scenes
                 and in the board. Nothing is cut: copper and feeds stay as they are.
@@ -62,56 +62,45 @@ async function save(): Promise<void> {
                 <button type="button" class="quiet" @click="divide">Divide</button>
                 <button type="button" class="quiet" @click="add">Add a segment</button>
             </div>
-            <table v-if="rows.length" class="w-full text-left">
-                <thead class="text-xs text-ink2">
-                    <tr class="border-b border-rule">
-                        <th class="py-1 font-normal">Name</th>
-                        <th class="font-normal">First pixel</th>
-                        <th class="font-normal">Last pixel</th>
-                        <th class="font-normal">Effects</th>
-                        <td />
-                    </tr>
-                </thead>
-                <tbody>
-                    <tr v-for="(row, n) in rows" :key="n" class="border-b border-rule2">
-                        <td class="py-1 pr-3">
-                            <input v-model="row.name" class="field w-full" :aria-label="`Name of segment ${n + 1}`" />
-                        </td>
-                        <td class="pr-3">
-                            <input
-                                v-model="row.first"
-                                class="fig field !w-20"
-                                inputmode="numeric"
-                                :aria-label="`First pixel of segment ${n + 1}`"
-                            />
-                        </td>
-                        <td class="pr-3">
-                            <input
-                                v-model="row.last"
-                                class="fig field !w-20"
-                                inputmode="numeric"
-                                :aria-label="`Last pixel of segment ${n + 1}`"
-                            />
-                        </td>
-                        <td class="whitespace-nowrap pr-3">
-                            <label class="mr-3"
-                                ><input v-model="row.reversed" type="checkbox" class="mr-1" />from its end</label
-                            >
-                            <label><input v-model="row.mirrored" type="checkbox" class="mr-1" />mirrored</label>
-                        </td>
-                        <td class="text-right">
-                            <button
-                                type="button"
-                                class="act"
-                                :aria-label="`Remove segment ${n + 1}`"
-                                @click="rows.splice(n, 1)"
-                            >
-                                Remove
-                            </button>
-                        </td>
-                    </tr>
-                </tbody>
-            </table>
+            <ul v-if="rows.length" class="grid gap-2">
+                <li
+                    v-for="(row, n) in rows"
+                    :key="n"
+                    class="flex flex-wrap items-baseline gap-x-4 gap-y-1 border-b border-rule2 pb-2"
+                >
+                    <input
+                        v-model="row.name"
+                        class="field !w-auto min-w-40 flex-1"
+                        :aria-label="`Name of segment ${n + 1}`"
+                    />
+                    <span class="whitespace-nowrap"
+                        >pixels
+                        <input
+                            v-model="row.first"
+                            class="fig field !w-16"
+                            inputmode="numeric"
+                            :aria-label="`First pixel of segment ${n + 1}`"
+                        />
+                        to
+                        <input
+                            v-model="row.last"
+                            class="fig field !w-16"
+                            inputmode="numeric"
+                            :aria-label="`Last pixel of segment ${n + 1}`"
+                        />
+                    </span>
+                    <label><input v-model="row.reversed" type="checkbox" class="mr-1" />from its end</label>
+                    <label><input v-model="row.mirrored" type="checkbox" class="mr-1" />mirrored</label>
+                    <button
+                        type="button"
+                        class="act ml-auto"
+                        :aria-label="`Remove segment ${n + 1}`"
+                        @click="rows.splice(n, 1)"
+                    >
+                        Remove
+                    </button>
+                </li>
+            </ul>
             <p v-else class="text-ink2">No segments: the run is one light.</p>
             <button type="submit" class="press justify-self-start">Save segments</button>
         </form>
