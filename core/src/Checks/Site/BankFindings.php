@@ -55,10 +55,11 @@ final readonly class BankFindings extends PlaceCheck
             if (self::converted($plan, $place, $name)) {
                 continue;
             }
-            if ($battery->wants === null && self::lit($plan, $place, $name, count($site->batteries) === 1)) {
+            $asks = $battery->wants === null;
+            if ($asks && self::lit($plan, $place, $name, count($site->batteries) === 1)) {
                 continue;
             }
-            if ($battery->wants === null) {
+            if ($asks) {
                 $findings[] = $this->rule('bank-wants')->open(
                     place: $at,
                     title: "Choose the supply voltage for the lights on {$name}",
