@@ -12,7 +12,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Requirement;
 use EmberDusk\Plan\Run;
 
-/** The options of a run for comparison: those set by the user, or six default ones. */
+/** The options of a run for comparison: those set by the user, or default ones: six, or for pixels the volts that there are, its own first. */
 final readonly class Options
 {
     /** @return list<Requirement> */
@@ -23,14 +23,23 @@ final readonly class Options
             return $set;
         }
         $light = $run->light !== '' ? $run->light : 'room';
-        $usual = [
-            [24.0, 'single', 0, 'zigbee', 'shelf'],
-            [12.0, 'single', 0, 'zigbee', 'shelf'],
-            [24.0, 'tunable', 0, 'zigbee', 'shelf'],
-            [24.0, 'tunable', 2, 'rf', 'shelf'],
-            [24.0, 'rgbw', 0, 'zigbee', 'shelf'],
-            [24.0, 'tunable', 0, 'rf', $plan->owned === [] ? 'set' : 'owned'],
-        ];
+        $strip = $plan->strip($run->strip);
+        $way = $plan->controlWay((string) $run->controller) ?? 'wifi';
+        $pixels = array_map(
+            static fn(float $volts): array => [$volts, 'pixels', 0, $way, 'shelf'],
+            array_values(array_unique([$strip->volts ?? 24.0, 24.0, 12.0, 5.0])),
+        );
+        $usual =
+            $strip !== null && !$strip->switched()
+                ? $pixels
+                : [
+                    [24.0, 'single', 0, 'zigbee', 'shelf'],
+                    [12.0, 'single', 0, 'zigbee', 'shelf'],
+                    [24.0, 'tunable', 0, 'zigbee', 'shelf'],
+                    [24.0, 'tunable', 2, 'rf', 'shelf'],
+                    [24.0, 'rgbw', 0, 'zigbee', 'shelf'],
+                    [24.0, 'tunable', 0, 'rf', $plan->owned === [] ? 'set' : 'owned'],
+                ];
 
         return array_map(
             static fn(int $n, array $w): Requirement => new Requirement(

@@ -11,6 +11,7 @@ use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Options\Needs;
 use EmberDusk\Options\Options;
 use EmberDusk\Options\Questions;
+use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
@@ -118,6 +119,22 @@ final class OptionsTest extends TestCase
                 );
             }
         }
+    }
+
+    /** A run of pixels is compared with pixels, its own volts and way of control first. */
+    public function test_options_of_a_pixel_run_are_pixels(): void
+    {
+        $plan = JobFile::read(Demo::shipped('observatory'));
+        $options = Options::requirements($plan, $plan->run('band'));
+        self::assertSame(['pixels'], array_values(array_unique(array_column($options, 'colour'))));
+        self::assertSame(
+            [
+                $plan->strip($plan->run('band')->strip)?->volts,
+                $plan->controlWay((string) $plan->run('band')->controller),
+            ],
+            [$options[0]->volts, $options[0]->control],
+        );
+        self::assertSame([24.0, 12.0, 5.0], array_column($options, 'volts'));
     }
 
     public function test_six_options_ask_the_usual_questions_and_each_is_taken_over_as_shown(): void

@@ -158,7 +158,7 @@ final class SiteFindingsTest extends TestCase
         self::assertSame([], $asks($one, ''));
         self::assertSame([], $asks($one, 'E1'));
         $two = "{$one}\nbattery E2 at 0.5, 1 of 12 V";
-        self::assertSame(['Choose the supply voltage for the lights on E2'], array_values($asks($two, 'E1')));
+        self::assertSame(['Choose the supply voltage for the lights on E2'], $asks($two, 'E1'));
         self::assertCount(2, $asks($two, ''));
     }
 
