@@ -10,7 +10,7 @@ use EmberDusk\Values\Figure;
 final readonly class HelperCircuit
 {
     /** Shown with every helper circuit. */
-    public const CAUTION = 'Extra-low volts only. Wire it with all supplies off. Never two supplies on a board: lift its supply lead before its data lead goes into a computer.';
+    public const CAUTION = 'Extra-low volts only, all supplies off. Never two supplies on a board: lift its supply lead before a data lead is put in.';
 
     /**
      * @param  list<string>  $parts
