@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Bench\Helpers;
 
 use EmberDusk\Bench\Helpers\Divider;
+use EmberDusk\Bench\Helpers\HelperCircuit;
 use EmberDusk\Bench\Helpers\LowSideSwitch;
 use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\Transistor;
@@ -25,6 +26,19 @@ final class HelperCircuitsTest extends TestCase
         self::assertInstanceOf(Transistor::class, $entry);
 
         return $entry;
+    }
+
+    /** A channel of 12 V for a pin of 3.3 V and 12 mA, in air of 30 °C. */
+    private static function switched(string $id, float $amps): HelperCircuit
+    {
+        return (new LowSideSwitch(
+            self::transistor($id),
+            volts: 12.0,
+            amps: $amps,
+            pin: 3.3,
+            pinAmps: 0.012,
+            ambient: 30.0,
+        ))->circuit();
     }
 
     /** @return array<string, float> by label */
@@ -94,14 +108,7 @@ final class HelperCircuitsTest extends TestCase
     /** 5 A² x 0.02 ohm x 1.5 are 0.75 W: 46.5 K at 62 K/W. The reference loses I x R within a tenth: its channel is a little over linear. */
     public function test_a_mosfet_for_logic_volts_takes_five_amps(): void
     {
-        $circuit = (new LowSideSwitch(
-            self::transistor('mosfet-logic'),
-            volts: 12.0,
-            amps: 5.0,
-            pin: 3.3,
-            pinAmps: 0.012,
-            ambient: 30.0,
-        ))->circuit();
+        $circuit = self::switched('mosfet-logic', 5.0);
         self::assertSame([], $circuit->stops);
         $values = self::values(...$circuit->figures);
         self::assertEqualsWithDelta(76.5, $values['Its chip gets'], 1e-6);
@@ -116,27 +123,13 @@ final class HelperCircuitsTest extends TestCase
     #[TestWith(['mosfet-logic', 9.0, 'hot'])]
     public function test_a_limit_that_is_broken_is_said(string $id, float $amps, string $says): void
     {
-        $circuit = (new LowSideSwitch(
-            self::transistor($id),
-            volts: 12.0,
-            amps: $amps,
-            pin: 3.3,
-            pinAmps: 0.012,
-            ambient: 30.0,
-        ))->circuit();
+        $circuit = self::switched($id, $amps);
         self::assertStringContainsString($says, implode(' ', $circuit->stops));
     }
 
     public function test_the_reference_shows_a_gate_without_its_volts_half_open(): void
     {
-        $circuit = (new LowSideSwitch(
-            self::transistor('mosfet-power'),
-            volts: 12.0,
-            amps: 5.0,
-            pin: 3.3,
-            pinAmps: 0.012,
-            ambient: 30.0,
-        ))->circuit();
+        $circuit = self::switched('mosfet-power', 5.0);
         self::assertGreaterThan(6.0, Ngspice::nodes($circuit->netlist)['ch']);
     }
 
