@@ -144,6 +144,23 @@ final class ScreensTest extends BrowserTestCase
         }, 'what was typed last is lost');
     }
 
+    public function test_notes_typed_while_the_server_does_not_answer_are_there_when_the_page_is_opened_again(): void
+    {
+        $this->open('/jobs/1/survey');
+        $this->find('textarea');
+        $this->browser()->driver->executeScript('window.fetch = () => new Promise(() => {})');
+        $this->typeAtTheEnd('; # on a bad line');
+        $this->open('/');
+        $this->see('Jobs of');
+        $before = $this->revision();
+        $this->open('/jobs/1/survey');
+        $this->eventually(
+            fn(): bool => str_ends_with((string) $this->find('textarea')->getAttribute('value'), '; # on a bad line'),
+            'what was typed last is lost',
+        );
+        $this->eventually(fn(): bool => $this->revision() > $before, 'not saved');
+    }
+
     public function test_notes_typed_in_a_stale_tab_are_not_lost(): void
     {
         $driver = $this->browser()->driver;

@@ -15,6 +15,8 @@ import RunMounting from './RunMounting.vue';
 import SiteFacts from './SiteFacts.vue';
 import StandingBox from './StandingBox.vue';
 import TraceBox from './TraceBox.vue';
+import { drafts } from '@/lib/draft';
+import { person } from '@/lib/person';
 import { provideScreen } from '@/lib/screen';
 import TapeSheet from './TapeSheet.vue';
 import type { Answer } from '@/types/generated/responses';
@@ -34,6 +36,25 @@ let typed = notes.value;
 let typedOf = at.value;
 /** Own notes when another person's change came first: shown until used or discarded. */
 const mine = ref('');
+const unsaved = drafts(`${person()?.id}:${props.answer.job}`);
+
+/** Notes that were typed and not saved when this page was left: they go on, or are shown beside those of now. */
+function takeUp(): void {
+    const draft = unsaved.read(at.value);
+    if (draft?.after.includes(typed)) {
+        notes.value = draft.text;
+    } else if (draft && draft.text !== typed) {
+        mine.value = draft.text;
+    } else {
+        unsaved.drop(at.value);
+    }
+}
+onMounted(takeUp);
+
+function discardMine(): void {
+    mine.value = '';
+    unsaved.drop(at.value);
+}
 
 async function putMine(): Promise<void> {
     notes.value = mine.value;
@@ -50,6 +71,9 @@ async function keep(): Promise<void> {
         const of = typedOf;
         const kept = await change({ kind: 'ReviseNotes', place: of, text });
         await nextTick();
+        if (kept && unsaved.read(of)?.text === text) {
+            unsaved.drop(of);
+        }
         if (!kept && of === at.value && notes.value !== text) {
             mine.value = text;
         }
@@ -59,6 +83,7 @@ async function keep(): Promise<void> {
 watch(notes, () => {
     clearTimeout(timer);
     if (notes.value !== typed) {
+        unsaved.keep(typedOf, notes.value, typed);
         timer = setTimeout(() => void keep(), REST);
     }
 });
@@ -69,6 +94,7 @@ watch(at, () => {
     typed = notes.value = place.value?.notes ?? '';
     clearTimeout(timer);
     timer = undefined;
+    takeUp();
 });
 // Changes from elsewhere (undo, a fix, another person) are shown unless the user is typing.
 watch(
@@ -223,7 +249,7 @@ const things = computed(() => [
                     <p>These notes are not saved, because they were changed elsewhere in the meantime:</p>
                     <pre class="fig my-1 whitespace-pre-wrap text-[13px]">{{ mine }}</pre>
                     <button type="button" class="act mr-4" @click="putMine()">Use these</button>
-                    <button type="button" class="act" @click="mine = ''">Discard</button>
+                    <button type="button" class="act" @click="discardMine()">Discard</button>
                 </div>
                 <ul aria-live="polite">
                     <li v-for="slip in place.sheet.slips" :key="`${slip.line}:${slip.column}`" class="mt-1 text-stop">

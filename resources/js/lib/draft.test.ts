@@ -1,0 +1,39 @@
+import { beforeEach, expect, it, vi } from 'vitest';
+import { drafts } from './draft';
+
+beforeEach(() => {
+    const held = new Map<string, string>();
+    vi.stubGlobal('sessionStorage', {
+        getItem: (key: string) => held.get(key) ?? null,
+        setItem: (key: string, text: string) => held.set(key, text),
+        removeItem: (key: string) => held.delete(key),
+    });
+});
+
+it('keeps the last text with every text that the server may have', () => {
+    const mine = drafts('1');
+    mine.keep('a', 'one two', 'one');
+    mine.keep('a', 'one two three', 'one two');
+    mine.keep('a', 'one two three', 'one two');
+    expect(mine.read('a')).toEqual({ text: 'one two three', after: ['one', 'one two'] });
+    mine.drop('a');
+    expect(mine.read('a')).toBeNull();
+});
+
+it('keeps the drafts of two people and two places apart', () => {
+    drafts('1').keep('a', 'mine', '');
+    expect(drafts('2').read('a')).toBeNull();
+    expect(drafts('1').read('b')).toBeNull();
+});
+
+it('loses nothing else where storage is full or unreadable', () => {
+    vi.stubGlobal('sessionStorage', {
+        getItem: () => '{"text":',
+        setItem: () => {
+            throw new Error('full');
+        },
+    });
+    const mine = drafts('1');
+    mine.keep('a', 'one', '');
+    expect(mine.read('a')).toBeNull();
+});
