@@ -16,6 +16,22 @@ use Facebook\WebDriver\WebDriverSelect;
  */
 final class BenchTest extends BrowserTestCase
 {
+    /** A helper circuit is calculated, goes into the log, and its transistor into the job. */
+    public function test_a_helper_circuit_is_kept(): void
+    {
+        $this->signIn();
+        $this->open('/jobs/1/bench');
+        $this->see('Helper circuits');
+        $this->press('e');
+        $this->click(fn() => $this->button('Calculate'));
+        $this->see('Divider from 5 V to 3.0 V');
+        $this->click(fn() => $this->button('Add to log'));
+        $this->see('It is in the log');
+        $this->assertAccessible('a helper circuit');
+        $this->open('/jobs/1/log');
+        $this->see('Divider from 5 V to 3.0 V');
+    }
+
     /** A test that does not end as expected is an open point; passing it closes the point. */
     public function test_a_failed_test_is_open_until_it_is_passed(): void
     {

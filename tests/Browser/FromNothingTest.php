@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace Tests\Browser;
 
+use Closure;
 use Facebook\WebDriver\WebDriverBy;
 use Facebook\WebDriver\WebDriverKeys as Key;
 use Facebook\WebDriver\WebDriverSelect;
@@ -42,20 +43,10 @@ final class FromNothingTest extends BrowserTestCase
     /** Three answers instead of a table of parts: the options that suit, with the remote that was asked for. */
     public function test_three_answers_lead_to_the_options_that_suit(): void
     {
-        $this->begin('Hall shelf');
-        $this->click(fn() => $this->button('a shelf'));
-        $this->find('[placeholder="5.20"]')->sendKeys('3');
-        $this->click(fn() => $this->button('Choose the kit'));
-        $this->see('Three answers show the options that suit');
-        $this->click(fn() => $this->button('warm to cool white'));
-        $this->click(fn() => $this->button('a remote'));
-        $this->click(fn() => $this->button('accent light'));
-        $this->see('Zigbee remote, four zones');
-        $this->dontSee('Three answers show');
-        $this->find('[data-options]');
-        $this->assertAccessible('options for three answers');
-        $this->click(fn() => $this->button('Choose A'));
-        $this->dontSee('Shelf lacks');
+        $this->shelf('Hall shelf', 'warm to cool white', 'a remote', function (): void {
+            $this->see('Zigbee remote, four zones');
+            $this->assertAccessible('options for three answers');
+        });
         // In the job: it is bought, joined and handed over.
         $this->see('Other items 1');
     }
@@ -77,7 +68,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('Pixel board for vehicles');
         $this->click(fn() => $this->button('Choose A'));
         $this->dontSee('Rail lacks');
-        $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
+        $job = $this->job();
         $this->change($job, [
             'kind' => 'ReviseNotes',
             'place' => 'place1',
@@ -120,6 +111,8 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('brake wire of the vehicle to C1, 1.00 m');
         // It is there already and not bought.
         $this->dontSee('Deep-cycle block');
+        $this->open("/jobs/{$job}/wire");
+        $this->see('Signal wires to C1: brake from under the seat, 1.00 m · left');
         $this->open("/jobs/{$job}/build");
         $this->see('Brake wire: lay it to C1');
         $this->see('Left wire: find it with the meter, lay it to C1');
@@ -129,6 +122,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->open("/jobs/{$job}/handover");
         $this->see('Output 2');
         $this->see('First place pixels (C1)');
+        $this->see('signal: left');
         $this->see('Left indicator: Glow');
     }
 
@@ -164,7 +158,7 @@ final class FromNothingTest extends BrowserTestCase
         $this->find('[placeholder="Lecture room"]')->sendKeys('Deck');
         $this->click(fn() => $this->button('Start the survey'));
         $this->see('Reed ring');
-        $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
+        $job = $this->job();
         $this->change($job, [
             'kind' => 'ReviseNotes',
             'place' => 'place1',
@@ -203,19 +197,84 @@ final class FromNothingTest extends BrowserTestCase
         $this->see('Path');
     }
 
+    /** Six sections between beams, fed by the old leg behind them: one run, one board, a light and a preset for each section. */
+    public function test_six_sections_over_an_existing_leg_are_six_lights(): void
+    {
+        $this->signIn();
+        $this->press('n');
+        $this->find('[role=dialog] input')->sendKeys('Net loft');
+        $this->find('[placeholder="Lecture room"]')->sendKeys('Loft');
+        $this->click(fn() => $this->button('Start the survey'));
+        $this->see('Net loft');
+        $job = $this->job();
+        $gaps = implode(', ', array_map(static fn(int $n): string => "gap 0.20 at {$n}.00 beam", range(1, 5)));
+        $this->change($job, [
+            'kind' => 'ReviseNotes',
+            'place' => 'place1',
+            'text' =>
+                "start door\n6.00 band, {$gaps}\noutlet P1 at 0.10\nbox B1 at 0.30, 30x30x12, vented\n" .
+                "box B2 at 2.90, 10x10x5\nbox B3 at 5.90, 10x10x5\n" .
+                "leg A B1 to B2 3x1.5 2.70, wall, traced\nleg B B2 to B3 3x1.5 3.20, wall, traced\ndry",
+        ]);
+        foreach (['pixels-24-rgb', 'supply-24-100', 'board-screw', 'cable-3x15'] as $kit) {
+            $this->change($job, ['kind' => 'ChooseKit', 'run' => 'band', 'kit' => $kit]);
+        }
+        $this->open("/jobs/{$job}/wire");
+        $this->find('[data-feed]');
+        $this->click(fn() => $this->button('Feed it by legs A, B as one trunk, both ends of each section tapped'));
+        $this->see('existing');
+        $this->press('g');
+        $this->see('pixels, counted');
+        $parts = $this->find('[role=dialog] input');
+        $parts->sendKeys([Key::CONTROL, 'a', Key::NULL, '6']);
+        $this->click(fn() => $this->button('Divide'));
+        $this->find('[aria-label="Name of segment 6"]');
+        $this->click(fn() => $this->button('Save segments'));
+        $this->dontSee('pixels, counted');
+        $this->see('Band 6');
+        foreach (range(1, 6) as $n) {
+            $this->change($job, [
+                'kind' => 'SetScene',
+                'scene' => null,
+                'name' => "Section {$n}",
+                'levels' => [['of' => "sg{$n}", 'duties' => [0.4]]],
+            ]);
+        }
+        $this->open("/jobs/{$job}/build");
+        $this->see('Disconnect and trace every leg');
+        $this->open("/jobs/{$job}/handover");
+        $this->see('Segment “Band 6”');
+        $this->see('Section 6');
+    }
+
+    /** Pixels of 5 V on a small board and a charger: what its 2.4 A can light is limited in the board, and said at each step. */
+    public function test_pixels_on_a_charger_go_from_empty_to_the_sheet(): void
+    {
+        $job = $this->shelf('Moth lamp', 'moving colours', 'a phone', metres: '1');
+        foreach (['pixels-5-rgb', 'supply-5-12', 'board-trial'] as $kit) {
+            $this->change($job, ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => $kit]);
+        }
+        $this->open("/jobs/{$job}/kit");
+        $this->see('12.0 W with all at full');
+        $this->see('Use 5 V supply, 20 A');
+        $this->click(fn() => $this->button('Set a limit of'));
+        $this->dontSee('12.0 W with all at full');
+        $this->open("/jobs/{$job}/wire");
+        $this->find('[data-feed]');
+        $this->open("/jobs/{$job}/build");
+        $this->see('order of the colours, count, limit');
+        $this->open("/jobs/{$job}/bench");
+        $this->see('Limit, 50 %');
+        $this->open("/jobs/{$job}/join");
+        $this->see('Set the limit of C1 to 50 %, then check it');
+        $this->open("/jobs/{$job}/handover");
+        $this->see('Current limit: 1800 mA');
+    }
+
     /** One run of pixels as two lights: named, one reversed, in the board’s settings and in a scene of their own. */
     public function test_a_run_of_pixels_is_divided_into_segments(): void
     {
-        $this->begin('Star shelf');
-        $this->click(fn() => $this->button('a shelf'));
-        $this->find('[placeholder="5.20"]')->sendKeys('3');
-        $this->click(fn() => $this->button('Choose the kit'));
-        $this->click(fn() => $this->button('moving colours'));
-        $this->click(fn() => $this->button('a phone'));
-        $this->click(fn() => $this->button('accent light'));
-        $this->click(fn() => $this->button('Choose A'));
-        $this->dontSee('Shelf lacks');
-        $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
+        $job = $this->shelf('Star shelf', 'moving colours', 'a phone');
         $this->open("/jobs/{$job}/wire");
         $this->find('[data-feed]');
         $this->press('g');
@@ -245,16 +304,7 @@ final class FromNothingTest extends BrowserTestCase
     /** A strip, phase-cut lamps of a mesh and 0-10 V lights in one room: wired, tested, joined and in one scene. */
     public function test_lamps_of_three_dimming_methods_go_from_empty_to_the_sheet(): void
     {
-        $this->begin('Reading room');
-        $this->click(fn() => $this->button('a shelf'));
-        $this->find('[placeholder="5.20"]')->sendKeys('3');
-        $this->click(fn() => $this->button('Choose the kit'));
-        $this->click(fn() => $this->button('warm to cool white'));
-        $this->click(fn() => $this->button('a phone'));
-        $this->click(fn() => $this->button('accent light'));
-        $this->click(fn() => $this->button('Choose A'));
-        $this->dontSee('Shelf lacks');
-        $job = (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
+        $job = $this->shelf('Reading room', 'warm to cool white', 'a phone');
         $this->open("/jobs/{$job}/wire");
         $this->fixture('Porch lamp 9 W, phase-cut', '4', 'X1');
         $this->fixture('Bench light 36 W, 0-10 V', '3', 'X2');
@@ -318,6 +368,37 @@ final class FromNothingTest extends BrowserTestCase
         $this->press('n');
         $this->find('[role=dialog] input')->sendKeys($name);
         $this->click(fn() => $this->radio('measure the walls later'));
+    }
+
+    /** A new job with a shelf, its first option chosen after three answers; its id. */
+    private function shelf(
+        string $name,
+        string $colour,
+        string $by,
+        ?Closure $options = null,
+        string $metres = '3',
+    ): int {
+        $this->begin($name);
+        $this->click(fn() => $this->button('a shelf'));
+        $this->find('[placeholder="5.20"]')->sendKeys($metres);
+        $this->click(fn() => $this->button('Choose the kit'));
+        $this->see('Three answers show the options that suit');
+        foreach ([$colour, $by, 'accent light'] as $answer) {
+            $this->click(fn() => $this->button($answer));
+        }
+        $this->dontSee('Three answers show');
+        $this->find('[data-options]');
+        $options?->call($this);
+        $this->click(fn() => $this->button('Choose A'));
+        $this->dontSee('Shelf lacks');
+
+        return $this->job();
+    }
+
+    /** Id of the job whose stage is open. */
+    private function job(): int
+    {
+        return (int) basename(dirname((string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH)));
     }
 
     private function radio(string $label): \Facebook\WebDriver\Remote\RemoteWebElement

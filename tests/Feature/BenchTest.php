@@ -318,6 +318,7 @@ final class BenchTest extends TestCase
         $circuit = $this->answer($ask($divider), 'helper');
         self::assertSame('Divider from 5 V to 3.0 V', $circuit['title']);
         self::assertStringContainsString('R1 sig pin', $circuit['netlist']);
+        self::assertSame(implode(', ', $circuit['parts']), explode('. ', explode(': ', $circuit['words'])[1])[0]);
         $ask(['reads' => 3.4] + $divider)
             ->assertUnprocessable()
             ->assertJsonPath('pointer', '/reads');

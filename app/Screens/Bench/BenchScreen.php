@@ -200,6 +200,7 @@ final readonly class BenchScreen
             name: $run->name(),
             volts: $strip->volts,
             amps: round(($watts * $this->state->plan->of($run)->litLength() * $run->cap) / $strip->volts, 3),
+            place: $run->place,
         );
     }
 

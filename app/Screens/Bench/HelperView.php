@@ -30,6 +30,7 @@ final readonly class HelperView implements View
         public string $svg,
         public string $netlist,
         public string $caution,
+        public string $words,
     ) {}
 
     public static function for(HelperCircuit $circuit): self
@@ -43,6 +44,7 @@ final readonly class HelperView implements View
             svg: $circuit->svg,
             netlist: $circuit->netlist,
             caution: HelperCircuit::CAUTION,
+            words: $circuit->words(),
         );
     }
 }

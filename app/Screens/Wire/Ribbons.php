@@ -18,6 +18,7 @@ use EmberDusk\Plan\Device;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\DataLead;
+use EmberDusk\Plan\Routes\SignalLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Segment;
 use EmberDusk\Values\Figure;
@@ -91,6 +92,10 @@ final readonly class Ribbons
                 'pixels' => $plan->of($this->run)->pixels(),
                 'segments' => array_values(
                     array_filter($plan->segments, fn(Segment $s): bool => $s->run === $this->run->id),
+                ),
+                'signals' => array_map(
+                    static fn(SignalLead $l): string => $l->words(),
+                    SignalLead::at($plan, $this->run),
                 ),
                 'split' => $this->run->parts > 1 || $this->run->zones !== [],
                 'cables' => $this->ways($result),
@@ -251,6 +256,7 @@ final readonly class Ribbons
             existing: $cable->existing,
             drop: $drop,
             amps: $amps,
+            fusible: $state->plan->ways()->fusible($cable),
         );
     }
 

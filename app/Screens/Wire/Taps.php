@@ -12,6 +12,7 @@ use EmberDusk\Plan\Changes\Wires\TapLeg;
 use EmberDusk\Plan\Changes\Wires\UseLeg;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\LegChain;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Fix;
 
@@ -46,12 +47,19 @@ final readonly class Taps
                 TapLeg::payload(run: $run->id, leg: $heavy->id(), drop: $drop->id()),
             );
         }
-        foreach (ExistingLegs::for($state->plan, $run, $state->shelf) as $name => $leg) {
+        $legs = ExistingLegs::for($state->plan, $run, $state->shelf);
+        foreach (LegChain::names($legs) as $names) {
+            $taps[] = new Fix(
+                'Feed it by legs ' . implode(', ', $names) . ' as one trunk, both ends of each section tapped',
+                UseLeg::payload(run: $run->id, legs: $names, drop: $drop->id()),
+            );
+        }
+        foreach ($legs as $name => $leg) {
             $taps[] = new Fix(
                 "Feed it by leg {$name}, {$state->plan->terms->say(
                     $leg->length,
                 )} from {$leg->ends[0]->name} to {$leg->ends[1]->name}",
-                UseLeg::payload(run: $run->id, leg: $name, drop: $drop->id()),
+                UseLeg::payload(run: $run->id, legs: [(string) $name], drop: $drop->id()),
             );
         }
 

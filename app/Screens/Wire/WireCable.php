@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Values\Figure;
 
-/** A cable with its size, drop and amps. */
+/** A cable with its size, drop and amps, and whether a fuse or a switch can be in it. */
 final readonly class WireCable implements View
 {
     use WrittenRecord;
@@ -26,5 +26,6 @@ final readonly class WireCable implements View
         public bool $existing,
         public ?Figure $way,
         public string $switch,
+        public bool $fusible,
     ) {}
 }

@@ -31,6 +31,7 @@ final readonly class WireRun implements KeyedRow
      * @param  list<Fix>  $taps
      * @param  list<string>  $pins
      * @param  list<Segment>  $segments
+     * @param  list<string>  $signals  wires from signals of a vehicle to its unit
      */
     public function __construct(
         public string $id,
@@ -67,5 +68,6 @@ final readonly class WireRun implements KeyedRow
         public bool $split,
         public int $pixels,
         #[Field(of: Segment::class)] public array $segments,
+        #[Field(of: Field::TEXTS)] public array $signals,
     ) {}
 }

@@ -87,6 +87,13 @@ final readonly class Names
         foreach ($plan->lights as $id => $light) {
             $lights[$id] = [$light->name, $light->room];
         }
+        // Segments are said only where their board has a name for voice control.
+        foreach ($plan->segments as $id => $segment) {
+            $board = $plan->lights[$plan->run($segment->run)->controller ?? ''] ?? null;
+            if ($board !== null) {
+                $lights[$id] = [$segment->name, $board->room];
+            }
+        }
         $letters = self::LETTERS;
         // Every app that lights are named in: the shortest decides, as a light has one name everywhere.
         foreach (RosterOfPlan::for($plan, new TimingMethod())->units as $unit) {

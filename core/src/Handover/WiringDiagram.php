@@ -7,6 +7,7 @@ namespace EmberDusk\Handover;
 use EmberDusk\Plan\DataOutput;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\SignalLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Values\Figure;
 
@@ -27,6 +28,9 @@ final class WiringDiagram
 
     /** Height of the line with the data outputs. */
     private const DATA = 20;
+
+    /** Height of a signal wire of a vehicle. */
+    private const SIGNAL = 16;
 
     /** @var list<string> */
     private array $drawn = [];
@@ -94,6 +98,7 @@ final class WiringDiagram
         $data = $this->data();
         $under = $from;
         $from += $data === '' ? 0 : self::DATA;
+        $from = $this->signals($under, $from);
         $marks = $this->plan->of($this->run)->cutMarks();
         $long = max(0.01, $marks?->length() ?? $this->run->length());
         $feeds = $this->plan->ways()->feedsOf($this->run);
@@ -160,6 +165,20 @@ final class WiringDiagram
         );
         $this->label(self::WIDE - self::MARGIN - 60, $bar + 28, 'its end');
         $this->high = $bar + 38;
+    }
+
+    /** Draws the signal wires of a vehicle into the last unit, from its foot at `$under`; returns the height below them. */
+    private function signals(int $under, int $from): int
+    {
+        foreach (SignalLead::at($this->plan, $this->run) as $n => $lead) {
+            $from += self::SIGNAL;
+            $x = self::MARGIN + self::WIDTH - 60 - 12 * $n;
+            $right = self::MARGIN + self::WIDTH;
+            $this->drawn[] = "<path d=\"M{$x},{$under}V{$from}H{$right}\" stroke=\"#000\" stroke-dasharray=\"1 3\" fill=\"none\"/>";
+            $this->label($right + 6, $from + 4, "signal: {$lead->words()}");
+        }
+
+        return $from;
     }
 
     /** Data outputs of the run's board, with their pixels; empty for strips of channels. */

@@ -73,6 +73,24 @@ final readonly class CutMarks
         return ($before + $pad) * $this->pitch;
     }
 
+    /**
+     * Both pads at a joint of two sections within so many metres of a pad, else the pad alone.
+     *
+     * @return array<int, float> metres of lead across the joint to each, by pad
+     */
+    public function facing(int $pad, float $within): array
+    {
+        $last = -1;
+        foreach ($this->jumps as $section => $jump) {
+            $last += $this->groups[$section] + 1;
+            if (abs($this->position($last) - $this->position($pad)) <= $within) {
+                return $pad <= $last ? [$last => 0.0, $last + 1 => $jump] : [$last => $jump, $last + 1 => 0.0];
+            }
+        }
+
+        return [$pad => 0.0];
+    }
+
     /** The pad nearest to so many metres from the start; halves go towards the start. */
     public function nearest(float $metres): int
     {

@@ -32,6 +32,16 @@ final readonly class Segment implements JsonReadable
         return $this->withChanged(id: $id, name: trim($this->name));
     }
 
+    public function named(string $name): self
+    {
+        return $this->withChanged(name: $name);
+    }
+
+    public function over(int $first, int $last): self
+    {
+        return $this->withChanged(first: $first, last: $last);
+    }
+
     public function has(int $pixel): bool
     {
         return $pixel >= $this->first && $pixel <= $this->last;

@@ -244,6 +244,12 @@ final class Ways
         return null;
     }
 
+    /** Whether a d.c. fuse or an in-line switch can be in a cable: not behind a dimming module, in a control line or the mains. */
+    public function fusible(LaidCable $cable): bool
+    {
+        return !isset($this->plan->modules[$cable->from]);
+    }
+
     /** Ohm of one core of a cable, with the joints at both its ends. */
     public function core(LaidCable $cable): float
     {

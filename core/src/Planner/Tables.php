@@ -16,6 +16,7 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\LegChain;
 use EmberDusk\Plan\Routes\LegEnd;
 use EmberDusk\Plan\Routes\LegWay;
 use EmberDusk\Plan\Routes\Routes;
@@ -215,12 +216,12 @@ final class Tables
         [$cost, $joints] = $this->partCosts->costs($run, $pattern === Feeding::HALVES);
         $used = null;
         if ($leg !== null) {
-            $tapped = $leg->from(fn(LegEnd $e): float => $this->routes->lead($place, $e));
-            [$near, $far, $lead] = [$tapped->near, $tapped->far, $tapped->lead];
-            $used = new LegUse($leg, $near, $far, $lead);
+            $chain = LegChain::single($leg, fn(LegEnd $e): float => $this->routes->lead($place, $e));
+            [$near, $far] = $chain->ends;
+            $used = new LegUse($leg, $near, $far, $chain->lead);
             $pads = [$near->pad, $far->pad];
             // The lead to the leg is new cable, joined at both ends; the leg itself at its far one.
-            $cost += $this->costs->cable($tails[0], $lead);
+            $cost += $this->costs->cable($tails[0], $chain->lead);
             $joints += Joints::ofTail($this->partCosts->cores($run, $tails[0]));
         }
         $each = [];

@@ -9,6 +9,7 @@ use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ControlLine;
+use EmberDusk\Plan\Trigger;
 use EmberDusk\Rates\Work;
 
 /** The steps of fixtures: their supply and cables, hanging and connecting them, the joints at their cables. */
@@ -16,6 +17,9 @@ final class FixtureSteps
 {
     /** @var array<string, string> the step that fixes a module */
     private array $modules = [];
+
+    /** Push-buttons that have their module. */
+    private int $buttons = 0;
 
     /** @param  array<string, int>  $at  joints by cable */
     public function __construct(
@@ -97,7 +101,7 @@ final class FixtureSteps
             );
         }
 
-        return $this->modules[$module->id] = $this->list->add(
+        $fixed = $this->list->add(
             kind: Work::Fixtures,
             of: $module->id,
             place: $place,
@@ -113,5 +117,33 @@ final class FixtureSteps
             wait: 0,
             needs: [$module->kit],
         );
+
+        return $this->modules[$module->id] = $this->buttons($module, $dimmer, $place, $fixed);
+    }
+
+    /** The last step after the push-buttons of the automation are wired to the inputs of a module, as far as it has some. */
+    private function buttons(Device $module, ?Dimmer $dimmer, string $place, string $fixed): string
+    {
+        $inputs = (int) ($dimmer?->profile?->figure('inputs') ?? 0.0);
+        $pushed = array_values(
+            array_filter($this->plan->triggers, static fn(Trigger $t): bool => $t->by === Trigger::PUSH),
+        );
+        foreach (array_slice($pushed, $this->buttons, $inputs) as $n => $trigger) {
+            $this->buttons++;
+            $fixed = $this->list->add(
+                kind: Work::Item,
+                of: "{$module->id}-push-{$trigger->id}",
+                place: $place,
+                title: strtoupper($module->id) . ': wire ' . $trigger->words() . ', to input ' . ($n + 1),
+                why: 'It works without a network. Two cores from the button to the input.',
+                units: 1.0,
+                people: 1,
+                tools: ['cutter', 'screwdriver', 'labels'],
+                caution: 'Isolate and prove dead first. Some inputs are live at mains voltage: read the instructions; mains is for a licensed person.',
+                after: [$fixed],
+            );
+        }
+
+        return $fixed;
     }
 }

@@ -18,8 +18,10 @@ use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Trigger;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Steps;
+use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
@@ -123,6 +125,37 @@ final class ModulesTest extends TestCase
         self::assertContains('M1: fix the dimming module', $titles);
         self::assertContains('Reset, join and name 2 controllers and modules', $titles);
         self::assertContains('second-x1', $join[count($join) - 1]->after);
+    }
+
+    /** One input a module, three buttons: two are wired, each behind its module; the third has no input and no step. */
+    public function test_push_buttons_are_wired_to_modules_with_inputs(): void
+    {
+        $job = Circuits::in();
+        foreach (['m1' => 'x1', 'm2' => 'x2'] as $module => $fixture) {
+            $job = $job
+                ->module($module, [
+                    'kind' => 'phasecut',
+                    'mostWatts' => 200,
+                    'leastWatts' => 5,
+                    'family' => 'zigbee',
+                    'profile' => ['inputs' => 1],
+                ])
+                ->fixture($fixture, 2, ['dim' => 'phase-cut', 'volts' => 230.0], $module);
+        }
+        $plan = $job->plan()->with(
+            triggers: [
+                't1' => new Trigger('t1', Trigger::PUSH, 'door'),
+                't2' => new Trigger('t2', Trigger::CLOCK),
+                't3' => new Trigger('t3', Trigger::PUSH, 'stair'),
+                't4' => new Trigger('t4', Trigger::PUSH, 'yard'),
+            ],
+        );
+        $steps = Steps::for($plan, PartsList::for($plan, Demo::shelf()), Productivity::from([]));
+        $after = array_column($steps, 'after', 'title');
+        $id = array_column($steps, 'id', 'title');
+        self::assertSame([$id['M1: fix the dimming module']], $after['M1: wire push-button, door, to input 1']);
+        self::assertSame([$id['M2: fix the dimming module']], $after['M2: wire push-button, stair, to input 1']);
+        self::assertStringNotContainsString('yard', implode("\n", array_keys($after)));
     }
 
     public function test_a_zigbee_module_without_a_hub_asks_for_one(): void

@@ -59,6 +59,19 @@ final class ControlLineTest extends TestCase
         Demo::with($cut->plan(), ['kind' => 'HangFixture', 'fixture' => 'x1', 'on' => 'm1', 'kit' => 'cable-2x15']);
     }
 
+    public function test_no_fuse_belongs_in_a_control_line(): void
+    {
+        $laid = Demo::with(self::bus()->plan(), [
+            'kind' => 'HangFixture',
+            'fixture' => 'x2',
+            'on' => 'm1',
+            'kit' => 'cable-2x15',
+        ]);
+        $cable = $laid->ways()->cableTo('x2');
+        $this->expectExceptionMessage('comes from a dimming module');
+        Demo::with($laid, ['kind' => 'SetCable', 'cable' => $cable?->id, 'fuse' => 'fuse-3']);
+    }
+
     public function test_a_line_stays_with_its_fixtures_when_their_module_changes(): void
     {
         $laid = Demo::with(

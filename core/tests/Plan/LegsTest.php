@@ -7,9 +7,11 @@ namespace EmberDusk\Tests\Plan;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Changes\Wires\PlaceDevice;
+use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\LegChain;
 use EmberDusk\Plan\Standing;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Rates\Work;
@@ -136,6 +138,46 @@ final class LegsTest extends TestCase
         $this->expectException(Refusal::class);
         $this->expectExceptionMessage('both its ends must be known');
         self::used(self::plan('leg A B0 to ? 2x2.5'));
+    }
+
+    /** Three legs from box to box, written in any order: one trunk, with both sections tapped where two legs meet. */
+    public function test_legs_that_meet_are_one_trunk(): void
+    {
+        $notes =
+            "start door\ndry\n6.00 line, gap 0.20 at 1.90 beam, gap 0.20 at 3.90 beam\noutlet P1 at 0.1\n" .
+            "box B0 at 0.10 up 2.40\nbox B1 at 2.00 up 2.40\nbox B2 at 4.00 up 2.40\nbox B3 at 5.90 up 2.40\n" .
+            "run line, profile, up 2.40\nleg C B2 to B3 2x2.5 2.10, wall\nleg A b1 to B0 2x2.5 2.00\nleg B B1 to B2 2x1.5 2.20";
+        $plan = Demo::with(self::plan(''), ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $notes]);
+        $legs = ExistingLegs::for($plan, $plan->run('line'), Demo::shelf());
+        self::assertSame([['C', 'B', 'A']], LegChain::names($legs));
+        $use = ['kind' => 'UseLeg', 'run' => 'line', 'leg' => 'C', 'then' => ['B', 'A'], 'drop' => 'cable-2x15'];
+        $plan = Demo::with($plan, $use);
+        $existing = array_filter($plan->cables, static fn(LaidCable $c): bool => $c->existing);
+        self::assertSame(['C' => 2.1, 'B' => 2.2, 'A' => 2.0], array_column($existing, 'length', 'leg'));
+        $marks = $plan->of($plan->run('line'))->cutMarks();
+        $at = array_map(
+            static fn($f): float => (float) $marks?->position($f->pad),
+            $plan->ways()->feedsOf($plan->run('line')),
+        );
+        // Sections of 1.90, 1.80 and 1.90 m of strip: a tap near each end, and two at each beam.
+        self::assertEqualsWithDelta([0.1, 1.9, 1.9, 3.7, 3.7, 5.5], $at, 0.06);
+        self::assertCount(6, array_unique(array_column($plan->ways()->feedsOf($plan->run('line')), 'pad')));
+        // A fork is no chain, and legs in another order do not meet.
+        $forked = Demo::with($plan, [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' => $notes . "\nbox B4 at 5.00\nleg D B2 to B4 2x1.5 1.0",
+        ]);
+        self::assertSame(
+            [['A', 'B']],
+            array_map(static function (array $names): array {
+                sort($names);
+
+                return $names;
+            }, LegChain::names(ExistingLegs::for($forked, $forked->run('line'), Demo::shelf()))),
+        );
+        $this->expectExceptionMessage('do not meet');
+        Demo::with($plan, ['then' => ['A', 'B']] + $use);
     }
 
     public function test_splices_never_have_the_name_of_an_outlet(): void

@@ -12,6 +12,7 @@ use EmberDusk\Circuit\Netlist;
 use EmberDusk\Circuit\Phases;
 use EmberDusk\Circuit\Solver\Newton;
 use EmberDusk\Circuit\Wiring;
+use EmberDusk\Control\Names;
 use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\DataLine;
@@ -147,6 +148,47 @@ final class SegmentsTest extends TestCase
             self::amps($limited, $both),
             1e-9,
         );
+    }
+
+    public function test_equal_parts_differ_by_one_pixel_at_most_and_keep_their_names(): void
+    {
+        [$plan, $count] = self::halves();
+        $known = array_map(static fn(Segment $s): array => $s->write(), array_values($plan->segments));
+        $parts = static fn(int $n): Plan => Demo::with($plan, [
+            'kind' => 'SetSegments',
+            'run' => 'r1',
+            'segments' => $known,
+            'parts' => $n,
+        ]);
+        $seven = array_values($parts(7)->segments);
+        self::assertSame(['Near', 'Far'], array_slice(array_column($seven, 'name'), 0, 2));
+        self::assertSame(['sg1', 'sg2'], array_slice(array_column($seven, 'id'), 0, 2));
+        $lengths = array_map(static fn(Segment $s): int => $s->pixels(), $seven);
+        self::assertSame($count, array_sum($lengths));
+        sort($lengths);
+        self::assertLessThanOrEqual(1, $lengths[6] - $lengths[0]);
+        self::assertSame([1, $count], [$seven[0]->first, $seven[6]->last]);
+        foreach ([0, 33] as $wrong) {
+            try {
+                $parts($wrong);
+                self::fail("{$wrong} parts were made.");
+            } catch (InvalidInput $refused) {
+                self::assertSame('/parts', $refused->pointer);
+            }
+        }
+    }
+
+    /** Voice control takes a segment for a light: its name is judged beside the others, and the fix renames it. */
+    public function test_a_segment_that_sounds_like_a_light_is_renamed(): void
+    {
+        [$plan] = self::halves();
+        $named = Demo::with($plan, ['kind' => 'NameLight', 'controller' => 'c1', 'name' => 'Bench', 'room' => 'Room']);
+        self::assertSame([], Names::for($named)->clashes());
+        $alike = Demo::with($named, ['kind' => 'NameLight', 'controller' => 'sg2', 'name' => 'Benches', 'room' => '']);
+        $clashes = Names::for($alike)->clashes();
+        self::assertSame(['sg2'], array_column($clashes, 'light'));
+        $instead = ['kind' => 'NameLight', 'controller' => 'sg2', 'name' => $clashes[0]->instead, 'room' => ''];
+        self::assertSame([], Names::for(Demo::with($alike, $instead))->clashes());
     }
 
     public function test_scenes_keep_their_light_when_a_run_is_divided_and_joined_again(): void

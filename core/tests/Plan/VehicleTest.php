@@ -8,6 +8,7 @@ use EmberDusk\Bench\Tests\BenchTest;
 use EmberDusk\Bench\Tests\Tests;
 use EmberDusk\Circuit\BankStates;
 use EmberDusk\Control\PowerCuts;
+use EmberDusk\Handover\WiringDiagram;
 use EmberDusk\Joining\RosterOfPlan;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Options\Fulfilment;
@@ -139,6 +140,9 @@ final class VehicleTest extends TestCase
             SignalLead::all($plan),
         );
         self::assertSame([['brake', 'c1', true, 0.9], ['left', 'c1', false, 1.2]], $leads);
+        $drawn = WiringDiagram::svg($plan, $plan->run('r1'));
+        self::assertStringContainsString('signal: brake from under the seat, 0.90 m', $drawn);
+        self::assertStringContainsString('signal: left, 1.20 m', $drawn);
         $parts = implode(
             "\n",
             array_merge(
@@ -174,6 +178,7 @@ final class VehicleTest extends TestCase
         // Wanted, and not in the notes yet: no length.
         $unknown = SignalLead::all(self::trike(['right']));
         self::assertSame([null, null], [$unknown[0]->noted, $unknown[0]->metres]);
+        self::assertSame('right, length not known', $unknown[0]->words());
     }
 
     public function test_a_signal_of_another_name_is_marked_in_the_notes(): void

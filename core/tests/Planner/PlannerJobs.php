@@ -143,7 +143,7 @@ final readonly class PlannerJobs
                 self::metres(45, 60) .
                 ' band' .
                 $gaps .
-                '; box B1 beam end at 0.10; leg D B1 to roof 3x2.5 8.00, ceiling, known',
+                '; box B1 beam end at 0.10; box B2 far end at 3.90; leg D B1 to B2 3x2.5 8.00, ceiling, known',
             ['band' => ['pixels-5-rgb', 'pixels-12-rgb'][mt_rand(0, 1)]],
             [0.01, 0.03, 0.06],
             [0.8, 0.9, 0.95],

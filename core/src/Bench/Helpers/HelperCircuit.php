@@ -28,4 +28,10 @@ final readonly class HelperCircuit
         public string $svg,
         public string $netlist,
     ) {}
+
+    /** Its parts and leads in one sentence each, for the log. */
+    public function words(): string
+    {
+        return "{$this->title}: " . implode(', ', $this->parts) . '. ' . implode('; ', $this->leads) . '.';
+    }
 }

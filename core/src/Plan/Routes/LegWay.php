@@ -24,23 +24,4 @@ final readonly class LegWay
         public string $laid,
         public array $ends,
     ) {}
-
-    /**
-     * The ends in order: the one to which less new cable leads, and how much.
-     *
-     * @param  callable(LegEnd): ?float  $lead metres to an end; null if unknown
-     */
-    public function from(callable $lead): TappedEnd
-    {
-        [$a, $b] = [$lead($this->ends[0]), $lead($this->ends[1])];
-        if ($a === null || $b === null) {
-            return new TappedEnd($this->ends[0], $this->ends[1], ExistingLegs::LEAD);
-        }
-
-        if ($b < $a) {
-            return new TappedEnd($this->ends[1], $this->ends[0], round($b, 2));
-        }
-
-        return new TappedEnd($this->ends[0], $this->ends[1], round($a, 2));
-    }
 }

@@ -10,6 +10,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Survey\Site\SignalWire;
 use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Values\Figure;
 
 /** A wire from a signal of a vehicle to the unit that it starts something at: one core, which carries next to no current. */
 final readonly class SignalLead
@@ -51,6 +52,15 @@ final readonly class SignalLead
     public static function at(Plan $plan, Run $run): array
     {
         return array_values(array_filter(self::all($plan), static fn(self $l): bool => $l->run->id === $run->id));
+    }
+
+    /** "brake from the rear lamp, 1.20 m". */
+    public function words(): string
+    {
+        $from = $this->noted?->spot->where;
+        $metres = $this->metres === null ? ', length not known' : ', ' . Figure::print($this->metres, 2) . ' m';
+
+        return $this->signal . ($from === null || $from === '' ? '' : " from {$from}") . $metres;
     }
 
     /** The first run whose unit has inputs for signals. */

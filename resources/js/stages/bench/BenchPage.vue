@@ -349,9 +349,11 @@ const things = computed(() =>
         <HelperBox
             :open="helping"
             :job="answer.job"
+            :run="bench.run"
             :transistors="bench.transistors"
             :channel="bench.channel"
             @close="helping = false"
+            @log="(words) => note({ kind: 'remark', place: bench.run, command: test?.id ?? '', text: words })"
         />
         <ReelBox :open="measuring" :job="answer.job" :strips="bench.strips" @close="measuring = false" />
         <PracticeBox :open="practising" @close="practising = false" @begin="practise" />

@@ -4,16 +4,19 @@ import DialogBox from '@/ui/DialogBox.vue';
 import FigureText from '@/ui/FigureText.vue';
 import { ask, inWords } from '@/lib/http';
 import { readNumber } from '@/lib/number';
+import { useScreen } from '@/lib/screen';
 import type { BenchChannel, BenchChoice, Helper } from '@/types/generated/responses';
 
 /** Small circuits beside a board: a divider for a signal of more volts, a transistor for a channel. */
 const props = defineProps<{
     open: boolean;
     job: number;
+    run: string;
     transistors: BenchChoice[];
     channel: BenchChannel | null;
 }>();
-const emit = defineEmits<{ close: [] }>();
+const emit = defineEmits<{ close: []; log: [words: string] }>();
+const { change } = useScreen();
 type Kind = 'divider' | 'switch';
 const KINDS: { key: Kind; words: string; says: string }[] = [
     { key: 'divider', words: 'Signal to a pin', says: 'Two resistors between a signal and a pin that bears less.' },
@@ -60,7 +63,20 @@ watch(
 );
 const circuit = ref<Helper | null>(null);
 const refused = ref('');
+/** Done with the shown circuit: it is in the log, its transistor in the job. */
+const saved = ref('');
 watch([kind, typed, kit], () => (circuit.value = null), { deep: true });
+watch(circuit, () => (saved.value = ''));
+function log(): void {
+    emit('log', circuit.value?.words ?? '');
+    saved.value = 'It is in the log.';
+}
+async function addTransistor(): Promise<void> {
+    const item = { kind: 'SetItem', item: null, kit: kit.value, place: props.channel?.place, count: 1, on: props.run };
+    if (await change(item)) {
+        saved.value = 'The transistor is among the other items of the job.';
+    }
+}
 const whole = computed(
     () =>
         FIELDS[kind.value].every((f) => readNumber(typed.value[f.key] ?? '') !== null) &&
@@ -129,7 +145,14 @@ const netlist = computed(() => `data:text/plain;charset=utf-8,${encodeURICompone
                 <li v-for="lead in circuit.leads" :key="lead">{{ lead }}.</li>
             </ol>
             <p class="border-l-4 border-watch px-3 py-1 text-[13px]">{{ circuit.caution }}</p>
-            <a class="act justify-self-start" :href="netlist" download="helper.cir">Netlist for a simulator</a>
+            <p class="flex flex-wrap items-baseline gap-x-5 gap-y-2">
+                <button type="button" class="quiet" @click="log()">Add to log</button>
+                <button v-if="kind === 'switch' && channel" type="button" class="quiet" @click="addTransistor()">
+                    Add the transistor to the job
+                </button>
+                <a class="act" :href="netlist" download="helper.cir">Netlist for a simulator</a>
+                <span role="status" class="text-lit">{{ saved }}</span>
+            </p>
         </div>
     </DialogBox>
 </template>

@@ -114,10 +114,18 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                     />
                 </td>
                 <td>
-                    <FittingPick class="fig" :cable="cable" what="fuse" label="Fuse of" none="none" :options="fuses" />
+                    <FittingPick
+                        v-if="cable.fusible"
+                        class="fig"
+                        :cable="cable"
+                        what="fuse"
+                        label="Fuse of"
+                        none="none"
+                        :options="fuses"
+                    />
                     <!-- A switch sits at the beginning of the way. -->
                     <FittingPick
-                        v-if="n === 0 || cable.switch"
+                        v-if="cable.fusible && (n === 0 || cable.switch)"
                         class="block w-28"
                         :cable="cable"
                         what="switch"

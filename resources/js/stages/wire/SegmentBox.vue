@@ -29,22 +29,17 @@ function add(): void {
         mirrored: false,
     });
 }
-/** As many equal parts as were typed; names stay where there were some. */
-function divide(): void {
-    const count = Math.max(1, Math.min(32, Number(parts.value) || 1));
-    const pixels = props.run?.pixels ?? 0;
-    rows.value = Array.from({ length: count }, (_, n) => ({
-        id: rows.value[n]?.id ?? '',
-        name: rows.value[n]?.name || `${props.run?.name ?? ''} ${n + 1}`,
-        first: String(Math.floor((n * pixels) / count) + 1),
-        last: String(Math.floor(((n + 1) * pixels) / count)),
-        reversed: rows.value[n]?.reversed ?? false,
-        mirrored: rows.value[n]?.mirrored ?? false,
-    }));
+async function send(more: object): Promise<boolean> {
+    const segments = rows.value.map((r) => ({ ...r, first: Number(r.first) || 1, last: Number(r.last) || 1 }));
+    return change({ kind: 'SetSegments', run: props.run?.id, segments, ...more });
+}
+/** The server divides; names stay where there were some. */
+async function divide(): Promise<void> {
+    rows.value = rows.value.filter((r) => r.name.trim() !== '');
+    await send({ parts: Number(parts.value) || 0 });
 }
 async function save(): Promise<void> {
-    const segments = rows.value.map((r) => ({ ...r, first: Number(r.first), last: Number(r.last) }));
-    if (await change({ kind: 'SetSegments', run: props.run?.id, segments })) {
+    if (await send({})) {
         emit('close');
     }
 }

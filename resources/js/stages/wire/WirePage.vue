@@ -226,6 +226,9 @@ const things = computed(() => [
                 @remove="change({ kind: 'RemoveFeed', feed: $event })"
             />
             <p v-if="run.data !== ''" class="pb-2 text-[13px]">Data from {{ run.data }}</p>
+            <p v-if="run.signals.length" class="pb-2 text-[13px]">
+                Signal wires to {{ run.controller?.id.toUpperCase() }}: {{ run.signals.join(' · ') }}
+            </p>
             <p v-if="run.segments.length" class="pb-2 text-[13px]">
                 Segments:
                 {{

@@ -12,7 +12,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
-/** Names a joined light and puts it in a room; the hub's limit of letters and the other lights' names are checked. */
+/** Names a joined light and puts it in a room, or names a segment; the hub's limit of letters and the other lights' names are checked. */
 final readonly class NameLight extends Change
 {
     /** Letters where no hub says how many it takes. */
@@ -36,11 +36,12 @@ final readonly class NameLight extends Change
 
     protected function changed(Plan $plan): Plan
     {
-        if (!isset($plan->lightUnits()[$this->controller])) {
+        $segment = $plan->segments[$this->controller] ?? null;
+        if ($segment === null && !isset($plan->lightUnits()[$this->controller])) {
             throw InvalidInput::unknown('/controller', 'controller', $this->controller);
         }
         $most = (int) ($plan->hub(array_key_first($plan->hubs))?->profile->figure('letters') ?? self::LETTERS);
-        foreach (['name' => $this->name, 'room' => $this->room] as $field => $text) {
+        foreach (['name' => $this->name] + ($segment === null ? ['room' => $this->room] : []) as $field => $text) {
             $letters = mb_strlen($text);
             if ($letters === 0) {
                 throw InvalidInput::at(
@@ -72,6 +73,10 @@ final readonly class NameLight extends Change
                 '/name',
                 'Room and light have the same name: a voice command would mean both. Add a word, such as “cove”.',
             );
+        }
+
+        if ($segment !== null) {
+            return $plan->put('segments', $segment->id, $segment->named($this->name));
         }
 
         return $plan->put('lights', $this->controller, new Light($this->controller, $this->name, $this->room));

@@ -18,8 +18,11 @@ final readonly class SetSegments extends Change
     /** Segments of a run that boards commonly keep (common practice, no source). */
     private const MOST = 32;
 
-    /** @param  list<Segment>  $segments  an empty id is a new one */
-    private function __construct(private string $run, private array $segments) {}
+    /**
+     * @param  list<Segment>  $segments  an empty id is a new one
+     * @param  int|null  $parts  equal parts in their place; their names stay where there are some
+     */
+    private function __construct(private string $run, private array $segments, private ?int $parts) {}
 
     public static function read(Fields $f, ShelfSource $shelf): self
     {
@@ -33,6 +36,7 @@ final readonly class SetSegments extends Change
                 ),
                 $f->objects('segments'),
             ),
+            $f->wholeOrNull('parts', 0, 20_000),
         );
     }
 
@@ -44,6 +48,11 @@ final readonly class SetSegments extends Change
         }
         if (count($this->segments) > self::MOST) {
             throw InvalidInput::at('/segments', 'A run has at most ' . self::MOST . ' segments.');
+        }
+        if ($this->parts !== null) {
+            $parts = $this->equal($this->parts, $count, $plan->run($this->run)->name());
+
+            return (new self($this->run, $parts, null))->changed($plan);
         }
         $others = array_filter($plan->segments, fn(Segment $s): bool => $s->run !== $this->run);
         $mine = [];
@@ -58,6 +67,28 @@ final readonly class SetSegments extends Change
             segments: $mine + $others,
             scenes: array_map(fn(Scene $s): Scene => $this->carried($s, $plan, array_keys($mine)), $plan->scenes),
         );
+    }
+
+    /**
+     * So many parts of the same length, to a pixel.
+     *
+     * @return list<Segment>
+     */
+    private function equal(int $parts, int $pixels, string $run): array
+    {
+        $most = min(self::MOST, $pixels);
+        if ($parts < 1 || $parts > $most) {
+            throw InvalidInput::at('/parts', "{$run} can be divided into 1 to {$most} parts.");
+        }
+
+        return array_map(function (int $n) use ($parts, $pixels, $run): Segment {
+            $first = intdiv($n * $pixels, $parts) + 1;
+            $last = intdiv(($n + 1) * $pixels, $parts);
+
+            return isset($this->segments[$n])
+                ? $this->segments[$n]->over($first, $last)
+                : new Segment('', $this->run, "{$run} " . ($n + 1), $first, $last);
+        }, range(0, $parts - 1));
     }
 
     /**
@@ -118,6 +149,8 @@ final readonly class SetSegments extends Change
     {
         $name = $plan->run($this->run)->name();
 
-        return $this->segments === [] ? "{$name} is one light" : "{$name} in " . count($this->segments) . ' segments';
+        $count = $this->parts ?? count($this->segments);
+
+        return $count === 0 ? "{$name} is one light" : "{$name} in {$count} segments";
     }
 }

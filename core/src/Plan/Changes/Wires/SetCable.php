@@ -83,6 +83,13 @@ final readonly class SetCable extends Change
     {
         $cable = $this->cable($plan);
         $kit = $plan->kit;
+        if (!$plan->ways()->fusible($cable) && ($this->fittings['fuse'] ?? ($this->fittings['switch'] ?? null))) {
+            throw InvalidInput::at(
+                isset($this->fittings['fuse']) ? '/fuse' : '/switch',
+                strtoupper($cable->id) .
+                    ' comes from a dimming module: no fuse or in-line switch for low volts belongs in it.',
+            );
+        }
         foreach (array_filter([$this->kit, ...array_values($this->fittings)]) as $snapshot) {
             $kit = [$snapshot->entry->id() => $snapshot] + $kit;
         }

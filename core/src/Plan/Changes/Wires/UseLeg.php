@@ -14,18 +14,28 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Routes\ExistingLegs;
+use EmberDusk\Plan\Routes\LegChain;
 use EmberDusk\Plan\Routes\LegEnd;
+use EmberDusk\Plan\Routes\LegWay;
+use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Splice;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 
-/** Feeds a run from both ends of an existing leg and removes its former feeds. The leg is used as it is, drops are new. */
+/**
+ * Feeds a run from both ends of an existing leg, or of several that meet end to end: there both sections beside it are tapped.
+ * Its former feeds go. Legs are used as they are, drops are new.
+ */
 final readonly class UseLeg extends Change
 {
+    /** Metres from a leg's end within which the joint of two sections is tapped at both sides. */
+    private const BESIDE = 0.5;
+
+    /** @param  non-empty-list<string>  $legs  in order */
     private function __construct(
         private string $run,
-        private string $leg,
+        private array $legs,
         private KitSnapshot $drop,
         private ShelfSource $shelf,
     ) {}
@@ -38,81 +48,99 @@ final readonly class UseLeg extends Change
             throw $f->invalid('drop', "{$drop->entry->name()} is no cable.");
         }
 
-        return new self($f->string('run', 80), $f->string('leg', 40), $drop, $shelf);
+        return new self($f->string('run', 80), [$f->string('leg', 40), ...$f->stringsOr('then', [])], $drop, $shelf);
     }
 
-    /** @param  string  $drop  shelf id of the new cable to the leg and from it */
-    public static function payload(string $run, string $leg, string $drop): ChangePayload
+    /**
+     * @param  non-empty-list<string>  $legs
+     * @param  string  $drop  shelf id of the new cable to the legs and from them
+     */
+    public static function payload(string $run, array $legs, string $drop): ChangePayload
     {
-        return ChangePayload::named('UseLeg', run: $run, leg: $leg, drop: $drop);
+        $then = array_slice($legs, 1);
+
+        return ChangePayload::given('UseLeg', run: $run, leg: $legs[0], then: $then === [] ? null : $then, drop: $drop);
     }
 
     protected function changed(Plan $plan): Plan
     {
         $run = $plan->run($this->run);
         $from = $plan->ways()->origin($run);
-        if ($plan->of($run)->cutMarks() === null || $from === null) {
+        $marks = $plan->of($run)->cutMarks();
+        if ($marks === null || $from === null) {
             throw IncompletePlan::at(
                 '/run',
                 'Choose strip and supply first, and a controller where the strip needs one.',
             );
         }
-        $leg =
-            ExistingLegs::for($plan, $run, $this->shelf)[$this->leg] ??
-            throw InvalidInput::at(
-                '/leg',
-                "Leg {$this->leg} cannot carry the feed of {$run->name()}: it must be sound, have cores " .
-                    'enough, carry no mains, and both its ends must be known in the notes, at different ' .
-                    'places of the run.',
-            );
-        $tapped = $leg->from(static fn(LegEnd $e): ?float => CableWay::to($plan, $from, $run->place, $e));
-        [$near, $far, $lead] = [$tapped->near, $tapped->far, $tapped->lead];
+        $chain = $this->chain($plan, $run, $from);
         $plan = $plan->fedBy($run, []);
         $drop = $this->drop->entry->id();
         [$feeds, $splices, $cables] = [$plan->feeds, $plan->splices, $plan->cables];
-        $lay = static function (string $kit, string $a, string $b, float $metres, bool $there) use (
+        $kit = [$drop => $this->drop];
+        $lay = static function (string $kit, string $a, string $b, float $metres, ?LegWay $leg = null) use (
             &$cables,
-            $leg,
         ): void {
             $id = Plan::nextId('k', $cables);
-            $laid = $there ? $leg->laid : '';
             $cables[$id] = new LaidCable(
                 id: $id,
                 kit: $kit,
                 from: $a,
                 to: $b,
                 length: $metres,
-                reckoned: !$there || !$leg->measured,
-                existing: $there,
-                leg: $there ? $leg->name : '',
-                laid: $laid,
+                reckoned: $leg?->measured !== true,
+                existing: $leg !== null,
+                leg: $leg->name ?? '',
+                laid: $leg->laid ?? '',
             );
         };
         $before = $from;
-        foreach ([$near, $far] as $n => $end) {
+        foreach ($chain->ends as $n => $end) {
+            $leg = $chain->legs[max(0, $n - 1)];
             $splice = Splice::nextId($plan, $splices);
             $splices[$splice] = new Splice($splice, "end of leg {$leg->name} at {$end->name}");
-            $feed = Plan::nextId('f', $feeds);
-            $feeds[$feed] = new Feed($feed, $run->id, $end->pad);
             if ($n === 0) {
-                $lay($drop, $before, $splice, $lead, false);
+                $lay($drop, $before, $splice, $chain->lead);
             } else {
-                $lay($leg->kit->entry->id(), $before, $splice, $leg->length, true);
+                $kit[$leg->kit->entry->id()] = $leg->kit;
+                $lay($leg->kit->entry->id(), $before, $splice, $leg->length, $leg);
             }
-            $lay($drop, $splice, $feed, $end->drop, false);
+            $inner = $n > 0 && $n < count($chain->legs);
+            foreach ($inner ? $marks->facing($end->pad, self::BESIDE) : [$end->pad => 0.0] as $pad => $across) {
+                $feed = Plan::nextId('f', $feeds);
+                $feeds[$feed] = new Feed($feed, $run->id, $pad);
+                $lay($drop, $splice, $feed, round($end->drop + $across, 2));
+            }
             $before = $splice;
         }
 
-        return $plan->with(
-            feeds: $feeds,
-            splices: $splices,
-            cables: $cables,
-            kit: [$leg->kit->entry->id() => $leg->kit, $drop => $this->drop] + $plan->kit,
+        return $plan->with(feeds: $feeds, splices: $splices, cables: $cables, kit: $kit + $plan->kit);
+    }
+
+    private function chain(Plan $plan, Run $run, string $from): LegChain
+    {
+        $known = ExistingLegs::for($plan, $run, $this->shelf);
+        $legs = array_map(
+            static fn(string $leg): LegWay => $known[$leg] ??
+                throw InvalidInput::at(
+                    '/leg',
+                    "Leg {$leg} cannot carry the feed of {$run->name()}: it must be sound, have cores " .
+                        'enough, carry no mains, and both its ends must be known in the notes, at different ' .
+                        'places of the run.',
+                ),
+            $this->legs,
         );
+
+        return LegChain::of($legs, static fn(LegEnd $e): ?float => CableWay::to($plan, $from, $run->place, $e)) ??
+            throw InvalidInput::at('/then', 'The legs do not meet end to end in this order.');
     }
 
     public function words(Plan $plan): string
     {
-        return "{$plan->run($this->run)->name()} fed by leg {$this->leg}, from both its ends";
+        $name = $plan->run($this->run)->name();
+
+        return count($this->legs) === 1
+            ? "{$name} fed by leg {$this->legs[0]}, from both its ends"
+            : "{$name} fed by legs " . implode(', ', $this->legs) . ' as one trunk';
     }
 }
