@@ -19,6 +19,7 @@ use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataRoute;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Arrangement;
@@ -56,6 +57,22 @@ $row(
         100 * (1 - $proposal->bound / $proposal->cost()),
     ),
 );
+// Order and direction of the runs of a data line, of seeded positions in a hall of 20 m by 12 m.
+foreach ([9 => 'exact; at most 100 ms', 30 => 'near the best; at most 500 ms'] as $runs => $conditions) {
+    mt_srand($runs);
+    $ends = array_map(static fn(): array => [mt_rand(0, 2000) / 100, mt_rand(0, 1200) / 100], range(1, 2 * $runs));
+    $apart = static fn(array $a, array $b): float => abs($a[0] - $b[0]) + abs($a[1] - $b[1]);
+    $between = [];
+    foreach (array_keys($ends) as $out) {
+        $between[] = array_map(static fn(array $in): float => $apart($ends[$out ^ 1], $in), $ends);
+    }
+    $first = array_map(static fn(array $in): float => $apart([0, 0], $in), $ends);
+    $row(
+        "Data route of {$runs} runs",
+        sprintf('%.0f ms', $timed(static fn() => DataRoute::order($first, $between))),
+        "median of 20, {$conditions}",
+    );
+}
 $file = $fixture('forty-runs-wired');
 $whole = JobFile::read($file);
 $solved = [];

@@ -287,6 +287,9 @@ final class FromNothingTest extends BrowserTestCase
         $this->assertAccessible('segments of a run');
         $this->click(fn() => $this->button('Save segments'));
         $this->dontSee('pixels, counted');
+        $this->click(fn() => $this->button('Play a running light'));
+        $this->find('canvas[data-frames]');
+        $this->click(fn() => $this->button('Stop'));
         $this->change($job, [
             'kind' => 'SetScene',
             'scene' => null,

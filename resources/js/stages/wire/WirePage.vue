@@ -7,6 +7,7 @@ import FixtureTable from './FixtureTable.vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import TermMark from '@/ui/TermMark.vue';
 import LimitsBox from './LimitsBox.vue';
+import PixelPlay from './PixelPlay.vue';
 import ProposalBox from './ProposalBox.vue';
 import SceneBox from './SceneBox.vue';
 import SegmentBox from './SegmentBox.vue';
@@ -226,6 +227,7 @@ const things = computed(() => [
                 @remove="change({ kind: 'RemoveFeed', feed: $event })"
             />
             <p v-if="run.data !== ''" class="pb-2 text-[13px]">Data from {{ run.data }}</p>
+            <PixelPlay v-if="run.pixels > 0" :run="run" />
             <p v-if="run.signals.length" class="pb-2 text-[13px]">
                 Signal wires to {{ run.controller?.id.toUpperCase() }}: {{ run.signals.join(' · ') }}
             </p>
@@ -235,7 +237,7 @@ const things = computed(() => [
                     run.segments
                         .map(
                             (s) =>
-                                `${s.name} ${s.first}–${s.last}` +
+                                `${s.name}: ${s.first}–${s.last}` +
                                 (s.reversed ? ', from its end' : '') +
                                 (s.mirrored ? ', mirrored' : ''),
                         )
