@@ -145,9 +145,12 @@ try {
     $browser->size(1280, 800);
     $open('/jobs/1/parts', 'figure svg');
     $shot('parts');
-    $open('/jobs/1/build', 'main svg');
+    $open('/jobs/1/build', '[data-day]');
+    $shot('build');
+    $driver->findElement(WebDriverBy::cssSelector('[data-day]:nth-of-type(3)'))->click();
+    usleep(500_000);
     $driver
-        ->findElement(WebDriverBy::cssSelector('[data-bar="second-cove"]'))
+        ->findElement(WebDriverBy::cssSelector('[data-bar]'))
         ->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
     usleep(900_000);
     $shot('build');

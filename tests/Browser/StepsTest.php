@@ -14,18 +14,30 @@ final class StepsTest extends BrowserTestCase
 {
     use WorkHands;
 
+    /** Shows the day of a step as a picture. */
+    private function openDay(string $step): void
+    {
+        $this->find('[data-step]');
+        $this->blur();
+        $this->press('t');
+        $this->click(fn() => $this->find("[data-step=\"{$step}\"] button[aria-expanded]"));
+        $this->find("[data-bar=\"{$step}\"]");
+    }
+
     #[Group('clock')]
     public function test_a_step_is_moved_and_its_cost_seen(): void
     {
         $this->open('/jobs/1/build');
-        $bar = fn() => $this->find('[data-bar="tidy-lecture"]');
-        $bar()->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
+        $bar = fn(string $step) => $this->find("[data-bar=\"{$step}\"]");
+        $this->openDay('tidy-lecture');
+        $bar('tidy-lecture')->sendKeys([Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT, Key::ARROW_RIGHT]);
         $this->see('everything is done');
         $this->see('then ');
         $this->assertAccessible('build with a move');
-        $bar()->sendKeys([Key::ENTER]);
+        $bar('tidy-lecture')->sendKeys([Key::ENTER]);
         $this->see('moved here');
-        $this->find('[data-bar="second-cove"]')->sendKeys([
+        $this->openDay('second-cove');
+        $bar('second-cove')->sendKeys([
             Key::ARROW_UP,
             Key::ARROW_LEFT,
             Key::ARROW_LEFT,
@@ -36,7 +48,7 @@ final class StepsTest extends BrowserTestCase
             Key::ARROW_LEFT,
         ]);
         $this->see('comes before it');
-        $this->find('[data-bar="second-cove"]')->sendKeys([Key::ESCAPE]);
+        $bar('second-cove')->sendKeys([Key::ESCAPE]);
         $this->dontSee('comes before it');
         $this->blur();
         $this->press('v');
@@ -49,9 +61,15 @@ final class StepsTest extends BrowserTestCase
     public function test_build_works_by_keyboard_alone_at_night(): void
     {
         $this->open('/jobs/1/build');
-        $this->find('[data-bar]');
+        $this->find('[data-day]');
         $this->press('d');
         $this->assertAccessible('build by night');
+        // The next day of work as a picture, and all days again.
+        $this->press('t');
+        $this->find('[data-bar]');
+        $this->assertAccessible('a day of build by night');
+        $this->press('a');
+        $this->find('[data-day]');
         $this->press('n');
         $step = $this->js('return document.activeElement.closest("[data-step]").dataset.step');
         self::assertIsString($step);
@@ -65,7 +83,7 @@ final class StepsTest extends BrowserTestCase
         usleep(300_000);
         $this->dontSee('not sent yet');
         $this->browser()->driver->navigate()->refresh();
-        $this->find('[data-bar]');
+        $this->find('[data-day]');
         $this->eventually(
             fn(): bool => $this->js("return document.querySelector('[data-step={$step}] input.field')?.value") === '33',
             'the minutes are not kept',

@@ -30,3 +30,6 @@ export function said(at: string, how: Intl.DateTimeFormatOptions): string {
 export function liveIn(name: string): void {
     zone = name;
 }
+
+/** The day where the crew works, YYYY-MM-DD. */
+export const todayHere = (): string => new Date(serverNow()).toLocaleDateString('sv-SE', { timeZone: zone });

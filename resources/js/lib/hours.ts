@@ -5,3 +5,7 @@ export const hoursOf = (begins: number, minute: number): string => `${two(begins
 
 /** Seconds since something began, m:ss. */
 export const since = (seconds: number): string => `${Math.floor(seconds / 60)}:${two(seconds % 60)}`;
+
+/** A day, YYYY-MM-DD, as people say it: Tue 1 Dec. */
+export const dayWords = (day: string): string =>
+    new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });

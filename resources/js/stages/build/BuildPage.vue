@@ -9,9 +9,12 @@ import { provideScreen } from '@/lib/screen';
 import { useMoving } from './moving';
 import { useTicked } from './ticked';
 import { useTicks, type Note, type Tick } from '@/lib/ticks';
-import DayLanes from './DayLanes.vue';
+import DayChart from './DayChart.vue';
+import DayOverview from './DayOverview.vue';
+import NowNext from './NowNext.vue';
 import type { Answer, Visit } from '@/types/generated/responses';
-import { hoursOf } from '@/lib/hours';
+import { todayHere } from '@/lib/clock';
+import { dayWords, hoursOf } from '@/lib/hours';
 
 const props = defineProps<{ answer: Answer }>();
 const store = provideScreen(props.answer);
@@ -61,8 +64,7 @@ const finished = computed(() => (build.value?.steps ?? []).filter((s) => s.done 
 const clock = (minute: number) => hoursOf(build.value?.begins ?? 8, minute);
 const said = (day: string) =>
     new Date(`${day}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' });
-const at = (time: string) =>
-    `${new Date(`${time.slice(0, 10)}T12:00:00`).toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' })} ${time.slice(11)}`;
+const at = (time: string) => `${dayWords(time.slice(0, 10))} ${time.slice(11)}`;
 const isDone = (step: string) => box.last(step)?.done ?? steps.value.get(step)?.done ?? false;
 const took = (step: string) => box.last(step)?.minutes ?? steps.value.get(step)?.taken ?? 0;
 const visits = computed(() =>
@@ -94,8 +96,30 @@ async function keepMove(): Promise<void> {
         await send('move', { ...moving.aim.value, keep: true });
     }
 }
+/** The day whose steps are shown as a picture; empty: all days. */
+const shownDay = ref('');
+const today = todayHere();
+const workDays = computed(() => (build.value?.days ?? []).map((d) => d.day));
+/** Today, or the next day with work; after the last one that. */
+const nearest = computed(() => workDays.value.find((d) => d >= today) ?? workDays.value.at(-1) ?? '');
+function goDay(by: number): void {
+    const now = workDays.value.indexOf(shownDay.value);
+    showDay(
+        now < 0 ? nearest.value : (workDays.value[Math.max(0, Math.min(workDays.value.length - 1, now + by))] ?? ''),
+    );
+}
+function showDay(day: string): void {
+    moving.drop();
+    shownDay.value = day;
+}
+/** Opens or closes a row of the list; a picture of a day follows to its day. */
+function toggle(step: string, day: string): void {
+    chosen.value = chosen.value === step ? '' : step;
+    shownDay.value &&= day;
+}
 async function choose(step: string, focus = true): Promise<void> {
     chosen.value = step;
+    shownDay.value &&= build.value?.slots.find((s) => s.id === step)?.day ?? shownDay.value;
     await nextTick();
     const line = document.querySelector<HTMLElement>(`[data-step="${step}"]`);
     line?.scrollIntoView({ block: 'nearest' });
@@ -105,6 +129,10 @@ async function choose(step: string, focus = true): Promise<void> {
 }
 const wait = (step: string, after: string, on: boolean) => after && send('wait', { step, after, on });
 const shortcuts = [
+    { key: '[', what: 'Day before, as a picture', act: () => goDay(-1) },
+    { key: ']', what: 'Next day, as a picture', act: () => goDay(1) },
+    { key: 't', what: 'Today, or the next day with work', act: () => showDay(nearest.value) },
+    { key: 'a', what: 'All days', act: () => showDay('') },
     { key: 'v', what: 'Visits', act: () => (visiting.value = true) },
     { key: 'c', what: 'As a calendar', act: () => window.open(url('build.ics'), '_blank') },
     { key: 'p', what: 'Day sheets to print', act: () => window.open(url('day-sheets.pdf'), '_blank') },
@@ -148,22 +176,45 @@ onMounted(() => {
             </p>
             <p v-if="refused && !visiting" role="alert" class="text-stop">{{ refused }}</p>
             <template v-if="build.slots.length">
-                <DayLanes
-                    :build="build"
-                    :chosen="chosen"
-                    :aim="moving.aim.value"
-                    :broken="(moving.cost.value?.broken.length ?? 0) > 0"
-                    @choose="choose($event, false)"
-                    @nudge="moving.nudge"
-                    @aim="moving.to"
-                    @keep="keepMove()"
-                    @drop="moving.drop()"
-                />
-                <p class="text-[13px] text-ink2 max-sm:hidden">
-                    Thick border: a delay here delays the end. Hatched: drying. Arrow keys move a step and show the
-                    cost;
-                    <kbd>Enter</kbd> saves it.
-                </p>
+                <NowNext :build="build" :done="isDone" :today="today" class="mb-3" @choose="choose($event, false)" />
+                <div class="max-sm:hidden">
+                    <p class="mb-1 flex flex-wrap items-baseline gap-x-5">
+                        <button type="button" :class="shownDay ? 'act' : 'font-semibold'" @click="showDay('')">
+                            All days <kbd>A</kbd>
+                        </button>
+                        <button type="button" class="act" @click="showDay(nearest)">
+                            {{ nearest === today ? 'Today' : 'Next day of work' }} <kbd>T</kbd>
+                        </button>
+                        <template v-if="shownDay">
+                            <button type="button" class="act" aria-label="Day before" @click="goDay(-1)">
+                                ← <kbd>[</kbd>
+                            </button>
+                            <span class="font-semibold">{{ dayWords(shownDay) }}</span>
+                            <button type="button" class="act" aria-label="Next day" @click="goDay(1)">
+                                → <kbd>]</kbd>
+                            </button>
+                        </template>
+                    </p>
+                    <DayOverview v-if="!shownDay" :build="build" :today="today" @open="showDay" />
+                    <template v-else>
+                        <DayChart
+                            :build="build"
+                            :day="shownDay"
+                            :chosen="chosen"
+                            :aim="moving.aim.value"
+                            :broken="(moving.cost.value?.broken.length ?? 0) > 0"
+                            @choose="choose($event, false)"
+                            @nudge="moving.nudge"
+                            @aim="moving.to"
+                            @keep="keepMove()"
+                            @drop="moving.drop()"
+                        />
+                        <p class="mt-1 text-[13px] text-ink2">
+                            Thick border: a delay here delays the end. Hatched: drying. Arrow keys move a step and show
+                            the cost; <kbd>Enter</kbd> saves it.
+                        </p>
+                    </template>
+                </div>
             </template>
             <MoveStrip
                 v-if="moving.aim.value && steps.get(moving.aim.value.step)"
@@ -241,7 +292,7 @@ onMounted(() => {
                         :done="isDone(slot.id)"
                         :taken="took(slot.id)"
                         :waiting="box.last(slot.id) !== undefined"
-                        @choose="chosen = chosen === slot.id ? '' : slot.id"
+                        @choose="toggle(slot.id, day.day)"
                         @took="(minutes) => box.press(slot.id, true, minutes)"
                         @tick="(done, minutes) => tick(slot.id, steps.get(slot.id)!.title, done, minutes)"
                         @wait="(after, on) => wait(slot.id, after, on)"
