@@ -171,7 +171,7 @@ return [
             '2 * $c->outAmps, \'A\', path: "{$cable}.outAmps"',
             'Checks/WorkingsTest.php',
         ],
-        ['$joint->ohms', '0.001', 'Checks/WorkingsTest.php'],
+        ['$chosen !== null => [$chosen->name()', 'false => [\'\'', 'Checks/WorkingsTest.php'],
     ],
     [
         'Circuit/RunFigures.php',

@@ -256,6 +256,7 @@ final readonly class Ribbons
             existing: $cable->existing,
             drop: $drop,
             amps: $amps,
+            joined: $state->plan->ways()->joined($cable),
             fusible: $state->plan->ways()->fusible($cable),
         );
     }

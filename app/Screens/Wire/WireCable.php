@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Values\Figure;
 
-/** A cable with its size, drop and amps, and whether a fuse or a switch can be in it. */
+/** A cable with its size, drop and amps, whether a fuse or a switch can be in it, and how it is joined without a connector. */
 final readonly class WireCable implements View
 {
     use WrittenRecord;
@@ -27,5 +27,6 @@ final readonly class WireCable implements View
         public ?Figure $way,
         public string $switch,
         public bool $fusible,
+        public string $joined,
     ) {}
 }

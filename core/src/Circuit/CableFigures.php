@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Circuit;
 
-use EmberDusk\Kit\Connector;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
@@ -21,7 +20,7 @@ final readonly class CableFigures
     {
         $laid = $this->plan->cables[$c->id];
         $conductor = $this->plan->cable($laid->kit)?->conductor;
-        $joint = $this->plan->connector($laid->joint);
+        [$first, $last] = $this->plan->ways()->joints($laid);
         $cable = "solver.cables.{$c->id}";
 
         return new Figure(
@@ -29,25 +28,12 @@ final readonly class CableFigures
             value: $c->drop,
             unit: 'V',
             decimals: 2,
-            formula: '(Io + Ib) * (2 * j + r * (1 + a * (T - 20)) * L)',
+            formula: '(Io + Ib) * (j1 + j2 + r * (1 + a * (T - 20)) * L)',
             inputs: [
                 new Input('Io', 'amps out', $c->outAmps, 'A', path: "{$cable}.outAmps"),
                 new Input('Ib', 'return amps, highest core', $c->backAmps, 'A', path: "{$cable}.backAmps"),
-                $joint === null
-                    ? new Input(
-                        'j',
-                        'a soldered joint at each end',
-                        Connector::SOLDERED,
-                        'ohm',
-                        path: 'the trade: a soldered joint',
-                    )
-                    : new Input(
-                        'j',
-                        "a joint at each end: {$joint->name()}",
-                        $joint->ohms,
-                        'ohm',
-                        path: "shelf.{$laid->joint}.ohms",
-                    ),
+                $this->joint('j1', 'at its start', $laid, $laid->from, $first),
+                $this->joint('j2', 'at its end', $laid, $laid->to, $last),
                 new Input(
                     'r',
                     'core at 20 °C',
@@ -62,6 +48,18 @@ final readonly class CableFigures
             assumption: RunFigures::SOLVED,
             source: $conductor->resistanceSource ?? '',
         );
+    }
+
+    private function joint(string $key, string $where, LaidCable $laid, string $end, float $ohms): Input
+    {
+        $chosen = $this->plan->connector($laid->joint);
+        [$what, $path] = match (true) {
+            $chosen !== null => [$chosen->name(), "shelf.{$laid->joint}.ohms"],
+            $this->plan->ways()->terminals($end) => ['terminal', 'the trade: a screw or lever terminal'],
+            default => ['soldered', 'the trade: a soldered joint'],
+        };
+
+        return new Input($key, "joint {$where}, {$what}", $ohms, 'ohm', path: $path);
     }
 
     public static function cableAmps(CableResult $c): Figure

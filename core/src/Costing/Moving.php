@@ -211,11 +211,14 @@ final class Moving
                     );
                 }
             }
-            $this->jointed($joints[$id], $this->plan->connector($cable->joint));
+            $connector = $this->plan->connector($cable->joint);
+            $this->jointed($joints[$id]->made, $connector);
+            $this->jointed($joints[$id]->terminals, null, true);
         }
     }
 
-    private function jointed(int $count, ?Connector $connector): void
+    /** @param  bool  $terminals  cores that go into terminals of units */
+    private function jointed(int $count, ?Connector $connector, bool $terminals = false): void
     {
         if ($count === 0) {
             return;
@@ -227,8 +230,9 @@ final class Moving
                 what: Work::Joints->words(),
                 count: $count,
                 unit: '',
-                cost: $this->costs->joints($count, $connector),
-                minutes: $count * $this->costs->jointMinutes($connector),
+                cost: $terminals ? $this->costs->terminals($count) : $this->costs->joints($count, $connector),
+                minutes: $count *
+                    ($terminals ? $this->costs->terminalMinutes() : $this->costs->jointMinutes($connector)),
             ),
         );
     }

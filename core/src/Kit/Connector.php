@@ -12,6 +12,9 @@ final readonly class Connector implements Entry
     /** Ohm of a soldered joint (common practice, no source). */
     public const SOLDERED = 0.001;
 
+    /** Ohm of a core in a screw or lever terminal (common practice, no source). */
+    public const TERMINAL = 0.002;
+
     private function __construct(
         private string $id,
         private string $name,

@@ -131,7 +131,7 @@ final readonly class PartsList
                 uses: $uses,
                 wanted: $wanted,
                 cable: $cable,
-                joints: $joints[$cable->id],
+                joints: $joints[$cable->id]->made,
                 runs: $runs[$cable->id] ?? [],
             );
         }

@@ -250,11 +250,40 @@ final class Ways
         return !isset($this->plan->modules[$cable->from]);
     }
 
+    /** Whether a cable ends in the terminals of a unit there: no joint is made for it. Strips and splices have none. */
+    public function terminals(string $end): bool
+    {
+        return isset($this->plan->supplies[$end]) ||
+            isset($this->plan->controllers[$end]) ||
+            isset($this->plan->modules[$end]) ||
+            isset($this->plan->fixtures[$end]);
+    }
+
+    /**
+     * Ohm of one core's joint at the start and at the end of a cable: its connector, else the terminal of a unit, else solder.
+     *
+     * @return array{float, float}
+     */
+    public function joints(LaidCable $cable): array
+    {
+        $chosen = $this->plan->connector($cable->joint)?->ohms;
+        $at = fn(string $end): float => $chosen ?? ($this->terminals($end) ? Connector::TERMINAL : Connector::SOLDERED);
+
+        return [$at($cable->from), $at($cable->to)];
+    }
+
+    /** How a cable is joined where no connector is chosen for it: "terminals, soldered". */
+    public function joined(LaidCable $cable): string
+    {
+        $at = fn(string $end): string => $this->terminals($end) ? 'terminals' : 'soldered';
+
+        return implode(', ', array_unique([$at($cable->from), $at($cable->to)]));
+    }
+
     /** Ohm of one core of a cable, with the joints at both its ends. */
     public function core(LaidCable $cable): float
     {
-        return 2 * ($this->plan->connector($cable->joint)->ohms ?? Connector::SOLDERED) +
-            $this->copper($cable, $cable->length);
+        return array_sum($this->joints($cable)) + $this->copper($cable, $cable->length);
     }
 
     /** Ohm of one core of so many metres of a cable's kind, at the job's cable temperature. */

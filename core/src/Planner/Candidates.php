@@ -183,7 +183,7 @@ final class Candidates
                 );
                 $ranks[] = array_map(
                     fn(KitSnapshot $f): int => $this->aim->rank(
-                        $this->tables->costs->cable($f, $metres) + $this->tables->costs->joints(RunBlock::TRUNK),
+                        $this->tables->costs->cable($f, $metres) + $this->tables->costs->terminals(RunBlock::TRUNK),
                         RunBlock::TRUNK,
                         0,
                     ),

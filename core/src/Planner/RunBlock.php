@@ -24,7 +24,7 @@ final readonly class RunBlock
             ($this->trunk === null
                 ? 0
                 : $tables->costs->cable($this->trunk, $tables->routes->trunk($supply, $this->place)) +
-                    $tables->costs->joints(self::TRUNK));
+                    $tables->costs->terminals(self::TRUNK));
     }
 
     /** Two cores at two ends. */

@@ -215,6 +215,7 @@ final class Tables
         $lengths = [];
         [$cost, $joints] = $this->partCosts->costs($run, $pattern === Feeding::HALVES);
         $used = null;
+        $terminals = 0;
         if ($leg !== null) {
             $chain = LegChain::single($leg, fn(LegEnd $e): float => $this->routes->lead($place, $e));
             [$near, $far] = $chain->ends;
@@ -222,7 +223,8 @@ final class Tables
             $pads = [$near->pad, $far->pad];
             // The lead to the leg is new cable, joined at both ends; the leg itself at its far one.
             $cost += $this->costs->cable($tails[0], $chain->lead);
-            $joints += Joints::ofTail($this->partCosts->cores($run, $tails[0]));
+            $terminals = $this->partCosts->cores($run, $tails[0]);
+            $joints += Joints::ofTail($terminals);
         }
         $each = [];
         foreach ($pads as $n => $pad) {
@@ -231,10 +233,9 @@ final class Tables
             $lengths[] = $used === null ? $this->routes->tail($place, $run, $at) : $used->drops()[$n];
             $cost += $this->costs->cable($tail, $lengths[$n]);
             $each[] = $tail;
-            $joints +=
-                $leg === null
-                    ? Joints::ofTail($this->partCosts->cores($run, $tail))
-                    : $this->partCosts->cores($run, $tail);
+            $cores = $this->partCosts->cores($run, $tail);
+            $joints += $leg === null ? Joints::ofTail($cores) : $cores;
+            $terminals += $leg === null ? $cores : 0;
         }
         $joints += $leg === null ? 0 : $this->partCosts->cores($run, $leg->kit);
         $conductors = array_map($this->carries(...), $each);
@@ -250,7 +251,7 @@ final class Tables
             lengths: $lengths,
             leg: $used,
             capacity: min([INF, ...$conductors]),
-            cost: $cost + $this->costs->joints($joints),
+            cost: $cost + $this->costs->joints($joints - $terminals) + $this->costs->terminals($terminals),
             joints: $joints,
         );
     }

@@ -12,6 +12,9 @@ final readonly class JointMinutes
     /** A soldered joint: marked, tinned on both sides, joined, cleaned. */
     public const SOLDERED = 6.0;
 
+    /** A core in a terminal of a unit: cut, stripped, with a ferrule, screwed and pulled. */
+    public const TERMINAL = 3.0;
+
     public static function for(?Connector $connector): float
     {
         return $connector->minutes ?? self::SOLDERED;

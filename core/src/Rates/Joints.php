@@ -25,7 +25,7 @@ final readonly class Joints
 
     public function __construct(private Plan $plan) {}
 
-    /** @return array<string, int> by cable; what meets at a splice counts with the cable that leads to it */
+    /** @return array<string, CableJoints> by cable; what meets at a splice counts with the cable that leads to it */
     public function atCables(): array
     {
         $at = [];
@@ -35,11 +35,17 @@ final readonly class Joints
         $joints = [];
         foreach ($this->plan->cables as $id => $cable) {
             $cores = $this->cores($cable);
-            $joints[$id] =
+            $terminals = 0;
+            // A connector that was chosen for the cable is at both its ends.
+            foreach ($cable->joint === null ? [$cable->from, $cable->to] : [] as $end) {
+                $terminals += $this->plan->ways()->terminals($end) ? $cores : 0;
+            }
+            $all =
                 ($at[$cable->to] ?? $cores) +
                 (isset($at[$cable->from]) ? 0 : $cores) +
                 ($cable->fuse === null ? 0 : self::FUSED) +
                 ($cable->switch === null ? 0 : self::SWITCHED);
+            $joints[$id] = new CableJoints($all - $terminals, $terminals);
         }
 
         return $joints;

@@ -55,6 +55,17 @@ final readonly class UnitCosts
         return $count * $this->time($this->jointMinutes($connector));
     }
 
+    /** Of cores that go into terminals of units. */
+    public function terminals(int $count): int
+    {
+        return $count * $this->time($this->terminalMinutes());
+    }
+
+    public function terminalMinutes(): float
+    {
+        return JointMinutes::TERMINAL * $this->crew->factor(Work::Joints);
+    }
+
     public function jointMinutes(?Connector $connector): float
     {
         return JointMinutes::for($connector) * $this->crew->factor(Work::Joints);

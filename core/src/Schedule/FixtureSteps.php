@@ -10,6 +10,7 @@ use EmberDusk\Plan\Fitting;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ControlLine;
 use EmberDusk\Plan\Trigger;
+use EmberDusk\Rates\CableJoints;
 use EmberDusk\Rates\Work;
 
 /** The steps of fixtures: their supply and cables, hanging and connecting them, the joints at their cables. */
@@ -21,7 +22,7 @@ final class FixtureSteps
     /** Push-buttons that have their module. */
     private int $buttons = 0;
 
-    /** @param  array<string, int>  $at  joints by cable */
+    /** @param  array<string, CableJoints>  $at  joints by cable */
     public function __construct(
         private readonly Plan $plan,
         private readonly array $at,

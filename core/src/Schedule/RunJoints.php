@@ -6,6 +6,7 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\CableJoints;
 use EmberDusk\Rates\JointMinutes;
 
 /** Joints that are made at a run or fixtures: at the cables laid for it first, between its sections and where its strip is joined. */
@@ -21,27 +22,28 @@ final readonly class RunJoints
         'clip' => 'clip %d joints on',
     ];
 
-    /** @param  list<string>  $kinds */
+    /** @param  array<string, int>  $kinds  joints by their kind */
     private function __construct(public int $count, public float $minutes, private array $kinds) {}
 
     /**
      * @param  int  $own  joints of the run itself, as of Joints::ofRun
      * @param  array<string, LaidCable>  $cables  that are laid for it first
-     * @param  array<string, int>  $at  joints by cable, as of Joints::atCables
+     * @param  array<string, CableJoints>  $at  joints by cable, as of Joints::atCables
      */
     public static function for(Plan $plan, int $own, array $cables, array $at): self
     {
-        $count = $own;
-        $minutes = JointMinutes::SOLDERED * $count;
-        $kinds = $count > 0 ? ['solder' => true] : [];
+        $kinds = ['solder' => $own, 'screw' => 0];
+        $minutes = JointMinutes::SOLDERED * $own;
         foreach ($cables as $cable) {
             $connector = $plan->connector($cable->joint);
-            $count += $at[$cable->id];
-            $minutes += $at[$cable->id] * JointMinutes::for($connector);
-            $kinds[$connector->joint ?? 'solder'] = true;
+            $joints = $at[$cable->id];
+            $minutes += $joints->made * JointMinutes::for($connector) + $joints->terminals * JointMinutes::TERMINAL;
+            $kind = $connector->joint ?? 'solder';
+            $kinds[$kind] = ($kinds[$kind] ?? 0) + $joints->made;
+            $kinds['screw'] += $joints->terminals;
         }
 
-        return new self($count, $minutes, array_keys($kinds));
+        return new self(array_sum($kinds), $minutes, array_filter($kinds));
     }
 
     /** Number of soldered joints for the table of times. */
@@ -80,13 +82,16 @@ final readonly class RunJoints
 
     private function soldered(): bool
     {
-        return in_array('solder', $this->kinds, true);
+        return isset($this->kinds['solder']);
     }
 
     public function words(): string
     {
-        $words = count($this->kinds) === 1 ? self::WORDS[$this->kinds[0]] ?? null : null;
+        $words = [];
+        foreach ($this->kinds as $kind => $count) {
+            $words[] = sprintf(self::WORDS[$kind] ?? 'make %d joints', $count);
+        }
 
-        return sprintf($words ?? 'make %d joints', $this->count);
+        return implode(', ', $words);
     }
 }

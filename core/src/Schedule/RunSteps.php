@@ -9,6 +9,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\SignalLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\BenchSettings;
+use EmberDusk\Rates\CableJoints;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\RunUnits;
 use EmberDusk\Rates\Work;
@@ -24,7 +25,7 @@ final readonly class RunSteps
 
     /**
      * @param  array<string, int>  $joined  joints in the strip of a run, by run
-     * @param  array<string, int>  $at  joints by cable
+     * @param  array<string, CableJoints>  $at  joints by cable
      */
     public function __construct(
         private Plan $plan,

@@ -138,7 +138,7 @@ final class MeterTest extends TestCase
         $amps = $read['k2:amps:1'];
         self::assertGreaterThan(0.3, $amps);
         self::assertEqualsWithDelta(0.751 * $amps, $read['k2:to:1'], 1e-6, 'with the soldered joint’s own 1 mohm');
-        self::assertEqualsWithDelta(0.001 * $amps, $read['k2:from:1'], 1e-6);
+        self::assertEqualsWithDelta(0.002 * $amps, $read['k2:from:1'], 1e-6, 'the controller’s terminal has 2 mohm');
         self::assertEqualsWithDelta($amps, $read['k2:amps:2'] + $read['k2:amps:3'], 1e-6, 'what goes out comes back');
     }
 

@@ -186,7 +186,7 @@ final class RulesTest extends TestCase
         $warm = Demo::with(Demo::plan(), ['cableCelsius' => 70] + $limits);
         $of = static fn(Plan $p): float => (new Engine($p))->solve($p->run('cove'))->cables['k2']->coreOhms;
         self::assertEqualsWithDelta(
-            (0.002 + 0.0133 * 1.1965 * 3.2) / (0.002 + 0.0133 * 1.0786 * 3.2),
+            (0.003 + 0.0133 * 1.1965 * 3.2) / (0.003 + 0.0133 * 1.0786 * 3.2),
             $of($warm) / $of(Demo::plan()),
             1e-9,
         );

@@ -92,7 +92,8 @@ final class WorkingsTest extends TestCase
         $result = $state->result('r1');
         self::assertNotNull($result);
         $figure = (new CableFigures($state->plan))->cableDrop($result->cables['k2']);
-        self::assertEqualsWithDelta(0.01, array_column($figure->inputs, 'value', 'symbol')['j'], 1e-12);
+        $ohms = array_column($figure->inputs, 'value', 'symbol');
+        self::assertEqualsWithDelta([0.01, 0.01], [$ohms['j1'], $ohms['j2']], 1e-12);
         self::assertEqualsWithDelta($result->cables['k2']->drop, $figure->value, 1e-12);
         self::assertWorkings([$figure->write()]);
     }

@@ -51,7 +51,7 @@ final class QuoteTest extends TestCase
         $plan = self::plan();
         $laid = array_sum(array_map(static fn($c): float => $c->length, $plan->cables));
         $quote = Costing::price($plan, Demo::basis());
-        // Four metres: out and back 2 each, 4 to stick; two cables of two cores: eight joints of 6; two units of 20, one
+        // Four metres: out and back 2 each, 4 to stick; two cables of two cores: six cores into terminals of 3, two soldered of 6; two units of 20, one
         // joined in 10; two tests of 10; a cut of 3; isolate and tidy 10 each; half an hour to look again.
         $by = [
             'work-isolate' => 10.0,
@@ -61,7 +61,7 @@ final class QuoteTest extends TestCase
             'work-loose' => 10.0,
             'work-cut' => 3.0,
             'work-stick' => 16.0,
-            'work-joints' => 48.0,
+            'work-joints' => 6 * 3.0 + 2 * 6.0,
             'work-second' => 10.0,
             'work-join' => 10.0,
             'work-tidy' => 10.0,
@@ -128,7 +128,7 @@ final class QuoteTest extends TestCase
     {
         $slow = Productivity::from(array_fill(0, 3, ['kind' => 'joints', 'table' => 20.0, 'taken' => 30]));
         $quote = Costing::price(self::plan(), new Basis(Demo::shelf(), crew: $slow));
-        self::assertEqualsWithDelta(72.0, $quote->lines['work-joints']->minutes, 1e-9);
+        self::assertEqualsWithDelta(1.5 * (6 * 3 + 2 * 6), $quote->lines['work-joints']->minutes, 1e-9);
     }
 
     public function test_a_job_without_work_asks_for_nothing(): void

@@ -208,7 +208,17 @@ final class OptionsTest extends TestCase
             $laid += $cable->length;
         }
         $joints += 4 * count($plan->ways()->feedsOf($plan->run('cove')));
-        $hours = ($joints * 6 + $laid * 5 + 2 * 20 + 10 + 2 * 10 + 3 * count($plan->run('cove')->sections)) / 60;
+        // One of the four ends of two cables is soldered, the others are terminals.
+        $soldered = 2 * count($plan->ways()->feedsOf($plan->run('cove')));
+        $hours =
+            ($soldered * 6 +
+                ($joints - $soldered) * 3 +
+                $laid * 5 +
+                2 * 20 +
+                10 +
+                2 * 10 +
+                3 * count($plan->run('cove')->sections)) /
+            60;
         self::assertSame((float) $joints, $card['joints']['value']);
         self::assertEqualsWithDelta($hours, $card['hours']['value'], 1e-9);
         self::assertEqualsWithDelta(round($parts, 2) + 40 * $hours, $card['cost']['value'], 0.011);

@@ -145,8 +145,11 @@ final class MakingTest extends TestCase
             ['kind' => 'SetCable', 'cable' => 'k1', 'joint' => $one],
             ['kind' => 'SetCable', 'cable' => 'k2', 'joint' => $two],
         );
-        // Eight joints: six minutes each soldered, three crimped, one and a half in levers.
-        self::assertSame(['Line: solder 8 joints', 48.0], [$step($plan)->title, $step($plan)->table]);
+        // Eight joints: six minutes each soldered, three in a terminal or crimped, one and a half in levers.
+        self::assertSame(
+            ['Line: solder 2 joints, screw 6 cores into terminals', 2 * 6 + 6 * 3.0],
+            [$step($plan)->title, $step($plan)->table],
+        );
         self::assertSame(
             ['Line: crimp 8 joints', 24.0],
             [
@@ -162,7 +165,7 @@ final class MakingTest extends TestCase
             ],
         );
         self::assertSame(
-            ['Line: make 8 joints', 36.0],
+            ['Line: solder 4 joints, crimp 4 joints', 36.0],
             [
                 $step($chosen('connector-crimp', 'connector-solder'))->title,
                 $step($chosen('connector-crimp', 'connector-solder'))->table,
@@ -213,15 +216,18 @@ final class MakingTest extends TestCase
         self::assertContains('supply-line', $shared['cables-shelf']->after);
         self::assertContains('cables-line', $shared['loose-shelf']->after);
         self::assertSame(
-            ['Line: solder 8 joints', 'Shelf: solder 4 joints'],
+            [
+                'Line: solder 2 joints, screw 6 cores into terminals',
+                'Shelf: solder 2 joints, screw 2 cores into terminals',
+            ],
             [$shared['joints-line']->title, $shared['joints-shelf']->title],
         );
         $trunk = $both->ways()->cableTo((string) $both->runs['line']->controller);
         self::assertNotNull($trunk);
         $tail = $both->ways()->cableTo($both->ways()->feedsOf($both->runs['line'])[0]->id);
         self::assertEqualsWithDelta($trunk->length + ($tail->length ?? 0.0), $shared['cables-line']->units, 1e-9);
-        // In the parts list both joints and cables are counted once as well: twelve joints.
-        self::assertSame(12.0, self::parts($both)['connector-solder']->count);
+        // In the parts list both joints and cables are counted once as well: two cores soldered to each strip.
+        self::assertSame(4.0, self::parts($both)['connector-solder']->count);
         self::assertSame(['line', 'shelf'], self::parts($both)['cable-2x15']->runs);
     }
 

@@ -45,9 +45,9 @@ final class PartsListTest extends TestCase
             [5.3, 6.0],
             [round(self::part($plan, 'cable-3x15')->count, 6), self::part($plan, 'cable-3x15')->buy],
         );
-        // Joints: 2 cores and 3 cores at both ends, 3 joints of the strip with 3 cores: 19, two more to spare.
+        // Soldered: 3 cores at the strip, 3 joints of the strip with 3 cores: 12, two more to spare. The other ends are terminals.
         self::assertSame(
-            [19.0, 2, 21.0],
+            [12.0, 2, 14.0],
             [
                 self::part($plan, 'connector-solder')->count,
                 self::part($plan, 'connector-solder')->spare,

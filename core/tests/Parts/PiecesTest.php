@@ -30,9 +30,9 @@ final class PiecesTest extends TestCase
         self::assertSame([3, 0], $cut($plan));
         $saving = Demo::with($plan, ['kind' => 'SetMaking', 'run' => 'line', 'strip' => 'saving']);
         self::assertSame([2, 1], $cut($saving));
-        // Leads over two gaps of two cores, the tail with its trunk, and the joint of the strip: 8 + 4 + 4 + 2.
+        // Leads over two gaps of two cores, the tail at the strip, and the joint of the strip: 8 + 2, + 2.
         self::assertSame(
-            [16.0, 18.0],
+            [10.0, 12.0],
             [self::parts($plan)['connector-solder']->count, self::parts($saving)['connector-solder']->count],
         );
         self::assertSame(

@@ -29,9 +29,9 @@ final class PricesTest extends TestCase
     public function test_spares_are_ten_per_cent_or_as_set(): void
     {
         $plan = self::plan('4.00 line', ', bare');
-        // Trunk and tail, two cores each at both ends: eight, one to spare.
+        // The tail's two cores at the strip, one to spare; the other ends go into terminals.
         self::assertSame(
-            [8.0, 1, 9.0],
+            [2.0, 1, 3.0],
             [
                 self::parts($plan)['connector-solder']->count,
                 self::parts($plan)['connector-solder']->spare,
@@ -45,13 +45,13 @@ final class PricesTest extends TestCase
             ['kind' => 'SetSpare', 'kit' => 'cable-2x15', 'count' => 2],
         );
         self::assertSame(
-            [13.0, 2.0],
+            [2.0 + 5, 2.0],
             [self::parts($five)['connector-solder']->buy, self::parts($five)['strip-single-24']->buy],
             'a whole reel more',
         );
         self::assertSame(self::parts($plan)['cable-2x15']->buy + 2, self::parts($five)['cable-2x15']->buy);
         self::assertSame(
-            8.0,
+            2.0,
             self::parts(Demo::with($plan, ['kind' => 'SetSpare', 'kit' => 'connector-solder', 'count' => 0]))[
                 'connector-solder'
             ]->buy,
@@ -165,7 +165,6 @@ final class PricesTest extends TestCase
                 'Fixing: Line, an anchor every 0.75 m',
                 'Profile: Line, a cap on every end of its profile',
                 'Sealing: Line is in a damp place: ends sealed',
-                'Solder: K1 for Line, every core at its ends',
                 'Solder: K2 for Line, every core at its ends',
             ],
             PartsList::for($plan, $shelf)->lacking,

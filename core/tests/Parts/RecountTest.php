@@ -135,8 +135,8 @@ final class RecountTest extends TestCase
                 $caps[] = $run['mounting'] === 'profile' ? 2.0 * count($run['sections']) : 0.0;
                 $clamps[] = $run['mounting'] === 'moving' ? 2.0 : 0.0;
                 $silicone[] = $run['damp'] ? 2.0 * count($run['sections']) : 0.0;
-                // The trunk's two cores and the tail's at both ends, a lead between sections at both, and reels that are joined.
-                $cores[] = 4 + 2 * $core + 2 * $core * ($lit - 1);
+                // The tail's cores at the strip, a lead between sections at both ends, and reels that are joined; units have terminals.
+                $cores[] = $core + 2 * $core * ($lit - 1);
             }
             $joined = 0;
             foreach (PartsList::for($plan, Demo::shelf())->cuts as $list) {

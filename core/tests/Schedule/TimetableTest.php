@@ -217,11 +217,12 @@ final class TimetableTest extends TestCase
         self::assertSame([1440, ['seal-path']], [$steps['seal-path']->wait, $steps['diffuser-path']->after]);
         self::assertArrayNotHasKey('seal-cove', $steps);
         self::assertStringContainsString('licensed person', $steps['isolate-lecture']->caution);
-        // Three cores at both ends of the tail, two at both of the trunk, and three where each of four reels is joined: 6 + 4 + 9 joints of six minutes.
+        // Two cores at both ends of the trunk and three at the start of the tail go into terminals: seven of three minutes. Three are soldered
+        // to the strip, and three where each of four reels is joined: twelve of six.
         self::assertSame(
-            ['Cove: solder 19 joints', 115],
+            ['Cove: solder 12 joints, screw 7 cores into terminals', 95],
             [$steps['joints-cove']->title, $steps['joints-cove']->minutes],
-            '114 minutes, told in fives',
+            '93 minutes, told in fives',
         );
     }
 }

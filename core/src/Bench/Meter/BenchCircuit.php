@@ -113,15 +113,13 @@ final readonly class BenchCircuit
 
                 continue;
             }
-            $joint =
-                $cable !== null
-                    ? $this->plan->connector($cable->joint)->ohms ?? Connector::SOLDERED
-                    : Connector::SOLDERED;
+            [$first, $last] =
+                $cable !== null ? $this->plan->ways()->joints($cable) : [Connector::SOLDERED, Connector::SOLDERED];
             $a = $network->node("{$r->name}_a", $network->guesses[$r->from]);
             $b = $network->node("{$r->name}_b", $network->guesses[$r->to]);
-            $resistors[] = new Resistor("{$r->name}_a", $r->part, $r->from, $a, $joint);
-            $resistors[] = new Resistor($r->name, $r->part, $a, $b, max(1e-6, $r->ohms - 2 * $joint));
-            $resistors[] = new Resistor("{$r->name}_b", $r->part, $b, $r->to, $joint);
+            $resistors[] = new Resistor("{$r->name}_a", $r->part, $r->from, $a, $first);
+            $resistors[] = new Resistor($r->name, $r->part, $a, $b, max(1e-6, $r->ohms - $first - $last));
+            $resistors[] = new Resistor("{$r->name}_b", $r->part, $b, $r->to, $last);
         }
         $network->resistors = $resistors;
     }

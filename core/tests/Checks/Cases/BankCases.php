@@ -10,10 +10,10 @@ use EmberDusk\Tests\Circuits;
 /** Banks, converters on them, switches in leads: for each code a job that fires it and its neighbour that does not. */
 final readonly class BankCases
 {
-    /** Ohm per metre of a core of 0.5 mm² at 40 °C (IEC 60228 and 60028, from memory), ohm of its two soldered ends. */
+    /** Ohm per metre of a core of 0.5 mm² at 40 °C (IEC 60228 and 60028, from memory), ohm of its two terminals. */
     private const THIN = 0.039 * (1 + 0.00393 * 20);
 
-    private const ENDS = 0.002;
+    private const ENDS = 0.004;
 
     /** @return iterable<string, array{string, callable(): array{JobState, JobState}}> */
     public static function all(): iterable

@@ -23,7 +23,7 @@ final readonly class FixtureCases
         return Circuits::in()
             ->supply('s1', ['volts' => 12.0, 'sourceOhms' => 0.005])
             ->fixture('x1', 2, ['leastVolts' => $least])
-            ->cable('k1', '2x0.5', 's1', 'x1', metres: (($ohms - 0.005) / 2 - 0.002) / self::THIN)
+            ->cable('k1', '2x0.5', 's1', 'x1', metres: (($ohms - 0.005) / 2 - 0.004) / self::THIN)
             ->state($planned);
     }
 

@@ -109,7 +109,7 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                         :cable="cable"
                         what="joint"
                         label="Joints of"
-                        none="soldered"
+                        :none="cable.joined"
                         :options="joints"
                     />
                 </td>

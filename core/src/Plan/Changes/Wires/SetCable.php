@@ -21,12 +21,10 @@ use EmberDusk\Values\Refusal;
 
 /**
  * Another kind, length, joint, fuse or switch for one cable; a length that is given counts as measured. An empty
- * joint is solder, an empty fuse or switch none.
+ * joint is a terminal or solder, an empty fuse or switch none.
  */
 final readonly class SetCable extends Change
 {
-    private const SOLDER = 'soldered';
-
     /** @param  array<string, KitSnapshot|null>  $fittings joint, fuse and switch, if given */
     private function __construct(
         private string $cable,
@@ -127,7 +125,9 @@ final readonly class SetCable extends Change
             $words[] = sprintf('%s is %.2f m long', $name, $this->length);
         }
         if (array_key_exists('joint', $this->fittings)) {
-            $words[] = "{$name} joined by " . ($this->fittings['joint']?->entry->name() ?? self::SOLDER);
+            $words[] =
+                "{$name} joined by " .
+                ($this->fittings['joint']?->entry->name() ?? $plan->ways()->joined($this->cable($plan)));
         }
         if (array_key_exists('fuse', $this->fittings)) {
             $words[] =

@@ -1,0 +1,16 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Rates;
+
+/** Joints of a cable, in cores: those that are made, and those that only go into the terminals of a unit. */
+final readonly class CableJoints
+{
+    public function __construct(public int $made, public int $terminals) {}
+
+    public function all(): int
+    {
+        return $this->made + $this->terminals;
+    }
+}
