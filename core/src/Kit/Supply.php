@@ -20,6 +20,7 @@ final readonly class Supply implements Powers
      * @param  float|null  $ampHours  of a battery
      * @param  bool  $overloadStated whether the overload current is from the instructions, or assumed
      * @param  float|null  $plateVa volt-amperes of its output, if on the nameplate
+     * @param  bool  $plugIn  it goes straight into an outlet, without a lead
      */
     public function __construct(
         private string $id,
@@ -37,6 +38,7 @@ final readonly class Supply implements Powers
         public ?float $ampHours = null,
         public bool $overloadStated = true,
         public ?float $plateVa = null,
+        public bool $plugIn = false,
     ) {
         $this->emf = $emf ?? $volts;
     }
@@ -64,6 +66,7 @@ final readonly class Supply implements Powers
             derateAbove: $f->numberOrNull('derateAbove', 0, 100),
             overloadStated: $f->has('overloadAmps') || $f->has('limitAmps'),
             plateVa: $f->numberOrNull('plateVa', 0.1, 20_000),
+            plugIn: $f->has('plugIn') && $f->flag('plugIn'),
         );
     }
 

@@ -119,6 +119,15 @@ final readonly class UnitParts
     {
         foreach ($this->plan->supplies as $id => $supply) {
             $way = MainsWay::to($this->plan, $supply);
+            if ($way?->lead === true) {
+                $this->wanted->add(
+                    kit: $uses->consumable('plugs'),
+                    group: 'Supply',
+                    count: 1.0,
+                    unit: 'piece',
+                    why: strtoupper($id) . " at outlet {$supply->stands?->spot}: mains lead with plug",
+                );
+            }
             if ($way?->outlet !== null) {
                 $this->wanted->add(
                     kit: $uses->mains(),

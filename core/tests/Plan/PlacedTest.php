@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Plan;
 
 use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\Shelf;
 use EmberDusk\Parts\Part;
 use EmberDusk\Parts\PartsList;
 use EmberDusk\Plan\BoxRoom;
@@ -185,6 +186,27 @@ final class PlacedTest extends TestCase
         ]);
         self::assertTrue($way($led)?->there);
         self::assertFalse($way($at(new Standing('room', 'B1')))?->there);
+    }
+
+    /** A lead with a plug for a supply at an outlet; none at a spur, at a leg, in a box, or where the supply plugs in itself. */
+    public function test_a_supply_at_an_outlet_has_a_lead_with_a_plug(): void
+    {
+        $leads = static fn(Plan $p): float => array_sum(
+            array_map(
+                static fn(Part $part): float => $part->key === 'consumable-mains-lead' ? $part->count : 0.0,
+                PartsList::for($p, Demo::shelf())->parts,
+            ),
+        );
+        $at = self::placed(self::plan(), 's1', new Standing('room', 'P1'));
+        self::assertSame(1.0, $leads($at));
+        $notes = $at->places['room']->notes;
+        $spur = ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => str_replace('outlet P1', 'spur P1', $notes)];
+        self::assertSame(0.0, $leads(Demo::with($at, $spur)));
+        self::assertSame(0.0, $leads(self::placed(self::plan(), 's1', new Standing('room', 'B1'))));
+        $kit = $at->kit[$at->supplies['s1']->kit];
+        $plugged = ['plugIn' => true] + $kit->written;
+        $own = new KitSnapshot('', $plugged, Shelf::check($plugged));
+        self::assertSame(0.0, $leads($at->with(kit: [$kit->entry->id() => $own] + $at->kit)));
     }
 
     /** A box of 40 x 30 x 12 cm holds 14.4 litres. */

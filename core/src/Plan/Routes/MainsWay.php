@@ -8,6 +8,7 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\CableLeg;
+use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\TapeNotes;
 
 /** How mains amounts to a supply that stands somewhere: it is there, or a cable goes to it from the nearest outlet. */
@@ -17,15 +18,22 @@ final readonly class MainsWay
      * @param  string|null  $outlet  from which a cable goes; null where mains is there or nowhere
      * @param  float  $metres  of that cable, along the walls, up or down, and something to work with
      * @param  bool  $there  whether mains is at the supply itself
+     * @param  bool  $lead  whether a lead with a plug goes into an outlet there; a supply that plugs in itself has none
      */
-    private function __construct(public ?string $outlet, public float $metres, public bool $there) {}
+    private function __construct(
+        public ?string $outlet,
+        public float $metres,
+        public bool $there,
+        public bool $lead = false,
+    ) {}
 
     /** Null for units without mains, and if the position is unknown. */
     public static function to(Plan $plan, Device $device): ?self
     {
         $stands = $device->stands;
         $place = $plan->places[$stands->place ?? ''] ?? null;
-        if ($stands === null || $place === null || !(($plan->kit[$device->kit] ?? null)?->entry instanceof Supply)) {
+        $kit = $plan->kit[$device->kit] ?? null;
+        if ($stands === null || $place === null || !($kit?->entry instanceof Supply)) {
             return null;
         }
         $sheet = TapeNotes::read($place->notes);
@@ -37,7 +45,12 @@ final readonly class MainsWay
                 ($l->from === $stands->spot && in_array($l->to, $names, true)),
         );
         if ($stands->spot !== '' && (in_array($stands->spot, $names, true) || $leads !== [])) {
-            return new self(null, 0.0, true);
+            $socket = array_filter(
+                $sheet->site->outlets,
+                static fn(Outlet $o): bool => $o->spot->name === $stands->spot && !$o->spur && !$o->keyed,
+            );
+
+            return new self(null, 0.0, true, $socket !== [] && !$kit->entry->plugIn);
         }
         $at = $stands->on($sheet);
         $up = $stands->up ?? $sheet->site->spot($stands->spot)?->up;
