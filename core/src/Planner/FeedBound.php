@@ -26,8 +26,8 @@ use EmberDusk\Values\Refusal;
  */
 final readonly class FeedBound
 {
-    /** Shares of the strip's volts below the limit of drop that a supply's own resistance may take. */
-    private const SAG = 0.02;
+    /** Share of the strip's volts that another controller than the best may lose inside. */
+    private const INSIDE = 0.005;
 
     /** The estimate is rarely lower than the truth by more, and a strip rarely draws less of its nominal load. */
     private const ROUGH = 0.03;
@@ -38,7 +38,7 @@ final readonly class FeedBound
     private const TRUNK = 0.01;
 
     /** A miss by less than this share of its limit at any of the three is not hopeless. */
-    private const MARGIN = 0.004;
+    public const MARGIN = 0.004;
 
     /**
      * @param  float  $amps  at least
@@ -48,23 +48,11 @@ final readonly class FeedBound
 
     public static function for(Tables $tables, FeedOption $option, ?KitSnapshot $controller): self
     {
-        $run = $tables->plan->run($option->run);
-        $plan = PlanExcerpt::for($tables->plan, [$run->id]);
-        $volts = $tables->strip($run)->volts;
         $hopeless = true;
         $amps = $drop = INF;
-        foreach (
-            [1.0, 1.0 - $tables->plan->limits->drop / 2, 1.0 - $tables->plan->limits->drop - self::SAG]
-            as $share
-        ) {
-            try {
-                $supply = self::ideal($volts * $share);
-                $made = Catalogue::make(
-                    WireRuns::payload([self::wires($tables, $option, $supply, $controller)]),
-                    new ShelfWithIdeal($tables->shelf, $supply),
-                )->apply($plan);
-                $now = self::judged($made);
-            } catch (Refusal) {
+        foreach (self::shares($tables, $tables->strip($tables->plan->run($option->run))->volts) as $share) {
+            $now = self::at($tables, $option, $controller, $share);
+            if ($now === null) {
                 return new self(false, 0.0, 0.0);
             }
             $hopeless = $hopeless && $now->excess > self::MARGIN;
@@ -72,6 +60,44 @@ final readonly class FeedBound
         }
 
         return new self($hopeless, $amps, $drop);
+    }
+
+    /** @return list<float> of the strip's volts: the highest, a middle and the lowest that its hub can have */
+    public static function shares(Tables $tables, float $volts): array
+    {
+        $drop = $tables->plan->limits->drop;
+
+        return [1.0, 1.0 - $drop / 2, self::lowest($tables, $volts)];
+    }
+
+    /** Share of the strip's volts that its hub has at least. */
+    public static function lowest(Tables $tables, float $volts): float
+    {
+        return self::highest($tables, $volts) - $tables->plan->limits->drop;
+    }
+
+    /** Share of the strip's volts that its hub has at least while the cables to it lose nothing. */
+    public static function highest(Tables $tables, float $volts): float
+    {
+        return 1.0 - $tables->sag($volts) - self::INSIDE;
+    }
+
+    /** A way of feeding behind a hub of such a share of the strip's volts; null where it cannot be solved. */
+    public static function at(Tables $tables, FeedOption $option, ?KitSnapshot $controller, float $share): ?JudgedFeeds
+    {
+        $run = $tables->plan->run($option->run);
+        try {
+            $supply = self::ideal($tables->strip($run)->volts * $share);
+
+            return self::judged(
+                Catalogue::make(
+                    WireRuns::payload([self::wires($tables, $option, $supply, $controller)]),
+                    new ShelfWithIdeal($tables->shelf, $supply),
+                )->apply(PlanExcerpt::for($tables->plan, [$run->id])),
+            );
+        } catch (Refusal) {
+            return null;
+        }
     }
 
     /** The same at a glance, from the closed form of a ladder: for orders, not for proofs. */
@@ -145,7 +171,7 @@ final readonly class FeedBound
         return new KitSnapshot('', $written, Supply::read(new Fields($written)));
     }
 
-    private static function ohms(KitSnapshot $cable): float
+    public static function ohms(KitSnapshot $cable): float
     {
         if ($cable->entry instanceof Cable) {
             return $cable->entry->conductor->ohmsPerMetre;

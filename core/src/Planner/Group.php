@@ -20,6 +20,27 @@ final class Group
     /** Layouts that are solved for each run alone, where there are many. */
     private const ALONE = 150;
 
+    /** Factor on the volts lost, and share of their full load that runs take, of the layouts that are tried; the first for the bound. */
+    private const TRIED = [
+        [1.0, null],
+        [1.0, 0.86],
+        [1.0, 0.9],
+        [1.02, 0.92],
+        [1.05, 0.95],
+        [1.1, 0.97],
+        [1.2, 1.0],
+        [1.5, 1.0],
+    ];
+
+    /** Number of the level at which most layouts hold. */
+    private const LIKELY = 2;
+
+    /** Most times that the runs are parted. */
+    private const ROUNDS = 12;
+
+    /** @var array<int, SharedFloor> by level */
+    private array $floors = [];
+
     /** @var array<string, SearchResult> by the runs' ids */
     private array $found = [];
 
@@ -50,6 +71,13 @@ final class Group
 
             return;
         }
+        if (!$this->few() && $this->aim === Aim::Cost && count($this->runs) <= SharedFloor::MOST) {
+            $this->sets();
+            if ($this->complete()) {
+                return;
+            }
+            [$this->parts, $bound] = [[], $this->bound];
+        }
         foreach ($this->runs as $run) {
             $found = $this->best([$run], $this->few() ? $this->most : self::ALONE);
             $this->exact = $this->exact && $found->exact;
@@ -62,8 +90,71 @@ final class Group
         if ($this->few()) {
             $this->everyWay();
         } else {
-            [$this->exact, $this->bound] = [false, $this->loosest()];
+            [$this->exact, $this->bound] = [false, max($bound ?? 0, $this->loosest())];
         }
+    }
+
+    /**
+     * Parts the runs into sets, each on its own supply: those of the least sum are solved and cost what was found for them, until no sum is
+     * less than what holds. The least sum of what sets cost at least is the bound.
+     *
+     * @throws SearchStopped
+     */
+    private function sets(): void
+    {
+        [$least, $sets] = $this->refined(0)->least([]) ?? [0, []];
+        $this->bound = $least;
+        $found = $costs = [];
+        for ($round = 0; $round < self::ROUNDS; $round++) {
+            foreach (array_diff($sets, array_keys($costs)) as $set) {
+                $tried = $this->onOneSupply($set);
+                $costs[$set] = $tried?->cost;
+                $found += $tried === null ? [] : [$set => $tried];
+            }
+            $best = $this->refined(0)->least(array_filter($costs, is_int(...)), true);
+            [$sum, $sets] = $this->refined(self::LIKELY)->least($costs) ?? [PHP_INT_MAX, []];
+            if ($best !== null && $best[0] <= $sum) {
+                break;
+            }
+        }
+        if (isset($best)) {
+            $this->parts = $this->inOrder(array_map(static fn(int $set): LayoutTrial => $found[$set], $best[1]));
+        }
+        $this->exact = $this->complete() && $this->bound === $this->rank();
+    }
+
+    /** The first layout of a set that holds, the least tight first; null where none does. */
+    private function onOneSupply(int $set): ?LayoutTrial
+    {
+        foreach (array_keys(self::TRIED) as $level) {
+            $floor = $this->refined($level, $set);
+            $layout = $floor->floor($set)[1] ?? null;
+            $tried = $layout === null ? null : $this->search->try($layout, $floor->runs($set));
+            if ($tried?->judged->holds() === true) {
+                return $tried;
+            }
+        }
+
+        return null;
+    }
+
+    /** Bounds at a level, whose layouts, of a set or of the least sum, are of ways of feeding that were solved with their own cables. */
+    private function refined(int $level, ?int $set = null): SharedFloor
+    {
+        do {
+            $floor = $this->floors[$level] ??= new SharedFloor($this->search, $this->runs, ...self::TRIED[$level]);
+            $new = [];
+            foreach ($set === null ? $floor->least([])[1] ?? [] : [$set] as $one) {
+                foreach ($floor->floor($one)[1]->blocks ?? [] as $block) {
+                    array_push($new, ...array_map($this->search->proof->refine(...), $block->feeds));
+                }
+            }
+            if (in_array(true, $new, true)) {
+                $this->floors = [];
+            }
+        } while ($this->floors === []);
+
+        return $floor;
     }
 
     /**
@@ -172,7 +263,7 @@ final class Group
             }
         }
         $this->parts = $best ?? $this->parts;
-        $this->bound = $this->exact && $best !== null ? $this->rank() : $this->loosest();
+        $this->bound = $this->exact && $best !== null ? $this->rank() : $this->shared();
     }
 
     /**
@@ -256,6 +347,16 @@ final class Group
     private static function name(array $runs): string
     {
         return implode(' ', array_map(static fn(Run $r): string => $r->id, $runs));
+    }
+
+    /** The bound by sets of runs where they are few enough, and cost is asked for. */
+    private function shared(): int
+    {
+        if ($this->aim !== Aim::Cost || count($this->runs) > SharedFloor::MOST) {
+            return $this->loosest();
+        }
+
+        return max($this->loosest(), (new SharedFloor($this->search, $this->runs))->least([])[0] ?? 0);
     }
 
     private function loosest(): int

@@ -47,6 +47,7 @@ final readonly class Planner
         );
         $groups = [];
         $clashes = [];
+        $known = new FeedKinds();
         foreach (Sharing::groups($pinned, $ready) as $of) {
             $tables = new Tables(
                 $pinned->with(
@@ -55,7 +56,7 @@ final readonly class Planner
                 $of[0]->place,
                 $basis,
             );
-            $group = new Group(new Search($tables, $basis->shelf, $watch, $judge), $of, Aim::Cost);
+            $group = new Group(new Search($tables, $basis->shelf, $watch, $judge, $known), $of, Aim::Cost);
             $groups[] = $group;
             try {
                 $group->solve();

@@ -26,6 +26,8 @@ final class Search
     /** How many that do not hold are kept to tell why. */
     private const REASONS = 3;
 
+    public readonly FeedProof $proof;
+
     /** @var array<string, LayoutTrial> by the decisions */
     private array $tried = [];
 
@@ -46,7 +48,10 @@ final class Search
         private readonly ShelfSource $shelf,
         private readonly PlannerProgress $watch,
         private readonly PlanJudge $judge,
-    ) {}
+        FeedKinds $known = new FeedKinds(),
+    ) {
+        $this->proof = new FeedProof($tables, $watch, $known);
+    }
 
     /**
      * @param  non-empty-list<Run>  $runs

@@ -9,6 +9,7 @@ use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
@@ -45,6 +46,9 @@ final class Tables
     private array $patterns = [];
 
     private readonly PartCosts $partCosts;
+
+    /** @var array<array-key, float> by volts */
+    private array $sags = [];
 
     /** °C that the air reaches where these runs are. */
     private readonly float $air;
@@ -144,6 +148,41 @@ final class Tables
 
         return $this->kept($runs, 'cables', $this->plan->ways()->cableTo($runs[0]->controller ?? '')->kit ?? null) ??
             $this->priced->cables(2);
+    }
+
+    /** Share of the volts that any supply of them may lose inside at its rated current. */
+    public function sag(float $volts): float
+    {
+        return $this->sags[(string) $volts] ??= max([
+            0.0,
+            ...array_map(
+                static fn(KitSnapshot $s): float => $s->entry instanceof Supply
+                    ? ($s->entry->sourceOhms * $s->entry->ratedAmps) / $s->entry->volts
+                    : 0.0,
+                $this->priced->ofKind(
+                    'supply',
+                    static fn(object $s): bool => $s instanceof Supply && abs($s->volts - $volts) < 0.5,
+                ),
+            ),
+        ]);
+    }
+
+    /** @return list<float> amps of the fuses */
+    public function fuseAmps(): array
+    {
+        return array_map(
+            static fn(KitSnapshot $f): float => $f->entry instanceof Fuse ? $f->entry->amps : 0.0,
+            $this->priced->ofKind('fuse', static fn(object $f): bool => true),
+        );
+    }
+
+    /** Of any fuse in a cable, with its joints. */
+    public function leastFuse(): int
+    {
+        return min([
+            PHP_INT_MAX,
+            ...array_map($this->costs->fuse(...), $this->priced->ofKind('fuse', static fn(object $f): bool => true)),
+        ]);
     }
 
     /** Amps that a cable is rated for here. */

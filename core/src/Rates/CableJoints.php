@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Rates;
 
-/** Joints of a cable, in cores: those that are made, and those that only go into the terminals of a unit. */
+/** Joints of a cable, in cores: soldered or otherwise made, and put into the terminals of a unit. */
 final readonly class CableJoints
 {
     public function __construct(public int $made, public int $terminals) {}

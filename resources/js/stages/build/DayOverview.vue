@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { BuildPicture, BuildSlot } from '@/types/generated/responses';
 import { dayWords, hoursOf } from '@/lib/hours';
 
-/** All days one below the other: what follows on at one place is one block with its name. A day opens in its own picture. */
+/** All days one below the other: consecutive steps at one place are one block with its name. A day opens in its own picture. */
 const props = defineProps<{ build: BuildPicture; today: string }>();
 const emit = defineEmits<{ open: [day: string] }>();
 /** Minutes between two steps that still count as one block. */
@@ -95,7 +95,7 @@ const days = computed(() =>
 .block {
     container-type: inline-size;
 }
-/* Two letters of a name say nothing. */
+/* Too narrow for a name. */
 @container (max-width: 44px) {
     .name {
         display: none;

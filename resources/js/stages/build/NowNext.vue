@@ -3,7 +3,7 @@ import { computed } from 'vue';
 import type { BuildPicture } from '@/types/generated/responses';
 import { dayWords, hoursOf } from '@/lib/hours';
 
-/** On a phone: the step that is now, the next one, and what is waited for. */
+/** On a phone: the current step, the next one, and the waits. */
 const props = defineProps<{ build: BuildPicture; done: (step: string) => boolean; today: string }>();
 const emit = defineEmits<{ choose: [step: string] }>();
 const left = computed(() => props.build.slots.filter((s) => !props.done(s.id)));

@@ -1,0 +1,267 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Run;
+
+/**
+ * Ways of feeding that fail in every layout, by solves with cables that lose next to nothing: real ones only lose more. A longer strip is less
+ * even than a shorter one of its kind: a proof counts for all longer runs of that kind, a pass for all shorter ones.
+ */
+final class FeedProof
+{
+    /** Metres of cable that loses next to nothing. */
+    private const SHORT = 0.01;
+
+    /** Feeds up to which a way of feeding is solved. */
+    private const SOLVED = 2;
+
+    /** Volts by which a limit must be missed. */
+    public const MISSED = 1e-3;
+
+    /** @var array<string, float> by run */
+    private array $amps = [];
+
+    /** @var array<string, string> by run */
+    private array $kinds = [];
+
+    /** @var array<string, KitSnapshot|null> the best controller, by run */
+    private array $best = [];
+
+    /** @var array<string, list<array{FeedOption, float}>> by run, place and amps */
+    private array $stairs = [];
+
+    /** @var array<string, float> volts lost at least by ways of feeding that were solved with their own cables */
+    private array $solved = [];
+
+    public function __construct(
+        private readonly Tables $tables,
+        private readonly PlannerProgress $watch,
+        private readonly FeedKinds $known,
+    ) {}
+
+    /**
+     * Feedings of a run from a place that are not proven to fail and whose cables carry so many amps: the cheapest first, each that costs more
+     * loses less.
+     *
+     * @return list<array{FeedOption, float}> with the volts that it loses at least
+     */
+    public function stairs(Run $run, string $place, float $capacity): array
+    {
+        $key = "{$run->id}/{$place}/{$capacity}";
+        if (!isset($this->stairs[$key])) {
+            $this->stairs[$key] = [];
+            $least = $this->limit($run) + self::MISSED;
+            foreach ($this->tables->feeds($run, $place, Aim::Cost) as $option) {
+                if ($option->capacity < $capacity - 1e-9 || $this->uneven($run, $option)) {
+                    continue;
+                }
+                $loses = $this->loses($run, $option);
+                if ($loses < $least) {
+                    $this->stairs[$key][] = [$option, $loses];
+                    $least = $loses;
+                }
+            }
+        }
+
+        return $this->stairs[$key];
+    }
+
+    /** The cheapest of them that loses no more than so many volts; null where none does. */
+    public function cheapest(Run $run, string $place, float $capacity, float $volts): ?FeedOption
+    {
+        foreach ($this->stairs($run, $place, $capacity) as [$option, $loses]) {
+            if ($loses <= $volts) {
+                return $option;
+            }
+        }
+
+        return null;
+    }
+
+    /** Amps that a run takes at least, at the lowest volts, in any way of feeding that is not proven to fail. */
+    public function amps(Run $run): float
+    {
+        if (!isset($this->amps[$run->id])) {
+            $draws = [];
+            foreach (
+                $this->tables->feeds($run, $this->tables->routes->places([$run], false)[0] ?? '', Aim::Cost)
+                as $option
+            ) {
+                if (self::solvable($option) && !isset($draws[$option->pattern]) && !$this->uneven($run, $option)) {
+                    $draws[$option->pattern] = $this->draws($run, $option);
+                }
+            }
+            $this->amps[$run->id] = $draws === [] ? 0.0 : min($draws);
+        }
+
+        return $this->amps[$run->id];
+    }
+
+    /** Whether a way of feeding is solved: many feeds are as good as never uneven, and not refused without a proof. */
+    private static function solvable(FeedOption $option): bool
+    {
+        return count($option->pads) <= self::SOLVED || $option->pattern === Feeding::NOW;
+    }
+
+    /** Amps of a run in a way of feeding at the lowest volts: of the longest run of its kind, by the metre. Of a leg nothing is known. */
+    private function draws(Run $run, FeedOption $option): float
+    {
+        if ($option->leg !== null) {
+            return 0.0;
+        }
+        if (!self::solvable($option)) {
+            return $this->amps($run);
+        }
+        $metres = $this->tables->plan->of($run)->litLength();
+        $key = $this->kind($run) . "/{$option->pattern}";
+        if (($this->known->draws[$key][1] ?? 0.0) < $metres) {
+            $share = FeedBound::lowest($this->tables, $this->tables->strip($run)->volts);
+            $now = $this->solved($run, $this->ideal($option), $share);
+            $this->known->draws[$key] = [($now->amps ?? 0.0) / max(0.01, $metres), $metres];
+        }
+
+        return $this->known->draws[$key][0] * $metres;
+    }
+
+    /** Volts that may be lost to the farthest feed. */
+    public function limit(Run $run): float
+    {
+        return $this->tables->plan->limits->drop * $this->tables->strip($run)->volts;
+    }
+
+    /** Volts lost in the cables of a way of feeding, at least: of several feeds that lose the same; in halves each feed carries its own. */
+    private function loses(Run $run, FeedOption $option): float
+    {
+        if ($option->leg !== null) {
+            return 0.0;
+        }
+        if (isset($this->solved[self::key($option)])) {
+            return $this->solved[self::key($option)];
+        }
+        $siemens = [];
+        foreach ($option->lengths as $n => $metres) {
+            $tail = ($option->tails[$n] ?? $option->tails[0])->entry;
+            $siemens[] =
+                $tail instanceof Cable
+                    ? 1 / $tail->conductor->ohms($metres, $this->tables->plan->limits->cableCelsius)
+                    : INF;
+        }
+        $all = $option->halves() ? 2 * min([INF, ...$siemens]) : array_sum($siemens);
+
+        return ($this->draws($run, $option) / $all) * (1 + 1 / count($this->tables->strip($run)->channels));
+    }
+
+    /**
+     * Solves a way of feeding with its own cables behind a trunk that loses nothing. Behind another it loses less by a part of what that loses,
+     * {@see SharedFloor}. Returns whether it loses more than was known.
+     */
+    public function refine(FeedOption $option): bool
+    {
+        $key = self::key($option);
+        if ($option->leg !== null || isset($this->solved[$key])) {
+            return false;
+        }
+        $run = $this->tables->plan->run($option->run);
+        $before = $this->loses($run, $option);
+        $now = $this->solved($run, $option, FeedBound::highest($this->tables, $this->tables->strip($run)->volts));
+        $this->solved[$key] = max($before, $now->drop ?? 0.0);
+        $this->stairs = array_filter(
+            $this->stairs,
+            static fn(string $key): bool => !str_starts_with($key, "{$run->id}/"),
+            ARRAY_FILTER_USE_KEY,
+        );
+
+        return $this->solved[$key] > $before + 1e-9;
+    }
+
+    private static function key(FeedOption $option): string
+    {
+        return $option->run . '/' . implode(',', $option->decision()) . '/' . implode(',', $option->lengths);
+    }
+
+    private function uneven(Run $run, FeedOption $option): bool
+    {
+        if (!self::solvable($option)) {
+            return false;
+        }
+        $metres = $this->tables->plan->of($run)->litLength();
+        $key = $this->kind($run) . "/{$option->pattern}";
+        if ($metres >= ($this->known->fails[$key] ?? INF)) {
+            return true;
+        }
+        if ($metres <= ($this->known->passes[$key] ?? 0.0)) {
+            return false;
+        }
+        foreach (array_reverse(FeedBound::shares($this->tables, $this->tables->strip($run)->volts)) as $share) {
+            $now = $this->solved($run, $this->ideal($option), $share);
+            if ($now === null || $now->excess <= FeedBound::MARGIN) {
+                $this->known->passes[$key] = $metres;
+
+                return false;
+            }
+        }
+        $this->known->fails[$key] = $metres;
+
+        return true;
+    }
+
+    private function solved(Run $run, FeedOption $option, float $share): ?JudgedFeeds
+    {
+        $this->watch->step($run->name());
+        $this->best[$run->id] ??= $this->tables->strip($run)->switched()
+            ? FeedBound::least($this->tables->controllers([$run], true))
+            : null;
+
+        return FeedBound::at($this->tables, $option, $this->best[$run->id], $share);
+    }
+
+    /** The same way of feeding by cables that lose next to nothing. */
+    private function ideal(FeedOption $option): FeedOption
+    {
+        $thick = $option->tails[0];
+        foreach ($this->tables->priced->cables($thick->entry instanceof Cable ? $thick->entry->cores : 2) as $cable) {
+            if (FeedBound::ohms($cable) < FeedBound::ohms($thick)) {
+                $thick = $cable;
+            }
+        }
+
+        return new FeedOption(
+            run: $option->run,
+            pattern: $option->pattern,
+            pads: $option->pads,
+            tails: array_map(static fn(): KitSnapshot => $thick, $option->pads),
+            lengths: array_map(static fn(): float => self::SHORT, $option->pads),
+            leg: null,
+            capacity: $option->capacity,
+            cost: 0,
+            joints: 0,
+        );
+    }
+
+    /** Runs that are alike but for their length; one with gaps, scenes of its own or pinned feeds is like no other. */
+    private function kind(Run $run): string
+    {
+        return $this->kinds[$run->id] ??= $this->alike($run);
+    }
+
+    private function alike(Run $run): string
+    {
+        $plan = $this->tables->plan;
+        $lone =
+            count($run->sections) > 1 || $run->parts > 1 || $plan->scenes !== [] || in_array('feeds', $run->pins, true);
+
+        return implode('|', [
+            $run->strip,
+            $run->cap,
+            $lone ? $run->id : '',
+            Seam::applies($plan, $run) ? $run->id : '',
+            $run->controller === null ? '' : $plan->controller($run->controller)?->id(),
+        ]);
+    }
+}

@@ -1,0 +1,346 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Checks\Protection\Guard;
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Run;
+
+/**
+ * Least cost of every set of a few runs on one supply: the cheapest feeding of each run that is not excluded, controllers that carry their runs,
+ * trunks and their fuses, by exact dynamic programming over subsets. Cables may prove too thin when it is solved: a lower bound. Sets are bit masks
+ * of the runs; costs in hundredths of the smallest coin.
+ */
+final class SharedFloor
+{
+    /** Most runs: the work grows by three for each. */
+    public const MOST = 8;
+
+    /**
+     * Share of the volts lost in a trunk by which those of the tails must be fewer. A strip that takes I at V behind R loses R g less for each volt,
+     * g being its slope: 0.24 of it at 5 % lost, of six LEDs of 2.95 V on 24 V and three on 12 V.
+     */
+    private const TRUNK = 0.6;
+
+    private readonly int $all;
+
+    /** @var list<string> */
+    private array $places;
+
+    /** @var array<int, KitSnapshot|null> by set */
+    private array $controllers = [];
+
+    /** @var array<string, array{int, RunBlock}|null> by set, place of the supply, and amps that all cables carry */
+    private array $blocks = [];
+
+    /** @var list<float> amps of the fuses */
+    private readonly array $fuses;
+
+    /** @var array<string, float> at least, by run */
+    private array $amps = [];
+
+    /** @var array<string, array<int, array{int, list<RunBlock>}>> by supply's overload and place, by set: blocks */
+    private array $parted = [];
+
+    /** @var array<int, array{int, Layout}|null> by set */
+    private array $floors = [];
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @param  float  $tight  factor on volts lost: 1 for a bound, more for layouts that are likely to hold
+     * @param  float|null  $load  share of its full load that a run takes; null: what it takes at least, for a bound
+     */
+    public function __construct(
+        private readonly Search $search,
+        private readonly array $runs,
+        private readonly float $tight = 1.0,
+        private readonly ?float $load = null,
+    ) {
+        $this->all = 2 ** count($runs) - 1;
+        $this->places = $search->tables->routes->places($runs, false);
+        $this->fuses = $search->tables->fuseAmps();
+        // The longest run of each kind first: what it takes a metre, the shorter ones take at least.
+        $longest = $runs;
+        usort(
+            $longest,
+            static fn(Run $a, Run $b): int => $search->tables->plan->of($b)->litLength() <=>
+                $search->tables->plan->of($a)->litLength(),
+        );
+        $this->amps($longest);
+    }
+
+    /** @return non-empty-list<Run> */
+    public function runs(int $set): array
+    {
+        $runs = [];
+        foreach ($this->runs as $n => $run) {
+            if (($set & (1 << $n)) !== 0) {
+                $runs[] = $run;
+            }
+        }
+
+        return $runs === [] ? throw new \LogicException('A set has runs.') : $runs;
+    }
+
+    /** @param  list<string>  $ids */
+    public function set(array $ids): int
+    {
+        $set = 0;
+        foreach ($this->runs as $n => $run) {
+            $set |= in_array($run->id, $ids, true) ? 1 << $n : 0;
+        }
+
+        return $set;
+    }
+
+    /**
+     * Parts all runs into sets with the least sum.
+     *
+     * @param  array<int, int|null>  $known  costs of some sets; null: not to be used
+     * @param  bool  $only  no other sets than those
+     * @return array{int, list<int>}|null sum and sets
+     */
+    public function least(array $known, bool $only = false): ?array
+    {
+        $best = [0 => [0, []]];
+        for ($set = 1; $set <= $this->all; $set++) {
+            $low = $set & -$set;
+            $least = null;
+            for ($sub = $set; $sub > 0; $sub = ($sub - 1) & $set) {
+                $rest = $best[$set ^ $sub] ?? null;
+                if (($sub & $low) === 0 || $rest === null) {
+                    continue;
+                }
+                $cost = array_key_exists($sub, $known) || $only ? $known[$sub] ?? null : $this->floor($sub)[0] ?? null;
+                if ($cost !== null && ($least === null || $cost + $rest[0] < $least[0])) {
+                    $least = [$cost + $rest[0], [...$rest[1], $sub]];
+                }
+            }
+            $best[$set] = $least;
+        }
+
+        return $best[$this->all] ?? null;
+    }
+
+    /** @return array{int, Layout}|null bound of a set on one supply, with the layout that it is of */
+    public function floor(int $set): ?array
+    {
+        if (array_key_exists($set, $this->floors)) {
+            return $this->floors[$set];
+        }
+        $best = null;
+        $runs = $this->runs($set);
+        $tables = $this->search->tables;
+        foreach ($tables->supplies($runs, false) as $supply) {
+            $unit = $tables->costs->unit($supply);
+            foreach ($tables->routes->places($runs, true) as $place) {
+                $parted = $this->parted($supply, $place)[$set] ?? null;
+                if ($parted !== null && ($best === null || $unit + $parted[0] < $best[0])) {
+                    $best = [$unit + $parted[0], $supply, $place, $parted[1]];
+                }
+            }
+        }
+        if ($best === null) {
+            return $this->floors[$set] = null;
+        }
+        [$cost, $supply, $place, $blocks] = $best;
+        $made = $blocks;
+        usort($made, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
+
+        return $this->floors[$set] = [$cost, new Layout($supply, $place, $made)];
+    }
+
+    /**
+     * Amps of runs.
+     *
+     * @param  non-empty-list<Run>  $runs
+     */
+    private function amps(array $runs): float
+    {
+        $amps = 0.0;
+        foreach ($runs as $run) {
+            $this->amps[$run->id] ??=
+                $this->load === null ? $this->search->proof->amps($run) : $this->load * $this->full($run);
+            $amps += $this->amps[$run->id];
+        }
+
+        return $amps;
+    }
+
+    private function full(Run $run): float
+    {
+        $strip = $this->search->tables->strip($run);
+
+        return ($strip->wattsPerMetre() * $this->search->tables->plan->of($run)->litLength() * $run->cap) /
+            $strip->volts;
+    }
+
+    /**
+     * Ways to protect the cables of a block: all carry the supply's overload, or there is a fuse that its load needs and that all carry.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<array{float, int}> amps that every cable must carry, and what a fuse costs
+     */
+    private function guards(array $runs, KitSnapshot $supply): array
+    {
+        $load = Guard::needs($this->amps($runs));
+        $overload = $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0;
+        $fuses = array_filter(
+            $this->fuses,
+            static fn(float $amps): bool => $amps >= $load - 1e-3 && $amps < $overload - 1e-9,
+        );
+
+        return [[$overload, 0], ...$fuses === [] ? [] : [[min($fuses), $this->search->tables->leastFuse()]]];
+    }
+
+    /**
+     * Sets parted into blocks behind one supply at one place.
+     *
+     * @return array<int, array{int, list<RunBlock>}> cost and blocks, by set
+     */
+    private function parted(KitSnapshot $supply, string $place): array
+    {
+        $key = ($supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0) . "/{$place}";
+        if (isset($this->parted[$key])) {
+            return $this->parted[$key];
+        }
+        $own = [];
+        for ($set = 1; $set <= $this->all; $set++) {
+            $own[$set] = $this->block($set, $supply, $place);
+        }
+        $best = [0 => [0, []]];
+        for ($set = 1; $set <= $this->all; $set++) {
+            $low = $set & -$set;
+            for ($sub = $set; $sub > 0; $sub = ($sub - 1) & $set) {
+                $rest = $best[$set ^ $sub] ?? null;
+                if (($sub & $low) === 0 || $rest === null || $own[$sub] === null) {
+                    continue;
+                }
+                [$cost, $block] = $own[$sub];
+                if (!isset($best[$set]) || $cost + $rest[0] < $best[$set][0]) {
+                    $best[$set] = [$cost + $rest[0], [...$rest[1], $block]];
+                }
+            }
+        }
+
+        return $this->parted[$key] = $best;
+    }
+
+    /** @return array{int, RunBlock}|null least cost of runs under one controller; of pixels one run at the supply's */
+    private function block(int $set, KitSnapshot $supply, string $place): ?array
+    {
+        $best = null;
+        foreach ($this->guards($this->runs($set), $supply) as [$carries, $fuse]) {
+            $key = "{$set}/{$place}/{$carries}";
+            if (!array_key_exists($key, $this->blocks)) {
+                $this->blocks[$key] = $this->carrying($set, $place, $carries, $fuse);
+            }
+            if ($best === null || ($this->blocks[$key][0] ?? PHP_INT_MAX) < $best[0]) {
+                $best = $this->blocks[$key] ?? $best;
+            }
+        }
+
+        return $best;
+    }
+
+    /** @return array{int, RunBlock}|null the same, all cables carrying so many amps, behind such a fuse */
+    private function carrying(int $set, string $place, float $carries, int $fuse): ?array
+    {
+        $runs = $this->runs($set);
+        $tables = $this->search->tables;
+        $switched = $tables->strip($runs[0])->switched();
+        $controller = $this->controller($set);
+        if ($switched ? $controller === null : count($runs) > 1) {
+            return null;
+        }
+        $best = null;
+        foreach ($switched ? $this->places : [$place] as $at) {
+            foreach ($this->trunks($runs, $switched, $place, $at, $carries) as [$cost, $trunk, $lost]) {
+                $cost += ($controller === null ? 0 : $tables->costs->unit($controller)) + ($switched ? $fuse : 0);
+                $feeds = [];
+                foreach ($runs as $run) {
+                    $volts = $this->search->proof->limit($run) + FeedProof::MISSED - self::TRUNK * $lost;
+                    $feed = $this->search->proof->cheapest($run, $at, $carries, $volts / $this->tight);
+                    if ($feed === null) {
+                        continue 2;
+                    }
+                    $feeds[] = $feed;
+                    // Without a trunk each cable from the supply has its own.
+                    $cost += $feed->cost + ($switched ? 0 : $fuse * ($feed->leg === null ? count($feed->pads) : 1));
+                }
+                if ($best === null || $cost < $best[0]) {
+                    $best = [$cost, new RunBlock($controller, $at, $trunk, $feeds)];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** @param  non-empty-list<Run>  $runs  Whether a controller bears what they take. */
+    private function bears(KitSnapshot $controller, array $runs): bool
+    {
+        $amps = $this->amps($runs);
+        $channels = count($this->search->tables->strip($runs[0])->channels);
+
+        return !($controller->entry instanceof Controller) ||
+            ($amps <= $controller->entry->totalAmps + 1e-6 &&
+                $amps / $channels <= $controller->entry->channelAmps + 1e-6);
+    }
+
+    /** The cheapest controller that carries a set of runs that are alike; null where none does. */
+    private function controller(int $set): ?KitSnapshot
+    {
+        if (!array_key_exists($set, $this->controllers)) {
+            $runs = $this->runs($set);
+            $tables = $this->search->tables;
+            $strange = array_filter(
+                array_slice($runs, 1),
+                static fn(Run $r): bool => !(new Sharing($tables))->alike($runs[0], $r),
+            );
+            $fits = $strange === [] && $tables->strip($runs[0])->switched();
+            $this->controllers[$set] = null;
+            foreach ($fits ? $tables->controllers($runs, false) : [] as $controller) {
+                if ($this->bears($controller, $runs)) {
+                    $this->controllers[$set] = $controller;
+                    break;
+                }
+            }
+        }
+
+        return $this->controllers[$set];
+    }
+
+    /**
+     * Trunks to a controller that carry so many amps; none for pixels.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<array{int, KitSnapshot|null, float}> cost, cable, and the volts that it loses at least
+     */
+    private function trunks(array $runs, bool $switched, string $from, string $to, float $carries): array
+    {
+        if (!$switched) {
+            return [[0, null, 0.0]];
+        }
+        $tables = $this->search->tables;
+        $amps = $this->amps($runs);
+        $metres = $tables->routes->trunk($from, $to);
+        $trunks = [];
+        foreach (array_filter($tables->trunks($runs)) as $cable) {
+            if ($tables->carries($cable) >= $carries - 1e-9 && $cable->entry instanceof Cable) {
+                $trunks[] = [
+                    $tables->costs->cable($cable, $metres) + $tables->costs->terminals(RunBlock::TRUNK),
+                    $cable,
+                    2 * $amps * $cable->entry->conductor->ohms($metres, $tables->plan->limits->cableCelsius),
+                ];
+            }
+        }
+
+        return $trunks;
+    }
+}

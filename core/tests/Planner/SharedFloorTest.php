@@ -1,0 +1,105 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Planner;
+
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Costing;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
+use EmberDusk\Planner\PlanJudge;
+use EmberDusk\Planner\Planner;
+use EmberDusk\Planner\PlannerProgress;
+use EmberDusk\Planner\Proposal;
+use EmberDusk\Planner\Search;
+use EmberDusk\Planner\SharedFloor;
+use EmberDusk\Planner\Tables;
+use EmberDusk\Tests\Demo;
+use PHPUnit\Framework\TestCase;
+
+/** Bounds of sets of runs that share supplies, and rooms of more runs than can be parted in every way. */
+final class SharedFloorTest extends TestCase
+{
+    /** Six runs of three lengths along one wall. */
+    private static function room(): Plan
+    {
+        $names = ['a', 'b', 'c', 'd', 'e', 'f'];
+        $lengths = [5.0, 6.5, 8.0, 5.5, 7.0, 9.0];
+        $walls = implode(
+            "\n",
+            array_map(static fn(string $n, float $m): string => sprintf('%.2f %s', $m, $n), $names, $lengths),
+        );
+        $plan = Demo::with(new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]), [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' => "start door\ndry\n{$walls}\noutlet P1 at 0.50\nbox B1 at 1.00, 60x40x20, vented",
+        ]);
+        foreach ($names as $n => $name) {
+            $strip = $n % 3 === 2 ? 'strip-tunable-24' : 'strip-single-24';
+            $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => $name, 'kit' => $strip]);
+        }
+
+        return $plan;
+    }
+
+    /** @param  list<Run>  $runs */
+    private static function bound(Plan $plan, array $runs, Basis $basis): int
+    {
+        self::assertNotSame([], $runs);
+        $tables = new Tables($plan, $runs[0]->place, $basis);
+        $search = new Search($tables, $basis->shelf, new PlannerProgress(), new PlanJudge());
+
+        return (new SharedFloor($search, $runs))->least([])[0] ?? 0;
+    }
+
+    /** On seeded jobs that nested loops solve exactly, the bound is never above what they find, and mostly near it. */
+    public function test_no_bound_is_above_the_cheapest_layout(): void
+    {
+        $gaps = [];
+        foreach (PlannerJobs::all(17) as $case => [$plan, $ids, $shelf, $kind]) {
+            if ($kind === 'pinned' || $case >= 40) {
+                continue;
+            }
+            $proposal = Planner::propose($plan, $ids, new Basis($shelf));
+            if ($proposal->whole() && $proposal->exact) {
+                $runs = array_map(static fn(string $id): Run => $plan->run($id), $ids);
+                $bound = self::bound($plan, $runs, new Basis($shelf));
+                self::assertLessThanOrEqual($proposal->cost(), $bound, "case {$case}, {$kind}");
+                self::assertGreaterThan(0, $bound, "case {$case}, {$kind}");
+                $gaps[] = 1 - $bound / $proposal->cost();
+            }
+        }
+        self::assertGreaterThan(10, count($gaps));
+        sort($gaps);
+        self::assertLessThan(0.02, $gaps[intdiv(count($gaps), 2)]);
+    }
+
+    /**
+     * Six runs: every limit holds, the price is that of the built plan, above the bound, and less than each run alone. The bound lets a controller
+     * carry runs whose cables lose as much as they may: here a fifth is open.
+     */
+    public function test_a_room_of_six_runs_is_near_its_bound(): void
+    {
+        $plan = self::room();
+        $ids = array_map(strval(...), array_keys($plan->runs));
+        $proposal = Planner::propose($plan, $ids, Demo::basis());
+        self::assertTrue($proposal->whole());
+        $made = $proposal->built($proposal->parts);
+        self::assertSame([], (new PlanJudge())->judge($made, array_values($made->runs))->broken);
+        self::assertSame(
+            $proposal->cost(),
+            Costing::moving($made, Demo::basis(), Proposal::wired($made, $plan, ...$ids))->cost(),
+        );
+        // Solved with their own cables, ways of feeding lose more than was known of them.
+        self::assertGreaterThanOrEqual(self::bound($plan, array_values($plan->runs), Demo::basis()), $proposal->bound);
+        self::assertGreaterThan(0.8 * $proposal->cost(), $proposal->bound);
+        self::assertLessThanOrEqual($proposal->cost(), $proposal->bound);
+        $alone = 0;
+        foreach ($ids as $id) {
+            $alone += Planner::propose($plan, [$id], Demo::basis())->cost();
+        }
+        self::assertLessThan($alone, $proposal->cost());
+    }
+}
