@@ -105,6 +105,8 @@ final class Group
         [$least, $sets] = $this->refined(0)->least([]) ?? [0, []];
         $this->bound = $least;
         $found = $costs = [];
+        // Each run alone too: something whole, whatever sets do not hold.
+        $sets = [...$sets, ...array_map(static fn(int $n): int => 1 << $n, array_keys($this->runs))];
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach (array_diff($sets, array_keys($costs)) as $set) {
                 $tried = $this->onOneSupply($set);

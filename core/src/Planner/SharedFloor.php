@@ -19,7 +19,7 @@ use EmberDusk\Plan\Run;
 final class SharedFloor
 {
     /** Most runs: the work grows by three for each. */
-    public const MOST = 8;
+    public const MOST = 10;
 
     /**
      * Share of the volts lost in a trunk by which those of the tails must be fewer. A strip that takes I at V behind R loses R g less for each volt,
