@@ -114,13 +114,13 @@ final class Group
                 $found += $tried === null ? [] : [$set => $tried];
             }
             $best = $this->refined(0)->least(array_filter($costs, is_int(...)), true);
+            if ($best !== null) {
+                $this->parts = $this->inOrder(array_map(static fn(int $set): LayoutTrial => $found[$set], $best[1]));
+            }
             [$sum, $sets] = $this->refined(self::LIKELY)->least($costs) ?? [PHP_INT_MAX, []];
             if ($best !== null && $best[0] <= $sum) {
                 break;
             }
-        }
-        if (isset($best)) {
-            $this->parts = $this->inOrder(array_map(static fn(int $set): LayoutTrial => $found[$set], $best[1]));
         }
         $this->exact = $this->complete() && $this->bound === $this->rank();
     }

@@ -35,6 +35,9 @@ final class SharedFloor
     /** @var array<int, KitSnapshot|null> by set */
     private array $controllers = [];
 
+    /** @var array<string, int> sets of runs that are one light, by its controller: they stay together */
+    private array $lights = [];
+
     /** @var array<string, array{int, RunBlock}|null> by set, place of the supply, and amps that all cables carry */
     private array $blocks = [];
 
@@ -72,6 +75,11 @@ final class SharedFloor
                 $search->tables->plan->of($a)->litLength(),
         );
         $this->amps($longest);
+        foreach ($runs as $n => $run) {
+            $light = isset($search->tables->plan->lights[$run->controller ?? '']) ? (string) $run->controller : '';
+            $this->lights[$light] = ($this->lights[$light] ?? 0) | (1 << $n);
+        }
+        unset($this->lights['']);
     }
 
     /** @return non-empty-list<Run> */
@@ -255,7 +263,8 @@ final class SharedFloor
         $tables = $this->search->tables;
         $switched = $tables->strip($runs[0])->switched();
         $controller = $this->controller($set);
-        if ($switched ? $controller === null : count($runs) > 1) {
+        $torn = array_filter($this->lights, static fn(int $of): bool => !in_array($set & $of, [0, $of], true));
+        if ($torn !== [] || ($switched ? $controller === null : count($runs) > 1)) {
             return null;
         }
         $best = null;

@@ -104,4 +104,30 @@ final class SharedFloorTest extends TestCase
         }
         self::assertLessThan($alone, $proposal->cost());
     }
+
+    /** Two runs that are one light keep one controller, though apart they cost less. */
+    public function test_runs_of_one_light_stay_together(): void
+    {
+        $plan = self::room();
+        $free = Planner::propose($plan, array_map(strval(...), array_keys($plan->runs)), Demo::basis());
+        foreach (['a', 'e'] as $run) {
+            $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => $run, 'kit' => 'controller-zigbee-1']);
+        }
+        $plan = Demo::with(
+            $plan,
+            ['kind' => 'ShareKit', 'run' => 'e', 'with' => (string) $plan->run('a')->controller],
+            [
+                'kind' => 'NameLight',
+                'controller' => (string) $plan->run('a')->controller,
+                'name' => 'Wall',
+                'room' => 'Room',
+            ],
+        );
+        $ids = array_map(strval(...), array_keys($plan->runs));
+        $proposal = Planner::propose($plan, $ids, Demo::basis());
+        self::assertTrue($proposal->whole());
+        $made = $proposal->built($proposal->parts);
+        self::assertSame($made->run('a')->controller, $made->run('e')->controller);
+        self::assertGreaterThanOrEqual($free->cost(), $proposal->cost());
+    }
 }
