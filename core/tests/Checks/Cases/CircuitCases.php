@@ -15,7 +15,10 @@ use EmberDusk\Values\NoSolution;
  */
 final readonly class CircuitCases
 {
-    /** Ohm per metre of a core of 0.5 and 2.5 mm² at 40 °C (IEC 60228 and 60028, from memory); ohm of a core's ends, of trunk and tail together: three in terminals, one soldered. */
+    /**
+     * Ohm per metre of a core of 0.5 and 2.5 mm² at 40 °C (IEC 60228 and 60028, from memory); ohm of a core's ends, of trunk and tail
+     * together: three in terminals, one soldered.
+     */
     private const THIN = 0.039 * (1 + 0.00393 * 20);
 
     private const THICK = 0.00798 * (1 + 0.00393 * 20);
