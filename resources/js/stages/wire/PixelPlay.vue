@@ -45,7 +45,7 @@ function play(on: boolean): void {
 
 <template>
     <div class="flex items-center gap-3 pb-2">
-        <button type="button" class="quiet shrink-0 !px-2 !py-0.5" :aria-pressed="playing" @click="play(!playing)">
+        <button type="button" class="quiet shrink-0" :aria-pressed="playing" @click="play(!playing)">
             {{ playing ? 'Stop' : 'Play a running light' }}<span class="sr-only"> along {{ run.name }}</span>
         </button>
         <canvas
