@@ -158,8 +158,8 @@ final class FeedProof
     }
 
     /**
-     * Solves a way of feeding with its own cables behind a trunk that loses nothing. Behind another it loses less by a part of what that loses,
-     * {@see SharedFloor}. Returns whether it loses more than was known.
+     * Solves a way of feeding with its own cables behind a trunk that loses nothing, and behind one that loses half the limit: whichever takes less
+     * of it together. Returns whether that is more than was known.
      */
     public function refine(FeedOption $option): bool
     {
@@ -169,8 +169,11 @@ final class FeedProof
         }
         $run = $this->tables->plan->run($option->run);
         $before = $this->loses($run, $option);
-        $now = $this->solved($run, $option, FeedBound::highest($this->tables, $this->tables->strip($run)->volts));
-        $this->solved[$key] = max($before, $now->drop ?? 0.0);
+        $highest = FeedBound::highest($this->tables, $this->tables->strip($run)->volts);
+        $half = $this->tables->plan->limits->drop / 2;
+        $now = $this->solved($run, $option, $highest)->drop ?? 0.0;
+        $behind = ($this->solved($run, $option, $highest - $half)->drop ?? 0.0) + $this->limit($run) / 2;
+        $this->solved[$key] = max($before, min($now, $behind));
         $this->stairs = array_filter(
             $this->stairs,
             static fn(string $key): bool => !str_starts_with($key, "{$run->id}/"),

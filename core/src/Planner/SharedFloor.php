@@ -21,12 +21,6 @@ final class SharedFloor
     /** Most runs: the work grows by three for each. */
     public const MOST = 10;
 
-    /**
-     * Share of the volts lost in a trunk by which those of the tails must be fewer. A strip that takes I at V behind R loses R g less for each volt,
-     * g being its slope: 0.24 of it at 5 % lost, of six LEDs of 2.95 V on 24 V and three on 12 V.
-     */
-    private const TRUNK = 0.6;
-
     private readonly int $all;
 
     /** @var list<string> */
@@ -38,7 +32,7 @@ final class SharedFloor
     /** @var array<string, int> sets of runs that are one light, by its controller: they stay together */
     private array $lights = [];
 
-    /** @var array<string, array{int, RunBlock}|null> by set, place of the supply, and amps that all cables carry */
+    /** @var array<string, array{int, RunBlock}|null> by set, place of the supply, amps that all cables carry, and fuse */
     private array $blocks = [];
 
     /** @var list<float> amps of the fuses */
@@ -95,17 +89,6 @@ final class SharedFloor
         return $runs === [] ? throw new \LogicException('A set has runs.') : $runs;
     }
 
-    /** @param  list<string>  $ids */
-    public function set(array $ids): int
-    {
-        $set = 0;
-        foreach ($this->runs as $n => $run) {
-            $set |= in_array($run->id, $ids, true) ? 1 << $n : 0;
-        }
-
-        return $set;
-    }
-
     /**
      * Parts all runs into sets with the least sum.
      *
@@ -157,10 +140,9 @@ final class SharedFloor
             return $this->floors[$set] = null;
         }
         [$cost, $supply, $place, $blocks] = $best;
-        $made = $blocks;
-        usort($made, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
+        usort($blocks, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
 
-        return $this->floors[$set] = [$cost, new Layout($supply, $place, $made)];
+        return $this->floors[$set] = [$cost, new Layout($supply, $place, $blocks)];
     }
 
     /**
@@ -244,7 +226,7 @@ final class SharedFloor
     {
         $best = null;
         foreach ($this->guards($this->runs($set), $supply) as [$carries, $fuse]) {
-            $key = "{$set}/{$place}/{$carries}";
+            $key = "{$set}/{$place}/{$carries}/{$fuse}";
             if (!array_key_exists($key, $this->blocks)) {
                 $this->blocks[$key] = $this->carrying($set, $place, $carries, $fuse);
             }
@@ -273,8 +255,10 @@ final class SharedFloor
                 $cost += ($controller === null ? 0 : $tables->costs->unit($controller)) + ($switched ? $fuse : 0);
                 $feeds = [];
                 foreach ($runs as $run) {
-                    $volts = $this->search->proof->limit($run) + FeedProof::MISSED - self::TRUNK * $lost;
-                    $feed = $this->search->proof->cheapest($run, $at, $carries, $volts / $this->tight);
+                    $limit = $this->search->proof->limit($run) + FeedProof::MISSED;
+                    // Behind a trunk that loses more the tails lose less: the bound counts each against the limit for itself.
+                    $volts = $this->load === null ? $limit : ($limit - $lost) / $this->tight;
+                    $feed = $lost > $limit ? null : $this->search->proof->cheapest($run, $at, $carries, $volts);
                     if ($feed === null) {
                         continue 2;
                     }
