@@ -78,13 +78,13 @@ final class Group
             }
             [$this->parts, $bound] = [[], $this->bound];
         }
-        foreach ($this->runs as $run) {
-            $found = $this->best([$run], $this->few() ? $this->most : self::ALONE);
+        foreach ($this->units() as $unit) {
+            $found = $this->best($unit, $this->few() ? $this->most : self::ALONE);
             $this->exact = $this->exact && $found->exact;
             $this->parts = $found->best === null ? $this->parts : [...$this->parts, $found->best];
         }
         // Joined two by two first: parting them in every way then has little left to look at.
-        if (count($this->parts) === count($this->runs)) {
+        if ($this->complete()) {
             $this->joining();
         }
         if ($this->few()) {
@@ -172,7 +172,7 @@ final class Group
         } else {
             $done = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $this->parts));
         }
-        foreach ($this->runs as $run) {
+        foreach (array_merge(...array_filter($this->units(), static fn(array $u): bool => count($u) === 1)) as $run) {
             if (!in_array($run->id, $done, true) && !in_array('kit', $run->pins, true)) {
                 foreach ((new SimpleLayouts($this->search->tables))->for($run) as $layout) {
                     $tried = $this->search->try($layout, [$run]);
@@ -193,13 +193,13 @@ final class Group
                 count($this->runs);
     }
 
-    /** @return list<non-empty-list<Run>> sets of runs for which nothing was found: each alone, or all where their kit is pinned */
+    /** @return list<non-empty-list<Run>> sets of runs for which nothing was found: each unit, or all where their kit is pinned */
     public function failing(): array
     {
         if (in_array('kit', $this->runs[0]->pins, true)) {
             $alone = [$this->runs];
         } else {
-            $alone = array_map(static fn(Run $r): array => [$r], $this->runs);
+            $alone = $this->units();
         }
 
         return array_values(
@@ -260,7 +260,7 @@ final class Group
     {
         $best = $this->complete() ? $this->inOrder($this->parts) : null;
         foreach (Partitions::for($this->runs) as $sets) {
-            if (count($sets) < count($this->runs)) {
+            if (count($sets) < count($this->units()) && Sharing::together($this->search->tables->plan, $sets)) {
                 $best = $this->lesser($best, $sets);
             }
         }
@@ -321,15 +321,23 @@ final class Group
     private function apart(array $set): int
     {
         $rank = 0;
-        foreach ($set as $run) {
-            $alone = $this->found[$run->id]->best ?? null;
-            if ($alone === null) {
-                return PHP_INT_MAX;
+        foreach ($this->units() as $unit) {
+            if (in_array($unit[0], $set, true)) {
+                $alone = $this->found[self::name($unit)]->best ?? null;
+                if ($alone === null) {
+                    return PHP_INT_MAX;
+                }
+                $rank += $alone->rank($this->aim);
             }
-            $rank += $alone->rank($this->aim);
         }
 
         return $rank;
+    }
+
+    /** @return list<non-empty-list<Run>> runs of one light, else each alone */
+    private function units(): array
+    {
+        return Sharing::units($this->search->tables->plan, $this->runs);
     }
 
     /** Two sets are joined where that could save most and does, until it saves nowhere. */

@@ -85,13 +85,35 @@ final readonly class Sharing
                 $this->tables->plan->controller($b->controller)?->family;
     }
 
+    /**
+     * Runs that cannot be parted: those of one light, else each alone.
+     *
+     * @param  list<Run>  $runs
+     * @return list<non-empty-list<Run>> in the order of their first
+     */
+    public static function units(Plan $plan, array $runs): array
+    {
+        $units = [];
+        foreach ($runs as $run) {
+            $units[self::light($plan, $run) ?? "run {$run->id}"][] = $run;
+        }
+
+        return array_values($units);
+    }
+
+    /** The controller with a name that a run is on. */
+    private static function light(Plan $plan, Run $run): ?string
+    {
+        return $run->controller !== null && isset($plan->lights[$run->controller]) ? $run->controller : null;
+    }
+
     /** @param  list<non-empty-list<Run>>  $blocks  Whether no light, which is a controller with a name, is torn. */
-    private static function together(Plan $plan, array $blocks): bool
+    public static function together(Plan $plan, array $blocks): bool
     {
         $of = [];
         foreach ($blocks as $n => $block) {
             foreach ($block as $run) {
-                $light = $run->controller !== null && isset($plan->lights[$run->controller]) ? $run->controller : null;
+                $light = self::light($plan, $run);
                 if ($light !== null && ($of[$light] ??= $n) !== $n) {
                     return false;
                 }
