@@ -9,13 +9,9 @@ use App\Models\JoinRun;
 use App\Models\User;
 use App\Time\Clock;
 use EmberDusk\Joining\Flaws;
-use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Order\Order;
-use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
-use EmberDusk\Plan\Plan;
-use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\InvalidInput;
 use Illuminate\Support\Facades\DB;
 
@@ -31,6 +27,8 @@ final readonly class NewRun
      * @param  bool  $site  with real devices, at the clock's own pace; else a rehearsal against simulated devices
      * @param  string  $hand  the device that is in the hand: which phone
      * @param  int  $hidden  faults that are hidden in the simulated devices, drawn by the run's seed
+     * @param  list<string>  $fixed  panels that are on their walls already
+     * @param  string  $recovery  key of a loss or replacement; empty: the first join
      */
     public function begin(
         Job $job,
@@ -41,6 +39,8 @@ final readonly class NewRun
         string $timing = TimingMethod::SEARCH_FIRST,
         bool $trustsNew = false,
         int $hidden = 0,
+        array $fixed = [],
+        string $recovery = '',
     ): JoinRun {
         if ($site && $speed !== 1) {
             throw InvalidInput::at('/speed', 'On site a run follows the clock.');
@@ -55,9 +55,12 @@ final readonly class NewRun
             $timing,
             $trustsNew,
             $hidden,
+            $fixed,
+            $recovery,
         ): JoinRun {
             $newest = $job->newest();
-            $roster = self::roster($newest->plan(), new TimingMethod($timing, $trustsNew));
+            $school = new TimingMethod($timing, $trustsNew);
+            $roster = RunDevices::for($newest->plan(), $school, $fixed, $recovery)->roster;
             $seed = $job->id * 1000 + $job->joinRuns()->count();
 
             $flaws = !$site ? implode(' ', array_keys((new Flaws($roster))->drawn($seed, $hidden))) : '';
@@ -70,6 +73,8 @@ final readonly class NewRun
                 'school' => $timing,
                 'trusts_new' => $trustsNew,
                 'flaws' => $flaws,
+                'fixed' => $fixed,
+                'recovery' => $recovery,
                 'tasks' => array_map(static fn(Task $t): array => $t->write(), Order::for($roster)),
                 'revision' => $newest->number,
                 'seed' => $seed,
@@ -78,16 +83,5 @@ final readonly class NewRun
                 'speed' => $speed,
             ]);
         });
-    }
-
-    /** @throws IncompletePlan where there is nothing to join */
-    public static function roster(Plan $plan, TimingMethod $school): Roster
-    {
-        $joinable = Joinable::for($plan, $school);
-        if (!$joinable->any()) {
-            throw IncompletePlan::at('/kit', $joinable->lacking());
-        }
-
-        return $joinable->roster;
     }
 }

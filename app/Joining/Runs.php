@@ -203,17 +203,27 @@ final readonly class Runs
         if ($run->form !== NewRun::FORM) {
             return null;
         }
-        $plan = $job->revisions()->where('number', $run->revision)->firstOrFail()->plan();
-        $roster = NewRun::roster($plan, new TimingMethod($run->school, $run->trusts_new));
+        $devices = self::devices($job, $run);
 
         return new LiveRun(
-            roster: $roster,
+            roster: $devices->roster,
             tasks: self::tasks($run),
             seed: $run->seed,
             log: $this->log->for($run),
             onSite: $run->site,
-            flaws: array_map(Flaw::read(...), $run->flaws === '' ? [] : explode(' ', $run->flaws)),
+            flaws: [
+                ...$devices->flaws,
+                ...array_map(Flaw::read(...), $run->flaws === '' ? [] : explode(' ', $run->flaws)),
+            ],
         );
+    }
+
+    private static function devices(Job $job, JoinRun $run): RunDevices
+    {
+        $plan = $job->revisions()->where('number', $run->revision)->firstOrFail()->plan();
+        $school = new TimingMethod($run->school, $run->trusts_new);
+
+        return RunDevices::for($plan, $school, $run->fixed ?? [], $run->recovery);
     }
 
     /** @return list<Task> */
@@ -236,6 +246,7 @@ final readonly class Runs
             site: $run->site,
             hand: $run->hand,
             hidden: $hidden,
+            event: $live === null || $run->recovery === '' ? '' : self::devices($job, $run)->event,
             events: $run->events()->count(),
             picture: $picture,
         );

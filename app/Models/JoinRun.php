@@ -18,6 +18,8 @@ use Illuminate\Database\Eloquent\Relations\HasMany;
  * @property int $form which steps its log speaks of; those of form 1 can only be read
  * @property string $school how the crew times search and reset
  * @property bool $trusts_new
+ * @property list<string>|null $fixed panels that were on their walls when it began
+ * @property string $recovery key of the loss or replacement after which devices join again; empty for the first join
  * @property string $flaws faults of the simulated devices, KIND@DEVICE separated by spaces
  * @property list<array<string, int|string|null>>|null $tasks the order that was chosen when it began
  * @property int $revision
@@ -37,6 +39,8 @@ final class JoinRun extends Model
         'school',
         'trusts_new',
         'flaws',
+        'fixed',
+        'recovery',
         'tasks',
         'revision',
         'seed',
@@ -50,6 +54,7 @@ final class JoinRun extends Model
         'trusts_new' => 'boolean',
         'form' => 'integer',
         'tasks' => 'array',
+        'fixed' => 'array',
         'clock_seconds' => 'float',
         'clock_since' => 'float',
         'speed' => 'integer',

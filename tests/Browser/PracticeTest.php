@@ -93,10 +93,9 @@ final class PracticeTest extends BrowserTestCase
         $this->click(fn() => $this->button('Done'));
         $this->see('No signal');
         $this->see('Press JOIN 6 times within 3.5 s on C1');
-        $this->click(fn() => $this->button('Saw that'));
-        $this->see('Look at C1: 4 quick');
+        $this->see('Second: it has joined: 4 quick');
+        $this->click(fn() => $this->button('Saw the second'));
         $this->see('2 entries are not sent yet');
-        $this->click(fn() => $this->button('Saw that'));
         $this->see('Name in the app’s list');
         self::assertSame(
             '1',
@@ -113,10 +112,7 @@ final class PracticeTest extends BrowserTestCase
             "select task || '/' || step || coalesce('|' || answer, '') from join_events " .
                 "where join_run_id = {$run} and kind in ('saw', 'done') order by number",
         );
-        self::assertSame(
-            ['join c1 h1/on c1', 'join c1 h1/search h1', 'join c1 h1/reset|expected', 'join c1 h1/joined|expected'],
-            $texts,
-        );
+        self::assertSame(['join c1 h1/on c1', 'join c1 h1/search h1', 'join c1 h1/joined|expected'], $texts);
         $times = array_map(
             floatval(...),
             $this->server()->query("select at from join_events where join_run_id = {$run} order by number"),
@@ -124,6 +120,6 @@ final class PracticeTest extends BrowserTestCase
         $sorted = $times;
         sort($sorted);
         self::assertSame($sorted, $times);
-        self::assertGreaterThan(0.2, end($times) - $times[2], 'each at its own moment');
+        self::assertGreaterThan(0.0, end($times) - $times[2], 'each at its own moment');
     }
 }

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
+use App\Facts\Ticks;
 use App\Http\Requests\JoinActRequest;
 use App\Http\Requests\JoinBeginRequest;
 use App\Http\Requests\JoinNeedRequest;
@@ -57,6 +58,7 @@ final readonly class JoinController
             $plan,
             array_values(array_map(static fn(JoinNeed $n): string => $n->key, $job->joinNeeds()->get()->all())),
             $this->notes->for($job->crew, $plan),
+            array_keys(Ticks::for($job, $plan)),
         );
     }
 
@@ -91,6 +93,8 @@ final readonly class JoinController
                     timing: $timing,
                     trustsNew: $request->boolean('trustsNew'),
                     hidden: $request->integer('hidden'),
+                    fixed: $request->fixed(),
+                    recovery: $request->string('recovery')->toString(),
                 ),
             ),
             201,

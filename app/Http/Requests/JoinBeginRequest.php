@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Requests;
 
 use App\Joining\NewRun;
+use EmberDusk\Formats\Fields;
 use EmberDusk\Joining\TimingMethod;
 use Illuminate\Foundation\Http\FormRequest;
 use Illuminate\Validation\Rule;
@@ -22,6 +23,15 @@ final class JoinBeginRequest extends FormRequest
             'timing' => ['nullable', 'string', Rule::in(TimingMethod::TIMINGS)],
             'trustsNew' => ['boolean'],
             'hidden' => ['integer', 'min:0', 'max:2'],
+            'fixed' => ['array', 'max:100'],
+            'fixed.*' => ['string', 'max:40'],
+            'recovery' => ['nullable', 'string', 'max:60'],
         ];
+    }
+
+    /** @return list<string> panels that are on their walls already */
+    public function fixed(): array
+    {
+        return (new Fields((array) $this->validated()))->stringsOr('fixed', []);
     }
 }

@@ -13,13 +13,17 @@ final readonly class JoinAnswer implements View
 {
     use WrittenRecord;
 
-    /** @param  list<JoinRefused>  $refused */
+    /**
+     * @param  string  $event  loss or replacement after which devices join again; empty for the first join
+     * @param  list<JoinRefused>  $refused
+     */
     public function __construct(
         public int $run,
         public int $speed,
         public bool $site,
         public string $hand,
         public int $hidden,
+        public string $event,
         public int $events,
         public ?JoinPicture $picture,
         public int $wall,

@@ -151,7 +151,8 @@ final readonly class JoinPicture implements View
                     $s->acts,
                 )
                 : [],
-            expect: $s->expect === null ? null : new SignalView(words: $s->expect->words(), times: $s->expect->times),
+            expect: self::pattern($s),
+            then: $s->then === null ? null : self::pattern($s->then),
             expects: $s->expects,
             // A lesson has no plan, and its drawn kit is worked by hand.
             answers: $s->answers($onSite, byHand: $onSite || $plan === null),
@@ -161,7 +162,9 @@ final readonly class JoinPicture implements View
             from: $s->window[0] ?? null,
             to: $s->window[1] ?? null,
             lookUntil: $s->lookUntil,
-            left: $s->opened === '' && $s->search !== null ? 'of the search left' : 'left to look',
+            left: $s->opened === '' && $s->search !== null && ($s->then === null || $s->lookUntil === null)
+                ? 'of the search left'
+                : 'left to look',
             alert: $s->alert,
             ifNot: $s->ifNot,
             caution: $s->caution,
@@ -169,6 +172,11 @@ final readonly class JoinPicture implements View
                 ? null
                 : new JoinTry(device: $stops->device, text: $stops->text, label: 'Search stopped'),
         );
+    }
+
+    private static function pattern(JoinStep $s): ?SignalView
+    {
+        return $s->expect === null ? null : new SignalView(words: $s->expect->words(), times: $s->expect->times);
     }
 
     private static function level(string $text): string

@@ -11,6 +11,7 @@ use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Joining\Prerequisite;
 use EmberDusk\Joining\Prerequisites;
+use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Kit\CrewNote;
@@ -26,6 +27,8 @@ final readonly class JoinStart implements View
      * @param  list<JoinNeedView>  $needs
      * @param  list<JoinUnit>  $units
      * @param  list<CrewNote>  $notes
+     * @param  list<JoinPanel>  $panels
+     * @param  list<JoinLoss>  $losses
      */
     public function __construct(
         public bool $ready,
@@ -35,13 +38,16 @@ final readonly class JoinStart implements View
         public int $steps,
         public float $minutes,
         #[Field(of: CrewNote::class)] public array $notes,
+        #[Field(of: JoinPanel::class)] public array $panels,
+        #[Field(of: JoinLoss::class)] public array $losses,
     ) {}
 
     /**
      * @param  list<string>  $there keys of ticked preparations
      * @param  list<CrewNote>  $notes
+     * @param  list<string>  $done  keys of ticked steps of Build
      */
-    public static function for(Plan $plan, array $there, array $notes): self
+    public static function for(Plan $plan, array $there, array $notes, array $done): self
     {
         $joinable = Joinable::for($plan);
         $needs = [];
@@ -84,6 +90,26 @@ final readonly class JoinStart implements View
             steps: $steps,
             minutes: $minutes,
             notes: $notes,
+            panels: array_values(
+                array_map(
+                    static fn(Unit $u): JoinPanel => new JoinPanel(
+                        id: $u->id,
+                        label: $u->label(),
+                        name: $u->name,
+                        fixed: in_array("item-{$u->item}", $done, true),
+                    ),
+                    $joinable->roster->inRole(Unit::PANEL),
+                ),
+            ),
+            losses: array_map(
+                static fn(Recovery $r): JoinLoss => new JoinLoss(key: $r->key(), title: $r->title, says: $r->says),
+                array_values(
+                    array_filter(
+                        $joinable->any() ? Recovery::all($joinable->roster) : [],
+                        static fn(Recovery $r): bool => $r->roster->wants !== [],
+                    ),
+                ),
+            ),
         );
     }
 }

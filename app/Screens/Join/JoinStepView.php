@@ -29,6 +29,7 @@ final readonly class JoinStepView implements View
         public string $why,
         #[Field(of: JoinTry::class)] public array $tries,
         public ?SignalView $expect,
+        public ?SignalView $then,
         public string $expects,
         #[Field(of: StepAnswer::class)] public array $answers,
         public string $name,

@@ -17,7 +17,7 @@ final readonly class Act
     /** A key held; the text is the key and how many seconds. */
     public const HOLD = 'hold';
 
-    /** A remote brought to something; the text is what, and the metres. */
+    /** A remote brought to something, or a controller to a panel; the text is what, and the metres; empty: back in its place. */
     public const NEAR = 'near';
 
     /** A key of the app of a device; the text is the key and its input. */

@@ -150,6 +150,8 @@ final readonly class EventWords
             'kind' => "Kind of {$light}",
             'swipe' => "Bind {$light} in the app",
             'zone' => "Zone {$zone} takes {$light}",
+            'app' => 'Open the app',
+            'style' => "Kind of controller for {$light}",
             'connect' => 'Connect',
             'type' => 'Type, order, count',
             'give' => 'Give it the network',

@@ -15,6 +15,9 @@ final readonly class Instructions
     public function text(JoinStep $step): string
     {
         $sentences = [$this->distance($step), $this->action($step), $this->time($step), $this->sign($step)];
+        if ($step->then !== null) {
+            $sentences[] = $this->sign($step->then);
+        }
 
         return implode(' ', array_filter($sentences));
     }
@@ -22,7 +25,7 @@ final readonly class Instructions
     private function distance(JoinStep $step): string
     {
         foreach ($step->acts as $act) {
-            if ($act->kind === Act::NEAR) {
+            if ($act->kind === Act::NEAR && $act->text !== '' && !$this->roster->unit($act->device)->lights()) {
                 [$to, $metres] = explode(' ', $act->text);
 
                 return "Hold {$this->label($act->device)} within {$metres} m of {$this->label($to)}.";

@@ -39,6 +39,7 @@ final readonly class JoinStep
      * @param  array{float, float}|null  $opens  seconds from, to after the gesture of that step; null: from it on, for as long as is waited
      * @param  array{float, float}|null  $window  run seconds from, to; filled in by the guide
      * @param  float|null  $lookUntil  run second until which a sign may still come; filled in by the guide
+     * @param  self|null  $then  a second pattern that follows on the same card, with nothing to do between; filled in by the guide
      */
     public function __construct(
         public string $task,
@@ -69,6 +70,7 @@ final readonly class JoinStep
         public ?array $opens = null,
         public ?array $window = null,
         public ?float $lookUntil = null,
+        public ?self $then = null,
     ) {}
 
     public function key(): string
@@ -91,15 +93,7 @@ final readonly class JoinStep
             $label,
             StepAnswer::WORK,
         );
-        $saw = array_map(
-            fn(Observation $seen): StepAnswer => $this->answer(
-                kind: Event::SAW,
-                text: "{$this->key()}|{$seen->value}",
-                label: $this->label($seen),
-                key: $seen->value,
-            ),
-            $this->observations(),
-        );
+        $saw = [...$this->second(), ...array_map($this->observed(...), $this->observations())];
 
         return match ($this->look) {
             Look::Hand => [$work($byHand ? 'Done' : 'Do it')],
@@ -114,6 +108,29 @@ final readonly class JoinStep
             Look::Try, Look::End => $saw,
             default => $this->acts === [] ? $saw : [$work($byHand ? 'Done, look now' : 'Do it, then look'), ...$saw],
         };
+    }
+
+    private function observed(Observation $seen): StepAnswer
+    {
+        $first = $this->then !== null && $seen === Observation::Expected;
+
+        return $this->answer(
+            kind: Event::SAW,
+            text: "{$this->key()}|{$seen->value}",
+            label: $first ? 'Only the first' : $this->label($seen),
+            key: $first ? StepAnswer::FIRST : $seen->value,
+        );
+    }
+
+    /** @return list<StepAnswer> that the second pattern of the card came, which proves the first */
+    private function second(): array
+    {
+        if ($this->then === null) {
+            return [];
+        }
+        $seen = Observation::Expected->value;
+
+        return [$this->answer(Event::SAW, "{$this->then->key()}|{$seen}", 'Saw the second', $seen)];
     }
 
     private function answer(string $kind, string $text, string $label, string $key, bool $typed = false): StepAnswer
@@ -184,6 +201,7 @@ final readonly class JoinStep
         ?string $title = null,
         ?array $acts = null,
         ?float $lookUntil = null,
+        ?self $then = null,
     ): self {
         return $this->withChanged(
             title: $title ?? $this->title,
@@ -191,6 +209,7 @@ final readonly class JoinStep
             alert: $alert,
             window: $window,
             lookUntil: $lookUntil,
+            then: $then,
         );
     }
 

@@ -177,7 +177,8 @@ final class LiveRun
     private function answer(Event $given, JoinStep $step, bool $late): array
     {
         // A lamp may answer before the list does.
-        $asked = $given->kind === Event::SAW ? $this->progress->asked($given->step?->key() ?? '') : $step;
+        $key = $given->step?->key() ?? '';
+        $asked = $given->kind === Event::SAW && $step->then?->key() !== $key ? $this->progress->asked($key) : $step;
         $offered = array_filter(
             $asked?->answers($this->onSite) ?? [],
             static fn(StepAnswer $a): bool => $a->is($given),

@@ -55,6 +55,10 @@ final readonly class PersonAtWork
                 if ($seen === Observation::Nothing && ($errs || $overlooks)) {
                     $at = max($at, $this->run->next($at)->lookUntil ?? $at);
                 }
+                $second = $seen === Observation::Expected ? $this->second($this->run->next($at), $at) : null;
+                if ($second !== null) {
+                    return $second;
+                }
                 $this->say(Event::SAW, $step->device, $at, "{$step->key()}|{$seen->value}");
 
                 return $at;
@@ -209,6 +213,25 @@ final readonly class PersonAtWork
         }
 
         return [$until, Observation::Nothing];
+    }
+
+    /** @return float|null run second at which the second pattern of a card was seen and reported; null where none came */
+    private function second(JoinStep $step, float $from): ?float
+    {
+        if ($step->then === null) {
+            return null;
+        }
+        for ($at = $from; $at <= ($step->window[1] ?? $from) + 0.5; $at += 0.5) {
+            $this->run->settle($at);
+            if (in_array($step->then->signal, $this->site->device($step->then->watches)->shown($from, $at), true)) {
+                $at += $step->then->expect?->seconds() ?? 0.0;
+                $this->say(Event::SAW, $step->device, $at, "{$step->then->key()}|" . Observation::Expected->value);
+
+                return $at;
+            }
+        }
+
+        return null;
     }
 
     /** When hands last did something to a device. */

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining;
 
+use EmberDusk\Values\InvalidInput;
+
 /** Later events of a job, with recovery steps: derived by the order of the first join from the remaining and new devices. */
 final readonly class Recovery
 {
@@ -17,16 +19,17 @@ final readonly class Recovery
 
     public const CONTROLLER = 'controller';
 
+    /** The network of the site, which a board holds since its first join. */
+    private const SITE = 'site';
+
     /** A board's router has given it another address. */
     private const MOVED = 'new-address';
-
-    /** Steps of a board's first join that its new address does not ask for. */
-    private const HELD = ['give', 'boot', 'set'];
 
     /**
      * @param  string  $what  one of the above
      * @param  string  $says  what need not be done
      * @param  list<Flaw>  $flaws changed states of the devices
+     * @param  string  $device  the hub or controller that is replaced; empty for the others
      */
     private function __construct(
         public string $what,
@@ -34,7 +37,30 @@ final readonly class Recovery
         public string $says,
         public Roster $roster,
         public array $flaws = [],
+        public string $device = '',
     ) {}
+
+    /** What tells it from the others of a job, such as “phone” and “controller c1”. */
+    public function key(): string
+    {
+        return trim("{$this->what} {$this->device}");
+    }
+
+    /**
+     * The event of that key, where it leaves something to do.
+     *
+     * @throws InvalidInput
+     */
+    public static function get(Roster $roster, string $key): self
+    {
+        foreach (self::all($roster) as $recovery) {
+            if ($recovery->key() === $key && $recovery->roster->wants !== []) {
+                return $recovery;
+            }
+        }
+
+        throw InvalidInput::unknown('/recovery', 'event with recovery steps', $key);
+    }
 
     /** @return list<self> possible events for these devices; each has steps */
     public static function all(Roster $roster): array
@@ -72,9 +98,7 @@ final readonly class Recovery
         $steps = [];
         $last = '';
         foreach ($this->rehearsed()->trail as [, $step]) {
-            // Settings that a board still has are not entered again.
-            $held = $this->what === self::ADDRESS && in_array($step->kind, self::HELD, true);
-            if (!$held && $step->look !== Look::Try) {
+            if ($step->look !== Look::Try) {
                 $text = $words->text($step);
                 $steps[] = $text === $last ? 'Repeat the last step once.' : $text;
                 $last = $text;
@@ -126,7 +150,13 @@ final readonly class Recovery
 
     private static function address(Roster $roster): self
     {
+        $units = $roster->units;
         $boards = array_keys($roster->inRole(Unit::BOARD));
+        foreach ($boards as $board) {
+            // Its network and settings are stored in it.
+            $units[$board] = $units[$board]->memberOf(self::SITE);
+        }
+        $roster = new Roster($units, $roster->wants, $roster->school);
 
         return new self(
             self::ADDRESS,
@@ -156,6 +186,7 @@ final readonly class Recovery
                         ...array_keys($roster->inRole(Unit::REMOTE) + $roster->inRole(Unit::PANEL)),
                     ],
                 ),
+                device: $hub->id,
             );
         }
 
@@ -190,6 +221,7 @@ final readonly class Recovery
                 static fn(ControlledLight $w): bool => $w->light === $light->id,
                 [],
             ),
+            device: $light->id,
         );
     }
 
@@ -228,7 +260,9 @@ final readonly class Recovery
         foreach ($units as $id => $unit) {
             $units[$id] = in_array($id, $used, true) ? $unit->used() : $unit->fresh();
         }
+        $left = new Roster($units, $wants, new TimingMethod(proves: false));
 
-        return new Roster($units, $wants, new TimingMethod(proves: false));
+        // The job is finished: its panels are on the walls.
+        return $left->fixing(array_keys($left->inRole(Unit::PANEL)));
     }
 }

@@ -155,6 +155,30 @@ final readonly class Roster
         return new self([...$this->units, $id => $unit->used()], $this->wants, $this->school);
     }
 
+    /**
+     * The same with panels that are on their walls already.
+     *
+     * @param  list<string>  $panels
+     */
+    public function fixing(array $panels): self
+    {
+        $units = $this->units;
+        foreach (array_intersect($panels, array_keys($this->inRole(Unit::PANEL))) as $id) {
+            $units[$id] = $units[$id]->fixed();
+        }
+
+        return new self($units, $this->wants, $this->school);
+    }
+
+    /** Whether a controller must be brought to a remote or panel before they can link: the panel is fixed, and too far off. */
+    public function brought(string $light, string $control): bool
+    {
+        $panel = $this->unit($control);
+        $near = $panel->leaflet->figure('near') ?? Unit::NEAR;
+
+        return $panel->fixed && (!$this->measured($light, $control) || $this->metres($light, $control) > $near + 1e-9);
+    }
+
     public function in(TimingMethod $school): self
     {
         return new self($this->units, $this->wants, $school);

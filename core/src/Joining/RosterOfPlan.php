@@ -238,7 +238,6 @@ final class RosterOfPlan
                         zones: $entry->zones,
                         most: $entry->lights,
                         used: $item->used,
-                        fixed: $role === Unit::PANEL,
                         item: $id,
                     ),
                 );

@@ -19,6 +19,9 @@ final readonly class StepAnswer implements JsonWritable
 
     public const NO = 'no';
 
+    /** The first of two patterns on one card, and not yet the second. */
+    public const FIRST = 'first';
+
     /**
      * @param  string  $kind  of the event that it makes, or {@see WORK}
      * @param  string  $text  in the written form of {@see Event}; typed text replaces it

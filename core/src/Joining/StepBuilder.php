@@ -13,6 +13,9 @@ final readonly class StepBuilder
     /** Seconds through the app to its search where no instructions say: five taps. Common practice, no source. */
     public const TAPS = 26.0;
 
+    /** Seconds to bring a controller to a fixed panel and connect it there, or back, beside the walk. Common practice, no source. */
+    public const BROUGHT = 120.0;
+
     /**
      * A gesture of a device's instructions; where the instructions give the pattern that answers, it is looked for.
      *
@@ -252,16 +255,19 @@ final readonly class StepBuilder
      * unknown distance counts as near.
      *
      * @param  float  $else  metres where no instructions say
+     * @param  string|null  $at  where it is linked; null: in its own place
      * @return list<string>
      */
-    public static function near(Roster $roster, string $light, float $else): array
+    public static function near(Roster $roster, string $light, float $else, ?string $at = null): array
     {
+        $at ??= $light;
+
         return array_keys(
             array_filter(
                 $roster->inRole(Unit::LIGHT, $roster->unit($light)->family),
                 static fn(Unit $u): bool => $u->id !== $light &&
-                    (!$roster->measured($u->id, $light) ||
-                        $roster->metres($u->id, $light) <= ($u->leaflet->figure('apart') ?? $else) + 1e-9),
+                    (!$roster->measured($u->id, $at) ||
+                        $roster->metres($u->id, $at) <= ($u->leaflet->figure('apart') ?? $else) + 1e-9),
             ),
         );
     }

@@ -32,6 +32,9 @@ final readonly class Unit
 
     public const PHONE = 'phone';
 
+    /** Metres from remote to controller where the instructions say nothing (common practice, no source). */
+    public const NEAR = 0.1;
+
     /** Metres at which a hand may hold what links: on it, and too far off by two hands or an arm. */
     public const HELD = [
         ['words' => 'touching it', 'metres' => 0.05],
@@ -52,7 +55,7 @@ final readonly class Unit
      * @param  int  $zones  of a remote, a panel or a bridge
      * @param  int|null  $most  lights that it can hold; null without a known limit
      * @param  bool  $used  it was in use before: it may belong to another network
-     * @param  bool  $fixed  it cannot be carried
+     * @param  bool  $fixed  a panel that is on its wall already: it cannot be carried
      * @param  string  $item  id that it has in the plan
      * @param  string  $member  the network in which it is already, and stays
      * @param  int|null  $floor 0 is the ground floor; null if unknown
@@ -123,6 +126,12 @@ final readonly class Unit
     public function poweredBy(Source $source): self
     {
         return $this->withChanged(source: $source);
+    }
+
+    /** A panel that is on its wall already. */
+    public function fixed(): self
+    {
+        return $this->withChanged(fixed: true);
     }
 
     public function onFloor(?int $floor): self

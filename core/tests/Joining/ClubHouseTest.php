@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Joining;
 
 use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Event;
+use EmberDusk\Joining\Families;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Flaws;
 use EmberDusk\Joining\LiveRun;
@@ -14,6 +15,7 @@ use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Simulation\Acceptance;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
@@ -74,7 +76,6 @@ final class ClubHouseTest extends TestCase
                     at: [6.0, 0.0],
                     zones: 4,
                     used: true,
-                    fixed: true,
                 ),
                 new Unit(
                     'a1',
@@ -209,6 +210,68 @@ final class ClubHouseTest extends TestCase
             ['C2, run c2 after mains off and on: nothing seen.'],
             array_values($run->progress()->marks->aside),
         );
+    }
+
+    /** Known to be on its wall: each controller is brought to it on a temporary supply, and put back. */
+    public function test_controllers_are_brought_to_a_panel_that_is_fixed(): void
+    {
+        foreach (range(1, 5) as $seed) {
+            $done = Rehearsal::run(self::house()->fixing(['p1']), $seed);
+            self::assertTrue($done->works(), "seed {$seed}");
+            self::assertSame([], $done->found);
+            $kinds = [];
+            foreach ($done->trail as [, $step]) {
+                if (str_starts_with($step->task, 'link p1 ') && preg_match('/^(on|off) /', $step->kind) === 0) {
+                    $kinds[$step->task][] = $step->kind;
+                }
+            }
+            ksort($kinds);
+            self::assertSame(['link p1 c1', 'link p1 c2', 'link p1 c3'], array_keys($kinds));
+            foreach ($kinds as $task => $of) {
+                self::assertSame(['bring', 'open', 'link', 'back'], $of, $task);
+            }
+        }
+    }
+
+    /** The panel stays on its wall on the simulated site too: an order that does not bring the controllers fails. */
+    public function test_a_fixed_panel_links_to_nothing_that_is_not_brought_to_it(): void
+    {
+        $house = self::house();
+        $orders = Rehearsal::run($house, 1);
+        $site = Families::site($house->fixing(['p1']), 1);
+        foreach ($orders->run->log() as $event) {
+            $site->apply($event);
+        }
+        $works = array_filter(Acceptance::all($site), static fn(Observation $o): bool => $o === Observation::Expected);
+        self::assertCount(9, $works, 'all but the three lights of the panel');
+        self::assertSame([], preg_grep('/^p1/', array_keys($works)) ?: []);
+    }
+
+    /** Within the distance of the instructions nothing is moved; a place that nobody measured counts as far. */
+    public function test_a_controller_beside_a_fixed_panel_stays_where_it_is(): void
+    {
+        $at = static function (?float $x): Roster {
+            $panel = new Unit(
+                id: 'p1',
+                name: 'Panel',
+                role: Unit::PANEL,
+                family: 'remote',
+                way: 'zigbee',
+                leaflet: Bench::remote()->leaflet,
+                place: 'table',
+                at: $x === null ? null : [$x, 0.0],
+                zones: 4,
+                fixed: true,
+            );
+
+            return Bench::roster([Bench::zigbee(), $panel], [['p1', 'c1', 1]]);
+        };
+        self::assertFalse($at(0.1)->brought('c1', 'p1'));
+        self::assertTrue($at(0.11)->brought('c1', 'p1'));
+        self::assertTrue($at(null)->brought('c1', 'p1'));
+        foreach ([0.05, 4.0, null] as $x) {
+            self::assertTrue(Rehearsal::run($at($x), 1)->works());
+        }
     }
 
     /** A mounted panel is too far from everything except what is brought to it: searched and fixed. */

@@ -10,6 +10,7 @@ use EmberDusk\Joining\JoinStep;
 use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Order\Order;
+use EmberDusk\Joining\StepAnswer;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Values\OutOfTurn;
 use PHPUnit\Framework\TestCase;
@@ -70,6 +71,62 @@ final class HumanHandsTest extends TestCase
         $joined = $run->next($now + 18.0);
         self::assertSame([$now + 10.0, $now + 10.0 + self::LISTENS], $joined->window);
         self::assertSame($now + 10.0 + self::LISTENS, $joined->lookUntil);
+    }
+
+    /** Reset and join follow each other within seconds: one card, two patterns, one window, and one answer for both. */
+    public function test_reset_and_join_are_one_card(): void
+    {
+        $run = self::begun();
+        [$reset, $now] = self::toReset($run);
+        self::assertSame('joined', $reset->then?->kind);
+        $answers = array_map(static fn(StepAnswer $a): string => $a->label, $reset->answers(onSite: true));
+        self::assertSame(
+            [
+                'Done, look now',
+                'Saw the second',
+                'Only the first',
+                'Another pattern seen',
+                'Several flashes, not counted',
+                'Nothing seen',
+            ],
+            $answers,
+        );
+        $run->work($reset->key(), $now + 10.0);
+        self::assertSame([$now + 10.0, $now + 10.0 + self::LISTENS], $run->next($now + 11.0)->window);
+        $run->act(Event::SAW, 'c1', $now + 18.0, "{$reset->then->key()}|expected");
+        self::assertSame('listed', $run->next($now + 19.0)->kind);
+        self::assertArrayHasKey($reset->task, $run->progress()->marks->proven);
+    }
+
+    /** The second pattern did not come: the card goes on with it, in the same window, and a miss goes back to the reset. */
+    public function test_the_first_of_two_patterns_alone_proves_no_join(): void
+    {
+        $run = self::begun();
+        [$reset, $now] = self::toReset($run);
+        $run->work($reset->key(), $now + 10.0);
+        $run->act(Event::SAW, 'c1', $now + 12.0, "{$reset->key()}|expected");
+        self::assertArrayNotHasKey($reset->task, $run->progress()->marks->proven);
+        $joined = $run->next($now + 13.0);
+        self::assertSame(['joined', null], [$joined->kind, $joined->then]);
+        $run->act(Event::SAW, 'c1', $now + 26.0, "{$joined->key()}|nothing");
+        $again = $run->next($now + 27.0);
+        while ($again->look === Look::Hand) {
+            $run->work($again->key(), $now += 30.0);
+            $again = $run->next($now + 1.0);
+        }
+        self::assertSame(['reset', 'joined'], [$again->kind, $again->then?->kind]);
+    }
+
+    /** Nothing at all is an answer to the first pattern: no second can be denied before the first. */
+    public function test_the_second_pattern_is_not_denied_before_the_first(): void
+    {
+        $run = self::begun();
+        [$reset, $now] = self::toReset($run);
+        $run->work($reset->key(), $now + 10.0);
+        $denied = static fn() => $run->act(Event::SAW, 'c1', $now + 40.0, "{$reset->then?->key()}|nothing");
+        self::assertSame('The run has moved on: that answers an earlier step.', self::message($denied));
+        $run->act(Event::SAW, 'c1', $now + 40.0, "{$reset->key()}|nothing");
+        self::assertSame(1, $run->progress()->marks->missed);
     }
 
     /** No “Done” was pressed: the pattern that was seen tells how long ago the gesture was. */

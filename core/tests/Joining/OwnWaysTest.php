@@ -86,12 +86,14 @@ final class OwnWaysTest extends TestCase
             place: 'table',
             zones: 8,
         );
-        $hands = static fn(float $hold, float $connect, float $link): array => [
+        $hands = static fn(float $hold, float $connect, float $link, float $style = 90.0): array => [
             [6.0, 'hold', 'g1', "PIN {$hold}"],
             [10.0, 'press', 'g1', 'PIN'],
             [$connect, 'tap', 'g1', 'connect'],
+            ...$style < 100.0 ? [[$style, 'tap', 'g1', 'style c1']] : [],
             [100.0, 'power-on', 'c1'],
             [$link, 'tap', 'g1', 'zone c1 1'],
+            ...$style > 100.0 ? [[$style, 'tap', 'g1', 'style c1']] : [],
         ];
         $roster = Bench::roster([self::receiver(), $bridge], [['g1', 'c1', 1]]);
         self::assertSame(Observation::Expected, Bench::works(Bench::after($roster, $hands(5.0, 60.0, 103.0))));
@@ -104,6 +106,16 @@ final class OwnWaysTest extends TestCase
             Observation::Nothing,
             Bench::works(Bench::after($roster, $hands(5.0, 71.0, 103.0))),
             'the countdown is over',
+        );
+        self::assertSame(
+            Observation::Nothing,
+            Bench::works(Bench::after($roster, $hands(5.0, 60.0, 103.0, 110.0))),
+            'the kind is chosen after the link',
+        );
+        self::assertSame(
+            Observation::Nothing,
+            Bench::works(Bench::after($roster, $hands(5.0, 60.0, 103.0), ['wrong-app@g1'])),
+            'an app of another generation',
         );
         self::assertNotContains(
             'resetDone',

@@ -33,35 +33,14 @@ final class PrintedHands
 
     public readonly SimulatedSite $site;
 
-    public function __construct(private readonly Recovery $recovery, int $seed)
+    public function __construct(Recovery $recovery, int $seed)
     {
         $this->site = Families::site($recovery->roster, $seed, $recovery->flaws, []);
-        if ($recovery->what === Recovery::ADDRESS) {
-            $this->holdNetwork();
-        }
-    }
-
-    /** A board whose address has changed holds its network since the day on which it was joined. */
-    private function holdNetwork(): void
-    {
-        foreach (array_keys($this->site->roster->inRole('board')) as $board) {
-            $this->do(Act::ON, $board);
-            $this->do(Act::TAP, $board, 'give');
-            $this->do(Act::OFF, $board);
-            $this->do(Act::ON, $board);
-        }
     }
 
     /** @return array<string, Observation> what each control does at the end, by control and light */
     public function tried(): array
     {
-        // Its settings too, but the simulated board takes them only on a page that opens: at its old address it would refuse.
-        foreach (
-            $this->recovery->what === Recovery::ADDRESS ? array_keys($this->site->roster->inRole('board')) : []
-            as $board
-        ) {
-            $this->do(Act::TAP, $board, 'set');
-        }
         $this->site->advance($this->now);
 
         return Acceptance::all($this->site);
@@ -104,6 +83,17 @@ final class PrintedHands
                 $this->do(Act::OFF, $m[1]);
                 $this->do(Act::ON, $m[1]);
                 $this->now += (float) $m[2];
+            }),
+            $this->reads('/^Bring (\w+) to (\w+), with a temporary supply/', $text, function (array $m): void {
+                $this->do(Act::OFF, $m[1]);
+                $this->do(Act::NEAR, $m[1], strtolower($m[2]) . ' 0.03');
+                $this->do(Act::NEAR, $m[2], strtolower($m[1]) . ' 0.03');
+                $this->do(Act::ON, $m[1]);
+            }),
+            $this->reads('/^Put (\w+) back in its place, leads as marked\.$/', $text, function (array $m): void {
+                $this->do(Act::OFF, $m[1]);
+                $this->do(Act::NEAR, $m[1]);
+                $this->do(Act::ON, $m[1]);
             }),
             $this->reads('/^Switch (\w+) on\.$/', $text, fn(array $m) => $this->do(Act::ON, $m[1])),
             $this->reads(

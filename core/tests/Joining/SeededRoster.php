@@ -101,7 +101,7 @@ final class SeededRoster
             zones: $zones,
             most: $role === Unit::HUB ? 40 : null,
             used: $this->number(0, 1) < 0.3,
-            fixed: $role === Unit::PANEL,
+            fixed: $role === Unit::PANEL && $this->number(0, 1) < 0.5,
         );
 
         return $id;

@@ -159,6 +159,11 @@ final class GuideProgress
 
             return;
         }
+        // The second of two patterns on one card proves the first.
+        if ($step !== null && $seen === Observation::Expected && $this->prompt->then()?->key() === $key) {
+            $this->seen($step, $seen, $event->at);
+            $step = $this->queue->first();
+        }
         if ($step === null || $key !== $step->key()) {
             return;
         }
@@ -166,21 +171,12 @@ final class GuideProgress
         if ($seen === Observation::Nothing && $this->tooLate($task, $step)) {
             return;
         }
-        $this->inquiry->add(Evidence::seen($task, $step, $seen));
         if ($seen === Observation::Expected || $step->kind === JoinStep::STILL) {
-            if ($step->look === Look::Lights) {
-                $this->field->own($task);
-            }
-            $this->marks->misses[$key] = 0;
-            if (!in_array($step->kind, self::BEFORE, true)) {
-                $this->marks->proven[$task->id()] = true;
-            }
-            $this->found = [...$this->found, ...$this->trying[$key] ?? []];
-            unset($this->trying[$key]);
-            $this->forward($step, $event->at);
+            $this->seen($step, $seen, $event->at);
 
             return;
         }
+        $this->inquiry->add(Evidence::seen($task, $step, $seen));
         if ($step->look === Look::Lights && $seen === Observation::Elsewhere) {
             $this->field->tried($task);
             $this->marks->alert = 'That entry is another light. Try the next one.';
@@ -192,6 +188,24 @@ final class GuideProgress
             $this->field->drop($task);
         }
         $this->fail($step, $seen, $event->at);
+    }
+
+    /** A step went as it should. */
+    private function seen(JoinStep $step, Observation $seen, float $at): void
+    {
+        $task = $this->queue->task($step);
+        $key = $step->key();
+        $this->inquiry->add(Evidence::seen($task, $step, $seen));
+        if ($step->look === Look::Lights) {
+            $this->field->own($task);
+        }
+        $this->marks->misses[$key] = 0;
+        if (!in_array($step->kind, self::BEFORE, true)) {
+            $this->marks->proven[$task->id()] = true;
+        }
+        $this->found = [...$this->found, ...$this->trying[$key] ?? []];
+        unset($this->trying[$key]);
+        $this->forward($step, $at);
     }
 
     /** Whether the hands came after the window: then nothing seen tells nothing of the devices, and it is simply done again. */
@@ -316,7 +330,7 @@ final class GuideProgress
         if (!isset($this->marks->afresh[$task->id()])) {
             $this->marks->afresh[$task->id()] = true;
             $this->inquiry->close();
-            $over = $this->queue->over($task, $this->begunAgain($task));
+            $over = $this->queue->over($task, $this->queue->begunAgain($task, $this->marks->proven));
             $this->unproven($over);
             $this->queue->anew($over);
             $this->marks->misses[$step->key()] = 0;
@@ -332,23 +346,6 @@ final class GuideProgress
             fn(JoinStep $s): bool => $s->task === $task->id() ||
                 ($unit !== '' && $this->queue->task($s)->concerns($unit)),
         );
-    }
-
-    /** The device of a failed task that is begun again: of a trial the control, where the light has joined and answered to something else. */
-    private function begunAgain(Task $task): string
-    {
-        if (!$task->tries()) {
-            return $task->device;
-        }
-        $answers = array_filter(
-            $this->tasks,
-            fn(Task $t): bool => $t->what === Task::JOIN &&
-                $t->device === $task->other &&
-                $t->other !== $task->device &&
-                isset($this->marks->proven[$t->id()]),
-        );
-
-        return $answers === [] ? $task->other : $task->device;
     }
 
     /** @param  list<Task>  $tasks  that are done once more */

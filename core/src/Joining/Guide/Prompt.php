@@ -71,9 +71,33 @@ final readonly class Prompt
             return $this->listed($step, $now);
         }
 
-        $window = $this->window($step);
+        $then = $this->then();
+        $gestured = $this->marks->gestured[$step->key()] ?? null;
+        // One window for both patterns, from the gesture on.
+        $window = $then !== null && $gestured !== null ? [$gestured, $gestured + $then->waits] : $this->window($step);
 
-        return $step->now($window, $this->marks->alert, lookUntil: $this->lookUntil($step, $window));
+        return $step->now(
+            window: $window,
+            alert: $this->marks->alert,
+            lookUntil: $this->lookUntil($step, $window),
+            then: $then,
+        );
+    }
+
+    /** The pattern that follows the one of the first step by itself, so that both are on one card. */
+    public function then(): ?JoinStep
+    {
+        [$step, $next] = [$this->queue->first(), $this->queue->second()];
+        $follows =
+            $step !== null &&
+            $next !== null &&
+            $step->look === Look::Lamp &&
+            $next->look === Look::Lamp &&
+            $next->acts === [] &&
+            $next->task === $step->task &&
+            $next->opened === $step->kind;
+
+        return $follows ? $next : null;
     }
 
     /**

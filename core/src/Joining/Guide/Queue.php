@@ -210,6 +210,27 @@ final class Queue
         return array_values(array_filter($this->tasks, static fn(Task $t): bool => isset($over[$t->id()])));
     }
 
+    /**
+     * The device of a failed task that is begun again: of a trial the control, where the light has joined and answered to something else.
+     *
+     * @param  array<string, true>  $proven  tasks that went as they should, by id
+     */
+    public function begunAgain(Task $task, array $proven): string
+    {
+        if (!$task->tries()) {
+            return $task->device;
+        }
+        $answers = array_filter(
+            $this->tasks,
+            static fn(Task $t): bool => $t->what === Task::JOIN &&
+                $t->device === $task->other &&
+                $t->other !== $task->device &&
+                isset($proven[$t->id()]),
+        );
+
+        return $answers === [] ? $task->other : $task->device;
+    }
+
     private function hubOf(string $device): string
     {
         foreach ($this->tasks as $task) {

@@ -120,13 +120,18 @@ final readonly class Costs
         $other = $this->roster->has($task->other) ? $this->roster->unit($task->other) : $device;
         $at = $task->what === Task::LINK ? $other : $device;
         $seconds = $this->roster->walk($place, $at->id);
+        $brought = $task->what === Task::LINK && $this->roster->brought($at->id, $device->id);
+        if ($brought) {
+            // There and back, and its leads at both ends.
+            $seconds += 2 * (int) ceil(StepBuilder::BROUGHT) + 2 * $this->roster->walk($at->id, $device->id);
+        }
         if ($task->what !== Task::LINK) {
             $seconds += $this->on($at, $powered) + self::OTHER;
 
             return new MoveCost($seconds, $at->id, $powered);
         }
         if (Families::say($at, FamilyFact::HearsLinks)) {
-            foreach (StepBuilder::near($this->roster, $at->id, 2.0) as $near) {
+            foreach (StepBuilder::near($this->roster, $at->id, 2.0, $brought ? $device->id : null) as $near) {
                 if (isset($powered[$near])) {
                     unset($powered[$near]);
                     $seconds += self::POWER;

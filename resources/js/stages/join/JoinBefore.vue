@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
-import { ref, watch } from 'vue';
+import { computed, ref, watch } from 'vue';
 import { ask, inWords } from '@/lib/http';
 import { useScreen } from '@/lib/screen';
 import type { JoinStart } from '@/types/generated/responses';
@@ -16,6 +16,9 @@ const trustsNew = ref(false);
 /** As it was sent, until a tick has come back. */
 const needs = ref(props.start.needs);
 const message = ref('');
+const fixed = ref(props.start.panels.filter((panel) => panel.fixed).map((panel) => panel.id));
+const loss = ref(props.start.losses[0]?.key ?? '');
+const lost = computed(() => props.start.losses.find((one) => one.key === loss.value));
 watch(
     () => props.start.needs,
     (now) => (needs.value = now),
@@ -30,8 +33,17 @@ async function tick(key: string, there: boolean): Promise<void> {
     }
 }
 
-function begin(site: boolean, hidden = 0): void {
-    emit('begin', { speed: 1, site, hand: phone.value, timing: timing.value, trustsNew: trustsNew.value, hidden });
+function begin(site: boolean, hidden = 0, recovery = ''): void {
+    emit('begin', {
+        speed: 1,
+        site,
+        hand: phone.value,
+        timing: timing.value,
+        trustsNew: trustsNew.value,
+        hidden,
+        fixed: fixed.value,
+        recovery,
+    });
 }
 </script>
 
@@ -68,6 +80,15 @@ function begin(site: boolean, hidden = 0): void {
                 <label class="mt-2 inline-flex items-center gap-2"
                     ><input v-model="trustsNew" type="checkbox" /> do not reset new kit unless it fails to join</label
                 >
+                <fieldset v-if="start.panels.length" class="mt-3">
+                    <legend class="text-[13px] text-ink2">
+                        On the wall already: each controller is then brought to the panel
+                    </legend>
+                    <label v-for="panel in start.panels" :key="panel.id" class="mr-4 inline-flex items-center gap-2"
+                        ><input v-model="fixed" type="checkbox" :value="panel.id" /> {{ panel.label }}
+                        <span class="text-ink2">{{ panel.name.toLowerCase() }}</span></label
+                    >
+                </fieldset>
                 <form class="mt-4 flex flex-wrap items-end gap-3" @submit.prevent="begin(true)">
                     <label
                         >Phone
@@ -85,6 +106,20 @@ function begin(site: boolean, hidden = 0): void {
                     <button type="button" class="quiet" @click="begin(false, 2)">With two hidden faults</button>
                     <Link href="/practice" class="quiet">Practice lessons</Link>
                 </div>
+                <section v-if="start.losses.length" class="mt-6 border-t border-rule pt-3" aria-labelledby="again">
+                    <h2 id="again" class="text-lg font-semibold">Join again after a loss or replacement</h2>
+                    <label class="mt-2 block"
+                        >Event
+                        <select v-model="loss" class="field">
+                            <option v-for="one in start.losses" :key="one.key" :value="one.key">{{ one.title }}</option>
+                        </select>
+                    </label>
+                    <p v-if="lost" class="mt-1 text-[13px] text-ink2">{{ lost.says }}</p>
+                    <div class="mt-2 flex flex-wrap gap-3">
+                        <button type="button" class="quiet" @click="begin(true, 0, loss)">Recover on site</button>
+                        <button type="button" class="quiet" @click="begin(false, 0, loss)">Rehearse recovery</button>
+                    </div>
+                </section>
             </template>
         </section>
         <section v-if="start.ready" aria-labelledby="needs">

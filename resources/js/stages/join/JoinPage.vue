@@ -116,6 +116,7 @@ watch(
             :class="site ? 'border-ember' : 'border-dusk'"
         >
             <span role="status">
+                <b v-if="live?.event">{{ live.event }}. </b>
                 <template v-if="site"
                     ><b>On site</b>{{ live?.hand ? `, with ${live.hand}` : '' }}. Do it on the real thing, say what you
                     saw.</template

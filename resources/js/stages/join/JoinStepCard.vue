@@ -21,6 +21,8 @@ const props = defineProps<{
 const emit = defineEmits<{ act: [act: Act]; answer: [answer: StepAnswer, typed?: { text: string; room?: string }] }>();
 const step = computed(() => props.picture.step);
 const left = computed(() => (step.value.to === null ? null : step.value.to - props.now));
+/** Lamp patterns to look for: two where a reset and its join follow each other. */
+const patterns = computed(() => [step.value.expect, step.value.then].filter((signal) => signal !== null));
 /** Seconds until the window opens. */
 const opens = computed(() => Math.max(0, (step.value.from ?? 0) - props.now));
 const tooEarly = (answer: StepAnswer) => Math.ceil(early(step.value, answer, props.now));
@@ -88,13 +90,14 @@ function send(text: string, room?: string): void {
         >
             {{ step.stops.label }}
         </button>
-        <figure v-if="step.expect" class="mt-3">
-            <SignalBars :times="step.expect.times" :words="step.expect.words" />
+        <figure v-for="(pattern, n) in patterns" :key="n" class="mt-3">
+            <SignalBars :times="pattern.times" :words="pattern.words" />
             <figcaption class="mt-1 text-ink2">
-                You should see: <b class="text-ink">{{ step.expect.words }}</b>
+                {{ patterns.length === 1 ? 'You should see' : ['First', 'Second: it has joined'][n] }}:
+                <b class="text-ink">{{ pattern.words }}</b>
             </figcaption>
         </figure>
-        <p v-else-if="step.expects" class="mt-3">
+        <p v-if="!step.expect && step.expects" class="mt-3">
             You should see: <b>{{ step.expects }}</b>
         </p>
         <p v-if="picture.says" class="mt-2 border-l-4 border-dusk bg-sheet px-3 py-1.5">{{ picture.says }}</p>

@@ -5,6 +5,7 @@ import type { JoinStep, StepAnswer } from '@/types/generated/responses';
 export const LETTERS: Record<string, string> = {
     work: 'd',
     expected: 'y',
+    first: 'o',
     nothing: 'n',
     other: 'x',
     several: 'v',

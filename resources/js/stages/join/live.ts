@@ -13,6 +13,10 @@ export interface Beginning {
     timing?: string;
     trustsNew?: boolean;
     hidden?: number;
+    /** Panels that are on their walls already. */
+    fixed?: string[];
+    /** Key of a loss or replacement; none: the first join. */
+    recovery?: string;
 }
 
 /** Data of every run, of the Join stage and of a lesson. */

@@ -53,6 +53,20 @@ final readonly class BoardFamily implements Family
     {
         $unit = $roster->unit($task->device);
         $label = $unit->label();
+        $page = StepBuilder::tap(
+            task: $task,
+            kind: 'page',
+            unit: $unit,
+            key: 'open',
+            title: "Open the page of {$label}",
+            why: 'The app finds it; if not, it is added by the address in the router’s list. Reserve that address: it changes after days without power.',
+            says: 'page',
+            expects: 'its page opens',
+            ifNot: 'Not found: the phone’s network first, then the router’s list.',
+        );
+        if ($unit->member !== '') {
+            return [$page];
+        }
 
         return [
             StepBuilder::tap(
@@ -78,17 +92,7 @@ final readonly class BoardFamily implements Family
                 acts: [new Act(Act::OFF, $unit->id), new Act(Act::ON, $unit->id)],
                 on: [$unit->id],
             ),
-            StepBuilder::tap(
-                task: $task,
-                kind: 'page',
-                unit: $unit,
-                key: 'open',
-                title: "Open the page of {$label}",
-                why: 'The app finds it; if not, it is added by the address in the router’s list. Reserve that address: it changes after days without power.',
-                says: 'page',
-                expects: 'its page opens',
-                ifNot: 'Not found: the phone’s network first, then the router’s list.',
-            ),
+            $page,
             StepBuilder::tap(
                 task: $task,
                 kind: 'set',

@@ -22,6 +22,7 @@ use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
+use EmberDusk\Kit\Facts;
 
 /** Zones for 2.4 GHz receivers: a Wi-Fi bridge on the site’s network, remotes and panels. A zone accepts a receiver that was just powered. */
 final readonly class BridgeFamily implements Family
@@ -83,7 +84,23 @@ final readonly class BridgeFamily implements Family
             return $this->setUp($task, $unit);
         }
 
-        return [$this->zone($task, $unit, $roster->unit($task->other), $roster, $dropped)];
+        $light = $roster->unit($task->other);
+        $zone = $this->zone($task, $unit, $light, $roster, $dropped);
+
+        return $unit->role === Unit::BRIDGE ? [self::style($task, $unit, $light), $zone] : [$zone];
+    }
+
+    /** The kind of controller is chosen before its link: the app cannot change it for a zone that is linked. */
+    private static function style(Task $task, Unit $unit, Unit $light): JoinStep
+    {
+        return StepBuilder::tap(
+            task: $task,
+            kind: 'style',
+            unit: $unit,
+            key: "style {$light->id}",
+            title: "Choose the kind of controller for {$light->label()} in the app: " . Facts::way($light->kind),
+            why: "It must match {$light->label()}. With another kind the link succeeds, and nothing works.",
+        );
     }
 
     /** @return list<JoinStep> */
@@ -92,6 +109,14 @@ final readonly class BridgeFamily implements Family
         $counts = $unit->leaflet->figure('countdown') ?? 60.0;
 
         return [
+            StepBuilder::tap(
+                task: $task,
+                kind: 'app',
+                unit: $unit,
+                key: 'app',
+                title: "Open the app that the instructions of {$unit->label()} name, in the generation they name",
+                why: 'An app for another generation looks alike and connects to nothing.',
+            ),
             StepBuilder::gesture(
                 task: $task,
                 kind: 'reset',
@@ -177,7 +202,17 @@ final readonly class BridgeFamily implements Family
     {
         $unit = $roster->unit($task->device);
         if ($task->what === Task::SETUP) {
-            return [ReceiverFamily::network(['connect' => Observation::Nothing])];
+            return [
+                ReceiverFamily::network(['connect' => Observation::Nothing]),
+                new Suspect(
+                    code: 'wrong-app',
+                    device: $unit->id,
+                    shows: ['connect' => Observation::Nothing],
+                    says: "the app is made for another generation of {$unit->label()}",
+                    check: "Compare the app’s name and generation with the instructions of {$unit->label()}. If another is named, install that one.",
+                    seconds: 12.0,
+                ),
+            ];
         }
         $light = $roster->unit($task->other);
         if ($unit->role === Unit::BRIDGE) {

@@ -26,9 +26,6 @@ use EmberDusk\Plan\Source;
 /** Links between a Zigbee remote or panel and single controllers, by touch: one controller with power, the remote against it. */
 final readonly class TouchLinkFamily implements Family
 {
-    /** Metres from remote to controller where the instructions say nothing (common practice, no source). */
-    public const NEAR = 0.1;
-
     /** Metres at which a second controller with power is still heard, where no instructions say. Common practice, no source. */
     private const APART = 2.0;
 
@@ -80,17 +77,24 @@ final readonly class TouchLinkFamily implements Family
     {
         $remote = $roster->unit($task->device);
         $light = $roster->unit($task->other);
-        $near = $remote->leaflet->figure('near') ?? self::NEAR;
+        $near = $remote->leaflet->figure('near') ?? Unit::NEAR;
+        $brought = $roster->brought($light->id, $remote->id);
         $off = !in_array(OrderRule::OthersOff, $dropped, true)
-            ? StepBuilder::near($roster, $light->id, self::APART)
+            ? StepBuilder::near($roster, $light->id, self::APART, $brought ? $remote->id : null)
             : [];
         $held = new Act(Act::NEAR, $remote->id, sprintf('%s %.2F', $light->id, $near / 2));
         $byKey = $light->leaflet->gesture('link') !== null;
-        $steps = $byKey ? [$this->open($task, $light, $off)] : [$this->rise($task, $light, $off)];
+        $place = $brought ? $remote : $light;
+        $steps = [
+            ...$brought ? [$this->bring($task, $light, $remote, $near)] : [],
+            $byKey ? $this->open($task, $light, $off, $place) : $this->rise($task, $light, $off, $place),
+        ];
         $caution = '';
         if ($remote->role === Unit::PANEL) {
             $caution =
-                'A panel is linked before it is fixed, or the controller is brought to it on a temporary supply.' .
+                ($brought
+                    ? ''
+                    : 'A panel is linked before it is fixed, or the controller is brought to it on a temporary supply.') .
                 ($remote->source === Source::Mains ? ' Mains is for a licensed person.' : '');
         }
         $steps[] = StepBuilder::gesture(
@@ -108,7 +112,7 @@ final readonly class TouchLinkFamily implements Family
             ),
             watch: $light,
             off: $off,
-            first: [$held],
+            first: $brought ? [] : [$held],
             zone: max(1, $task->zone),
             waits: 6.0,
             retry: $byKey ? 'open' : 'rise',
@@ -117,15 +121,61 @@ final readonly class TouchLinkFamily implements Family
                 ? [0.0, $light->leaflet->seconds('linkListens')]
                 : [$light->leaflet->seconds('linkFrom'), $light->leaflet->seconds('linkUntil')],
             ifNot: 'No response: hold it nearer, within the time. If another lamp responds, it took the link: reset both.',
-            beside: $light,
-            caution: $caution,
+            beside: $place,
+            caution: trim($caution),
         );
 
-        return $steps;
+        return [...$steps, ...$brought ? [$this->back($task, $light)] : []];
+    }
+
+    /** The controller goes to a panel that is fixed already: it needs power there, and a load that answers. */
+    private function bring(Task $task, Unit $light, Unit $panel, float $near): JoinStep
+    {
+        $label = $light->label();
+
+        return new JoinStep(
+            task: $task->id(),
+            kind: 'bring',
+            look: Look::Hand,
+            device: $light->id,
+            title: "Bring {$label} to {$panel->label()}, with a temporary supply of its voltage and a short piece of strip",
+            why: "{$panel->label()} is fixed, and links within " .
+                sprintf('%g m only. ', $near) .
+                "{$label} keeps what it has joined. Or take {$panel->label()} off its plate and hold it to {$label}.",
+            at: $panel->id,
+            where: 'at ' . $panel->called(),
+            acts: [
+                new Act(Act::OFF, $light->id),
+                new Act(Act::NEAR, $light->id, sprintf('%s %.2F', $panel->id, $near / 2)),
+                new Act(Act::NEAR, $panel->id, sprintf('%s %.2F', $light->id, $near / 2)),
+                new Act(Act::ON, $light->id),
+            ],
+            before: StepBuilder::BROUGHT,
+            caution: trim(
+                'Switch the supply off before you move a lead, and mark the leads first. ' . $light->source->isolate(),
+            ),
+        );
+    }
+
+    private function back(Task $task, Unit $light): JoinStep
+    {
+        return new JoinStep(
+            task: $task->id(),
+            kind: 'back',
+            look: Look::Hand,
+            device: $light->id,
+            title: "Put {$light->label()} back in its place, leads as marked",
+            why: 'Links and joins are stored in the controller: moving it changes nothing.',
+            at: $light->id,
+            where: 'at ' . $light->called(),
+            acts: [new Act(Act::OFF, $light->id), new Act(Act::NEAR, $light->id), new Act(Act::ON, $light->id)],
+            before: StepBuilder::BROUGHT,
+            caution: trim('Switch the supply off before you move a lead. ' . $light->source->isolate()),
+        );
     }
 
     /** @param  list<string>  $off */
-    private function open(Task $task, Unit $light, array $off): JoinStep
+    private function open(Task $task, Unit $light, array $off, Unit $place): JoinStep
     {
         return StepBuilder::gesture(
             task: $task,
@@ -135,6 +185,7 @@ final readonly class TouchLinkFamily implements Family
             signal: '',
             why: sprintf('It takes a link for %g s from now.', $light->leaflet->seconds('linkListens')),
             off: $off,
+            beside: $place,
         );
     }
 
@@ -143,7 +194,7 @@ final readonly class TouchLinkFamily implements Family
      *
      * @param  list<string>  $off
      */
-    private function rise(Task $task, Unit $light, array $off): JoinStep
+    private function rise(Task $task, Unit $light, array $off, Unit $place): JoinStep
     {
         $from = $light->leaflet->seconds('linkFrom');
 
@@ -158,8 +209,8 @@ final readonly class TouchLinkFamily implements Family
                 $from,
                 $light->leaflet->seconds('linkUntil'),
             ),
-            at: $light->id,
-            where: 'at ' . $light->called(),
+            at: $place->id,
+            where: 'at ' . $place->called(),
             acts: [new Act(Act::OFF, $light->id), new Act(Act::ON, $light->id)],
             on: [$light->id],
             off: $off,
@@ -181,13 +232,13 @@ final readonly class TouchLinkFamily implements Family
                 check: sprintf(
                     'Measure from %s to the controller itself, not to its strip: more than %g m is too far. Hold it close to it.',
                     $remote->label(),
-                    $remote->leaflet->figure('near') ?? self::NEAR,
+                    $remote->leaflet->figure('near') ?? Unit::NEAR,
                 ),
                 seconds: 8.0,
                 again: Suspect::STEP,
             ),
         ];
-        if ($remote->role === Unit::PANEL) {
+        if ($remote->role === Unit::PANEL && !$remote->fixed) {
             $suspects[] = new Suspect(
                 code: 'panel-fixed',
                 device: $remote->id,
@@ -215,7 +266,8 @@ final readonly class TouchLinkFamily implements Family
                 );
             }
         }
-        foreach (StepBuilder::near($roster, $light->id, self::APART) as $other) {
+        $place = $roster->brought($light->id, $remote->id) ? $remote->id : null;
+        foreach (StepBuilder::near($roster, $light->id, self::APART, $place) as $other) {
             $suspects[] = new Suspect(
                 code: 'two-powered',
                 device: $other,

@@ -6,6 +6,8 @@ namespace EmberDusk\Joining\Families\Board\Simulation;
 
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Simulation\SimulatedLight;
+use EmberDusk\Joining\Simulation\SimulatedSite;
+use EmberDusk\Joining\Unit;
 
 /**
  * Simulated Wi-Fi board: a data lead gives it the network, after a reboot its page opens at its address; order and count are set there. A router may
@@ -13,11 +15,18 @@ use EmberDusk\Joining\Simulation\SimulatedLight;
  */
 final class SimulatedBoard extends SimulatedLight
 {
-    private bool $given = false;
+    /** It has the network, and its settings: one that was joined before keeps both. */
+    private bool $given;
+
+    private bool $set;
 
     private bool $booted = false;
 
-    private bool $set = false;
+    public function __construct(Unit $unit, SimulatedSite $site)
+    {
+        parent::__construct($unit, $site);
+        $this->given = $this->set = $unit->member !== '';
+    }
 
     public function power(bool $on, float $at): void
     {

@@ -21,6 +21,12 @@ final class SimulatedBridge extends SimulatedDevice
 
     private bool $online = false;
 
+    /** @var array<string, bool> whether the kind of a linked light was right at its link */
+    private array $matches = [];
+
+    /** @var array<string, true> lights whose kind of controller was chosen in the app before their link */
+    private array $styles = [];
+
     protected function gesture(string $name, float $at): void
     {
         if ($name === 'reset') {
@@ -37,18 +43,22 @@ final class SimulatedBridge extends SimulatedDevice
 
     public function tap(string $key, string $given, float $at): void
     {
-        if ($key === 'connect' && $this->pressedAt !== null && $this->site->phone()->onNetwork()) {
+        $finds = $this->site->phone()->onNetwork() && !$this->site->has('wrong-app', $this->unit->id);
+        if ($key === 'connect' && $this->pressedAt !== null && $finds) {
             if ($at <= $this->pressedAt + $this->countdown() + 1e-9) {
                 $this->online = true;
                 $this->caught(self::APP, $at);
                 $this->show('joined', $at);
             }
         }
+        if ($key === 'style') {
+            $this->styles[$given] = true;
+        }
         if ($key === 'zone' && $this->online) {
             [$light, $zone] = [...explode(' ', $given), '1'];
             $receiver = $this->site->device($light);
-            if ($receiver instanceof SimulatedReceiver) {
-                $receiver->bind($this->unit->id, max(1, (int) $zone), $at);
+            if ($receiver instanceof SimulatedReceiver && $receiver->bind($this->unit->id, max(1, (int) $zone), $at)) {
+                $this->matches[$light] = isset($this->styles[$light]);
             }
         }
     }
@@ -68,6 +78,7 @@ final class SimulatedBridge extends SimulatedDevice
         return $this->online &&
             $light instanceof SimulatedReceiver &&
             $light->zoneOf($this->unit->id) === $zone &&
+            ($this->matches[$light->unit->id] ?? false) &&
             !$this->site->has('wrong-style', $light->unit->id);
     }
 }

@@ -5,10 +5,10 @@ declare(strict_types=1);
 namespace EmberDusk\Joining\Families\TouchLink\Simulation;
 
 use EmberDusk\Joining\Families\Remote\Simulation\SimulatedRemote;
-use EmberDusk\Joining\Families\TouchLink\TouchLinkFamily;
 use EmberDusk\Joining\Families\Zigbee\Simulation\SimulatedController;
 use EmberDusk\Joining\Simulation\SimulatedSite;
 use EmberDusk\Joining\Simulation\Trap;
+use EmberDusk\Joining\Unit;
 
 /** Link request of a remote to the controllers around it: one responds, not always the intended one. */
 final readonly class LinkRequest
@@ -42,9 +42,13 @@ final readonly class LinkRequest
         if ($this->site->has('too-far', $id)) {
             $metres = $metres * self::TOO_FAR + 0.2;
         }
-        // A mounted panel stays in place; its distance is that of its position.
-        if ($this->site->has('panel-fixed', $id) && $this->site->catches(Trap::Fixed)) {
-            $metres = max($metres, $this->site->roster->metres($id, $held), 1.0);
+        $roster = $this->site->roster;
+        $partner = $this->site->devices()[$held] ?? null;
+        $brought = $partner instanceof SimulatedController && $partner->isBroughtTo($id);
+        // A mounted panel stays in place: its distance is that of its position, unless the controller is brought to it.
+        $fixed = $this->site->has('panel-fixed', $id) || $roster->brought($held, $id);
+        if ($fixed && !$brought && $this->site->catches(Trap::Fixed)) {
+            $metres = max($metres, $roster->metres($id, $held), 1.0);
         }
         $hear = [];
         foreach ($this->site->devices() as $device) {
@@ -52,10 +56,10 @@ final readonly class LinkRequest
                 continue;
             }
             $away =
-                $device->unit->id === $held ? $metres : $metres + $this->site->roster->metres($held, $device->unit->id);
-            $reach = $this->site->catches(Trap::Distance)
-                ? $remote->unit->leaflet->figure('near') ?? TouchLinkFamily::NEAR
-                : INF;
+                $device->unit->id === $held
+                    ? $metres
+                    : $metres + $roster->metres($brought ? $id : $held, $device->unit->id);
+            $reach = $this->site->catches(Trap::Distance) ? $remote->unit->leaflet->figure('near') ?? Unit::NEAR : INF;
             $second = $device->unit->id !== $held && $this->site->catches(Trap::SecondPowered);
             // Another that has power is heard farther than the instructions say, whether its window is open or not.
             if (

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Families\Zigbee\Simulation;
 
+use EmberDusk\Joining\Act;
 use EmberDusk\Joining\Families\TouchLink\Simulation\LinkRequest;
 use EmberDusk\Joining\Simulation\SimulatedLight;
 use EmberDusk\Joining\Simulation\SimulatedSite;
@@ -37,6 +38,9 @@ final class SimulatedController extends SimulatedLight
     private array $linked = [];
 
     private int $tries = 0;
+
+    /** The panel to which it was brought on a temporary supply; empty in its place. */
+    private string $broughtTo = '';
 
     public function __construct(Unit $unit, SimulatedSite $site)
     {
@@ -75,6 +79,18 @@ final class SimulatedController extends SimulatedLight
         }
 
         return 86_400.0;
+    }
+
+    public function put(string $kind, string $text, float $at): void
+    {
+        if ($kind === Act::NEAR) {
+            $this->broughtTo = explode(' ', $text)[0];
+        }
+    }
+
+    public function isBroughtTo(string $panel): bool
+    {
+        return $this->broughtTo === $panel;
     }
 
     public function mended(string $code, float $at): void
