@@ -40,9 +40,10 @@ final readonly class Runs
     /** Seconds past a moment at which what shows then is there. */
     private const PAST = 0.05;
 
-    public function look(Job $job, JoinRun $run): JoinAnswer
+    /** @param  int  $known  lines of the log that the page has already */
+    public function look(Job $job, JoinRun $run, int $known = 0): JoinAnswer
     {
-        return DB::transaction(function () use ($job, $run): JoinAnswer {
+        return DB::transaction(function () use ($job, $run, $known): JoinAnswer {
             $run->refresh();
             $now = $run->clockAt($this->wall());
             $live = $this->live($job, $run);
@@ -51,7 +52,7 @@ final readonly class Runs
             }
             $this->log->keep($run, $live->settle($now));
 
-            return $this->answer($job, $run, $live, $now);
+            return $this->answer($job, $run, $live, $now, known: $known);
         });
     }
 
@@ -233,10 +234,16 @@ final readonly class Runs
     }
 
     /** @param  list<JoinRefused>  $refused */
-    private function answer(Job $job, JoinRun $run, ?LiveRun $live, float $now, array $refused = []): JoinAnswer
-    {
+    private function answer(
+        Job $job,
+        JoinRun $run,
+        ?LiveRun $live,
+        float $now,
+        array $refused = [],
+        int $known = 0,
+    ): JoinAnswer {
         $hidden = $run->flaws !== '' ? count(explode(' ', $run->flaws)) : 0;
-        $picture = $live !== null ? JoinPicture::for($live, $now, $job->newest()->plan()) : null;
+        $picture = $live !== null ? JoinPicture::for($live, $now, $job->newest()->plan(), known: $known) : null;
 
         return new JoinAnswer(
             run: $run->id,

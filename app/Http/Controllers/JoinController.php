@@ -7,6 +7,7 @@ namespace App\Http\Controllers;
 use App\Facts\Ticks;
 use App\Http\Requests\JoinActRequest;
 use App\Http\Requests\JoinBeginRequest;
+use App\Http\Requests\JoinLookRequest;
 use App\Http\Requests\JoinNeedRequest;
 use App\Http\Requests\JoinSpeedRequest;
 use App\Joining\NewRun;
@@ -101,9 +102,9 @@ final readonly class JoinController
         );
     }
 
-    public function look(Job $job, JoinRun $joinRun): JsonResponse
+    public function look(JoinLookRequest $request, Job $job, JoinRun $joinRun): JsonResponse
     {
-        return new JsonResponse($this->runs->look($job, $joinRun));
+        return new JsonResponse($this->runs->look($job, $joinRun, $request->integer('lines')));
     }
 
     public function act(JoinActRequest $request, Job $job, JoinRun $joinRun, #[CurrentUser] User $user): JsonResponse

@@ -43,7 +43,8 @@ final readonly class JoinPicture implements View
      * @param  list<JoinLane>  $lanes
      * @param  list<JoinDevice>  $devices
      * @param  list<JoinApp>  $apps
-     * @param  list<JoinLine>  $log
+     * @param  list<JoinLine>  $log  from the line on that was asked for
+     * @param  int  $logFrom  number of the first line in it
      * @param  list<string>  $found
      * @param  list<string>  $aside
      * @param  list<JoinCause>  $causes
@@ -57,6 +58,7 @@ final readonly class JoinPicture implements View
         #[Field(of: JoinDevice::class)] public array $devices,
         #[Field(of: JoinApp::class)] public array $apps,
         #[Field(of: JoinLine::class)] public array $log,
+        public int $logFrom,
         public int $missed,
         public int $joined,
         public int $lights,
@@ -75,12 +77,16 @@ final readonly class JoinPicture implements View
     /**
      * @param  Plan|null  $plan  where lights have their names; null in a lesson
      * @param  bool  $windows windows of the simulated devices, as in a replay; else those known to the guide
+     * @param  int  $known  lines of the log that the page has already
      */
-    public static function for(LiveRun $run, float $now, ?Plan $plan, bool $windows = false): self
+    public static function for(LiveRun $run, float $now, ?Plan $plan, bool $windows = false, int $known = 0): self
     {
         $step = $run->next($now);
         $progress = $run->progress();
         $log = $run->log();
+        $lines = EventWords::lines($log);
+        // The last known line may have grown: presses of one key are counted in it.
+        $from = max(0, min($known, count($lines)) - 1);
 
         return new self(
             now: $now,
@@ -88,7 +94,8 @@ final readonly class JoinPicture implements View
             lanes: JoinLanes::for($run, $windows),
             devices: $run->site() === null ? [] : self::devices($run->site(), $run),
             apps: self::apps($run),
-            log: EventWords::lines($log),
+            log: array_slice($lines, $from),
+            logFrom: $from,
             missed: $progress->marks->missed,
             joined: count(array_filter($log, static fn(Event $e): bool => $e->kind === Event::JOINED)),
             lights: count(array_filter($run->roster->units, static fn(Unit $u): bool => $u->lights())),

@@ -194,6 +194,7 @@ final class LiveRun
         if ($ticked && !$late) {
             $this->open($step, $given->at);
         }
+        $this->touched($step, $given);
         if ($step->key() === $given->step?->key() && !$late) {
             $this->looked($step, $given);
         }
@@ -296,6 +297,19 @@ final class LiveRun
         $left = ($step->window[0] ?? 0.0) - $now;
         if ($left > 0.05) {
             throw OutOfTurn::at('/kind', sprintf('Too early: wait %.0F s more.', ceil($left)));
+        }
+    }
+
+    /** @throws OutOfTurn for what was seen of a gesture that simulated hands have not done; on site real ones may have */
+    private function touched(JoinStep $step, Event $given): void
+    {
+        $marks = $this->progress->marks;
+        $answers =
+            $given->kind === Event::SAW && in_array($given->step?->key(), [$step->key(), $step->then?->key()], true);
+        $gesture = $step->acts !== [] && in_array($step->look, [Look::Lamp, Look::Says], true);
+        $done = isset($marks->worked[$step->key()]) || isset($marks->gestured[$step->key()]);
+        if ($this->site !== null && $answers && $gesture && !$done) {
+            throw OutOfTurn::at('/kind', "Do it first, then say what you saw: {$step->title}.");
         }
     }
 

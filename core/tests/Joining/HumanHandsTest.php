@@ -190,6 +190,51 @@ final class HumanHandsTest extends TestCase
         }
     }
 
+    /** One search, two controllers: what failed at the first is said when its turn comes again, not at the second. */
+    public function test_a_note_stands_beside_its_own_device(): void
+    {
+        $roster = Bench::roster(
+            [Bench::zigbee(), Bench::zigbee('c2', 3.0), Bench::hub()],
+            [['h1', 'c1'], ['h1', 'c2']],
+        );
+        $run = new LiveRun($roster, Order::for($roster), 1, onSite: true);
+        $notes = [];
+        for ($now = 5.0, $n = 0; $n < 20; $n++, $now += 5.0) {
+            $step = $run->next($now);
+            $notes[] = [$step->device, substr($step->alert, 0, 12)];
+            $seen = $run->progress()->marks->missed === 0 ? 'nothing' : 'expected';
+            match ($step->look) {
+                Look::Hand => $run->work($step->key(), $now),
+                Look::List => $run->act(Event::FOUND, 'h1', $now, 'Light 1'),
+                Look::Name => $run->act(Event::NAMED, $step->device, $now, 'Name, Room'),
+                default => $run->act(Event::SAW, $step->device, $now, "{$step->key()}|{$seen}"),
+            };
+        }
+        $said = array_filter($notes, static fn(array $n): bool => $n[1] !== '');
+        self::assertNotSame([], $said);
+        $failed = array_values($said)[0][0];
+        foreach ($said as [$device, $words]) {
+            self::assertSame([$failed, 'Nothing seen'], [$device, $words]);
+        }
+    }
+
+    /** A rehearsal knows that no hand has touched the device; on site the hands may have been quicker than the screen. */
+    public function test_nothing_is_seen_of_a_gesture_before_it_is_made(): void
+    {
+        foreach ([true, false] as $site) {
+            $roster = Bench::roster([Bench::zigbee(), Bench::hub()], [['h1', 'c1']]);
+            $run = new LiveRun($roster, Order::for($roster), 1, onSite: $site);
+            [$reset, $now] = self::toReset($run);
+            foreach (["{$reset->key()}|expected", "{$reset->then?->key()}|expected"] as $answer) {
+                $said = self::message(static fn() => $run->act(Event::SAW, 'c1', $now + 9.0, $answer));
+                self::assertSame(!$site, str_starts_with($said, 'Do it first, then say what you saw: Press'));
+                if ($site) {
+                    break;
+                }
+            }
+        }
+    }
+
     public function test_nothing_is_no_answer_while_a_sign_may_still_come(): void
     {
         $run = self::begun();

@@ -59,7 +59,7 @@ const frameKeys = computed<Shortcut[]>(() => [
     { key: 'z', ctrl: true, shift: false, what: 'Undo', act: () => void undo() },
     { key: 'z', ctrl: true, shift: true, what: 'Redo', act: () => void redo() },
     { key: 'h', what: 'History', act: () => (shown.value = 'history') },
-    { key: 'd', what: 'Day or night', act: turnFace },
+    { key: 'd', shift: true, what: 'Day or night', act: turnFace },
     { key: 'j', what: 'All jobs', act: () => router.visit('/') },
 ]);
 /** Key of the guide's card, for the list of keys. */

@@ -132,8 +132,8 @@ final class GuideProgress
             $this->marks->gestured[$step->key()] ?? $at - ($step->expect?->seconds() ?? 0.0);
         unset($this->marks->gestured[$step->key()]);
         unset($this->marks->worked[$step->key()]);
-        $this->marks->alert = '';
         $task = $this->queue->task($step);
+        $this->marks->heard($task);
         if (in_array($step->kind, ['reset', 'rise'], true) && $task->what === Task::JOIN) {
             $this->field->forget($task);
         }
@@ -179,7 +179,7 @@ final class GuideProgress
         $this->inquiry->add(Evidence::seen($task, $step, $seen));
         if ($step->look === Look::Lights && $seen === Observation::Elsewhere) {
             $this->field->tried($task);
-            $this->marks->alert = 'That entry is another light. Try the next one.';
+            $this->marks->alert('That entry is another light. Try the next one.', $task);
 
             return;
         }
@@ -218,9 +218,12 @@ final class GuideProgress
         $this->marks->late[$step->key()] = ($this->marks->late[$step->key()] ?? 0) + 1;
         unset($this->marks->worked[$step->key()], $this->marks->gestured[$step->key()]);
         $this->queue->rewind($task, $step);
-        $this->marks->alert = sprintf(
-            'That was %.0F s too late: it listens no longer. Read the next steps first, then do them without a pause.',
-            ceil($late),
+        $this->marks->alert(
+            sprintf(
+                'That was %.0F s too late: it listens no longer. Read the next steps first, then do them without a pause.',
+                ceil($late),
+            ),
+            $task,
         );
 
         return true;
@@ -236,8 +239,10 @@ final class GuideProgress
         if ($times === 1 && $joined && $step->look === Look::List) {
             // Its lamp has said that it joined: a reset would undo that.
             $this->marks->proven[$task->id()] = true;
-            $this->marks->alert =
-                'Scroll through the whole list, close the app and open it again: its lamp said that it has joined.';
+            $this->marks->alert(
+                'Scroll through the whole list, close the app and open it again: its lamp said that it has joined.',
+                $task,
+            );
 
             return;
         }
@@ -245,9 +250,9 @@ final class GuideProgress
         unset($this->marks->worked[$step->key()], $this->marks->gestured[$step->key()]);
         $this->queue->rewind($task, $step);
         if ($task->proves()) {
-            $this->marks->alert = ucfirst($seen->words()) . '. Repeat it, and allow a little time.';
+            $this->marks->alert(ucfirst($seen->words()) . '. Repeat it, and allow a little time.', $task);
             if ($times > 1) {
-                $this->marks->alert = '';
+                $this->marks->heard($task);
                 $this->marks->aside[$task->id()] = EventWords::task($task, $this->roster) . ': ' . $seen->words() . '.';
                 $this->queue->drop(static fn(JoinStep $s): bool => $s->task === $task->id());
             }
@@ -255,13 +260,15 @@ final class GuideProgress
             return;
         }
         if ($times === 1 && $seen !== Observation::Elsewhere && $step->look !== Look::Try) {
-            $this->marks->alert =
-                ucfirst($seen->words()) . '. ' . ($step->ifNot === '' ? 'Repeat the last step.' : $step->ifNot);
+            $this->marks->alert(
+                ucfirst($seen->words()) . '. ' . ($step->ifNot === '' ? 'Repeat the last step.' : $step->ifNot),
+                $task,
+            );
             $this->queue->behind($task);
 
             return;
         }
-        $this->marks->alert = '';
+        $this->marks->heard($task);
         if (!$this->inquiry->open($task, $step)) {
             $this->leave($task, $step);
         }
@@ -293,7 +300,7 @@ final class GuideProgress
         $this->trying[$step->key()][] = $suspect;
         $this->inquiry->close();
         $this->again($task, $step, $suspect);
-        $this->marks->alert = ucfirst($suspect->says) . ': fixed. Repeat from here.';
+        $this->marks->alert(ucfirst($suspect->says) . ': fixed. Repeat from here.');
     }
 
     /** Steps to repeat after a fault is fixed. */
@@ -334,7 +341,7 @@ final class GuideProgress
             $this->unproven($over);
             $this->queue->anew($over);
             $this->marks->misses[$step->key()] = 0;
-            $this->marks->alert = EventWords::unfitting($step);
+            $this->marks->alert(EventWords::unfitting($step));
 
             return;
         }

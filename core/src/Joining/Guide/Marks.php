@@ -4,6 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Joining\Guide;
 
+use EmberDusk\Joining\JoinStep;
+use EmberDusk\Joining\Task;
+
 /** State of a run from its log: answer time of each step, finished hands, postponed tasks, and the note beside the next step. */
 final class Marks
 {
@@ -34,5 +37,24 @@ final class Marks
     /** @var array<string, true> tasks that were begun afresh as a last resort, by id */
     public array $afresh = [];
 
-    public string $alert = '';
+    /** @var array<string, string> note beside the next step of a task, by its id; beside the next step of any, without one */
+    private array $alerts = [];
+
+    /** Puts a note beside the next step of a task, or beside the next step of all. */
+    public function alert(string $says, ?Task $task = null): void
+    {
+        $this->alerts[$task?->id() ?? ''] = $says;
+    }
+
+    /** Note beside a step: of its own task only. Another device has nothing to do with it. */
+    public function alertOf(JoinStep $step): string
+    {
+        return $this->alerts[$step->task] ?? ($this->alerts[''] ?? '');
+    }
+
+    /** A step of the task went on: what was said before it is over. */
+    public function heard(Task $task): void
+    {
+        unset($this->alerts[$task->id()], $this->alerts['']);
+    }
 }

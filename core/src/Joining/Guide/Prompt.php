@@ -62,7 +62,7 @@ final readonly class Prompt
             return $this->end();
         }
         $before = !isset($this->marks->worked[$step->key()])
-            ? $this->field->before($step, $now, $this->marks->alert)
+            ? $this->field->before($step, $now, $this->marks->alertOf($step))
             : null;
         if ($before !== null) {
             return $before;
@@ -78,7 +78,7 @@ final readonly class Prompt
 
         return $step->now(
             window: $window,
-            alert: $this->marks->alert,
+            alert: $this->marks->alertOf($step),
             lookUntil: $this->lookUntil($step, $window),
             then: $then,
         );
@@ -135,7 +135,7 @@ final readonly class Prompt
         if ($entry === null) {
             $wait = $this->steps->list($task, $this->dropped);
             if ($wait !== null) {
-                return $wait->now([$now, $now + $wait->waits], $this->marks->alert);
+                return $wait->now([$now, $now + $wait->waits], $this->marks->alertOf($wait));
             }
         }
         if ($step->look === Look::List) {
@@ -145,7 +145,7 @@ final readonly class Prompt
 
         return $step->now(
             $this->window($step),
-            $this->marks->alert,
+            $this->marks->alertOf($step),
             str_replace('ENTRY', (string) $entry, $step->title),
             array_map(
                 static fn(Act $a): Act => new Act(

@@ -8,7 +8,7 @@ import type { About } from '@/types/generated/responses';
 defineProps<{ about: About }>();
 useKeys(() => [
     { key: 'h', what: 'All jobs', act: () => router.visit('/') },
-    { key: 'd', what: 'Day or night', act: turnFace },
+    { key: 'd', shift: true, what: 'Day or night', act: turnFace },
 ]);
 </script>
 

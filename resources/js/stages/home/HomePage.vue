@@ -149,7 +149,7 @@ useKeys(() => [
     { key: '/', what: 'Search', act: () => field.value?.focus() },
     { key: 'p', what: 'Practice', act: () => router.visit('/practice') },
     { key: 'o', what: 'People', act: () => router.visit('/people') },
-    { key: 'd', what: 'Day or night', act: turnFace },
+    { key: 'd', shift: true, what: 'Day or night', act: turnFace },
 ]);
 </script>
 

@@ -22,10 +22,11 @@ import RunNotes from './RunNotes.vue';
 const props = defineProps<{ answer: Answer; start: JoinStart; live: JoinAnswer | null }>();
 const { answer, reload } = provideScreen(props.answer);
 const runs = `/jobs/${props.answer.job}/join`;
-const { live, now, message, pointer, slept, lost, sleepy, waiting, stuck, picture, settled, say, act, leave } = useLive(
-    { act: (run) => `${runs}/${run}`, look: (run) => `${runs}/${run}`, ahead: (run) => `${runs}/${run}/ahead` },
-    props.live,
-);
+const { live, now, message, pointer, slept, lost, sleepy, waiting, stuck, picture, settled, pressed, say, act, leave } =
+    useLive(
+        { act: (run) => `${runs}/${run}`, look: (run) => `${runs}/${run}`, ahead: (run) => `${runs}/${run}/ahead` },
+        props.live,
+    );
 const begin = (how: Beginning) => say('POST', runs, how);
 const skip = () => say('POST', `${runs}/${live.value?.run}/skip`);
 const pace = (speed: number) => say('POST', `${runs}/${live.value?.run}/pace`, { speed });
@@ -134,6 +135,7 @@ watch(
         <div v-if="picture" class="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(300px,420px)_minmax(0,1fr)]">
             <JoinStepCard
                 :data-settled="settled"
+                :pressed="pressed"
                 :picture="picture"
                 :now="now"
                 :site="site"

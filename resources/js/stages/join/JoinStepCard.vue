@@ -15,6 +15,8 @@ const props = defineProps<{
     /** A lesson: the drawn kit is worked by hand, and lights have no room. */
     lesson?: boolean;
     refused?: { at: string; message: string };
+    /** Key of the answer that is on its way. */
+    pressed?: string;
     /** Next page after everything is done. */
     onward?: string;
 }>();
@@ -59,7 +61,12 @@ function send(text: string, room?: string): void {
 </script>
 
 <template>
-    <section aria-labelledby="step" aria-live="polite" :data-step="step.key">
+    <section
+        aria-labelledby="step"
+        aria-live="polite"
+        :data-step="step.key"
+        class="self-start lg:sticky lg:top-2 lg:max-h-screen lg:overflow-y-auto"
+    >
         <p class="fig text-[13px] text-ink2">
             {{ picture.through }} of {{ picture.tasks }} done<template v-if="step.where"> · {{ step.where }}</template>
         </p>
@@ -90,13 +97,15 @@ function send(text: string, room?: string): void {
         >
             {{ step.stops.label }}
         </button>
-        <figure v-for="(pattern, n) in patterns" :key="n" class="mt-3">
-            <SignalBars :times="pattern.times" :words="pattern.words" />
-            <figcaption class="mt-1 text-ink2">
-                {{ patterns.length === 1 ? 'You should see' : ['First', 'Second: it has joined'][n] }}:
-                <b class="text-ink">{{ pattern.words }}</b>
-            </figcaption>
-        </figure>
+        <div v-if="patterns.length" class="mt-3 flex flex-wrap gap-x-6 gap-y-2">
+            <figure v-for="(pattern, n) in patterns" :key="n">
+                <SignalBars :times="pattern.times" :words="pattern.words" />
+                <figcaption class="mt-1 text-ink2">
+                    {{ patterns.length === 1 ? 'You should see' : ['First', 'Second: it has joined'][n] }}:
+                    <b class="text-ink">{{ pattern.words }}</b>
+                </figcaption>
+            </figure>
+        </div>
         <p v-if="!step.expect && step.expects" class="mt-3">
             You should see: <b>{{ step.expects }}</b>
         </p>
@@ -159,9 +168,11 @@ function send(text: string, room?: string): void {
                 class="big"
                 :class="main(one) ? 'press' : 'quiet'"
                 :disabled="tooEarly(one) > 0"
+                :aria-busy="pressed === one.key"
                 @click="emit('answer', one)"
             >
-                {{ one.label }}<template v-if="tooEarly(one) > 0">, in {{ tooEarly(one) }} s</template>
+                {{ one.label }}<template v-if="tooEarly(one) > 0">, in {{ tooEarly(one) }} s</template
+                ><template v-else-if="pressed === one.key"> …</template>
                 <kbd>{{ LETTERS[one.key]?.toUpperCase() }}</kbd>
             </button>
             <form v-if="typed && step.look === 'name'" class="space-y-2" @submit.prevent="send(given.name, given.room)">

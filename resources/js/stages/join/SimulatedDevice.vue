@@ -193,4 +193,12 @@ function hold(name: string, seconds: number): void {
     padding: 2px 8px;
     min-height: 28px;
 }
+/* A thumb needs more than a pointer. */
+@media (max-width: 1023px) {
+    .small,
+    .pick {
+        min-width: 44px;
+        min-height: 44px;
+    }
+}
 </style>

@@ -31,6 +31,7 @@ export function stepKeys(at: JoinStep, give: (answer: StepAnswer) => void, now: 
         .filter((answer) => !answer.typed)
         .map((answer) => ({
             key: LETTERS[answer.key] ?? '',
+            shift: false,
             what: answer.label,
             act: () => early(at, answer, now()) === 0 && give(answer),
         }));

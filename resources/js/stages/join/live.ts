@@ -38,6 +38,16 @@ export interface Ways {
     ahead?(run: number): string;
 }
 
+/** An answer with the whole log: a look sends only the lines that are new since the last one. */
+function withLog<A extends Answer>(answer: A, before: A | null): A {
+    const { picture } = answer;
+    if (!picture || picture.logFrom === 0) {
+        return answer;
+    }
+    const log = [...(before?.picture?.log ?? []).slice(0, picture.logFrom), ...picture.log];
+    return { ...answer, picture: { ...picture, log, logFrom: 0 } };
+}
+
 /** Whether nothing will happen in a run any more. */
 function over(answer: Answer): boolean {
     return answer.picture?.done === true || (answer.ended ?? null) !== null;
@@ -49,6 +59,9 @@ const LOOKS = 2500;
 const FRAME = 66;
 /** Milliseconds within which the same answer counts once. */
 const DOUBLE = 1000;
+/** Milliseconds without an answer that count as no signal, and after which a look is given up. */
+const SILENT = 2000;
+const PATIENCE = 15_000;
 /** Milliseconds of sleep that are reported. */
 const SLEPT = 5000;
 
@@ -77,10 +90,18 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
     });
     const lost = computed(() => !box.reached.value || !reached.value);
 
-    function take(answer: A): void {
-        live.value = answer;
-        message.value = pointer.value = '';
+    /** @param looked it only shows what is there: the reason of a refused press stays until the next press */
+    function take(answer: A, looked = false): void {
         reached.value = box.reached.value = true;
+        const before = live.value?.run === answer.run ? live.value : null;
+        if (before && answer.wall < before.wall) {
+            // It was under way while a later answer came.
+            return;
+        }
+        live.value = withLog(answer, before);
+        if (!looked) {
+            message.value = pointer.value = '';
+        }
         box.at(ways.act(answer.run));
         due = answer.picture?.nextAt !== null && !over(answer);
         if (ways.ahead && answer.picture && !over(answer)) {
@@ -90,8 +111,10 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
 
     async function say(method: 'GET' | 'POST', url: string, body?: object): Promise<boolean> {
         busy = true;
+        const looks = method === 'GET';
+        const silent = setTimeout(() => (reached.value = false), SILENT);
         try {
-            take(await ask<A>(method, url, body));
+            take(await ask<A>(method, url, body, looks ? { patience: PATIENCE } : {}), looks);
             return true;
         } catch (error) {
             reached.value = !(error instanceof Refusal) || error.status !== 0;
@@ -101,12 +124,15 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
             }
             return false;
         } finally {
+            clearTimeout(silent);
             busy = false;
         }
     }
 
     /** The answer given last, and when: a double press is one. */
     let given = { text: '', at: 0 };
+    /** Key of the answer that is on its way: a press shows at once, however slow the line is. */
+    const pressed = ref('');
     /** Whether the same answer would count again: not within the time of a double press. */
     const settled = ref(true);
     const settle = useTimeoutFn(() => (settled.value = true), DOUBLE, { immediate: false });
@@ -126,8 +152,10 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
         settle.start();
         slept.value = 0;
         message.value = pointer.value = '';
+        pressed.value = what.answer ?? '';
         ahead.answer(what, now.value);
         await box.give(what);
+        pressed.value = '';
     }
 
     function tick(): void {
@@ -141,12 +169,12 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
             }
         }
     }
-    const look = () => say('GET', ways.look(live.value?.run ?? 0));
+    const look = () => say('GET', `${ways.look(live.value?.run ?? 0)}?lines=${live.value?.picture?.log.length ?? 0}`);
     useIntervalFn(tick, FRAME);
     // Two people in one run see each other's steps. What waits here goes first.
     useIntervalFn(() => {
         const at = live.value;
-        const idle = !busy && box.waiting.value === 0 && !message.value;
+        const idle = !busy && box.waiting.value === 0;
         if (at?.picture && !over(at) && idle && seen.value === 'visible') {
             void look();
         }
@@ -172,6 +200,7 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
     return {
         live,
         settled,
+        pressed,
         now,
         message,
         pointer,

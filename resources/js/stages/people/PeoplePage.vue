@@ -91,7 +91,7 @@ async function endFactor(): Promise<void> {
 }
 useKeys(() => [
     { key: 'h', what: 'All jobs', act: () => router.visit('/') },
-    { key: 'd', what: 'Day or night', act: turnFace },
+    { key: 'd', shift: true, what: 'Day or night', act: turnFace },
 ]);
 </script>
 

@@ -21,10 +21,8 @@ import ScoreCard from './ScoreCard.vue';
 
 const props = defineProps<{ first: PracticeAnswer }>();
 const runs = '/practice/runs';
-const { live, now, message, pointer, slept, lost, sleepy, waiting, stuck, picture, say, act } = useLive<PracticeAnswer>(
-    { act: (run) => `${runs}/${run}`, look: (run) => `${runs}/${run}/look` },
-    props.first,
-);
+const { live, now, message, pointer, slept, lost, sleepy, waiting, stuck, picture, pressed, say, act } =
+    useLive<PracticeAnswer>({ act: (run) => `${runs}/${run}`, look: (run) => `${runs}/${run}/look` }, props.first);
 const answer = computed(() => live.value ?? props.first);
 const lesson = computed(() => answer.value.lesson);
 const over = computed(() => answer.value.ended !== null);
@@ -112,6 +110,7 @@ useKeys(() => {
                         :now="now"
                         :site="false"
                         lesson
+                        :pressed="pressed"
                         :refused="pointer === '/name' ? { at: 'name', message } : undefined"
                         @act="give"
                         @answer="reply"

@@ -22,7 +22,7 @@ const begin = (lesson: LessonLine) => router.post(`/practice/${lesson.key}`);
 useKeys(() => [
     { key: 'b', what: 'Start the next lesson', act: () => next.value && begin(next.value) },
     { key: 'j', what: 'All jobs', act: () => router.visit('/') },
-    { key: 'd', what: 'Day or night', act: turnFace },
+    { key: 'd', shift: true, what: 'Day or night', act: turnFace },
 ]);
 </script>
 

@@ -150,7 +150,7 @@ useKeys(() => [
     { key: '/', what: 'Search', act: () => field.value?.focus() },
     { key: 'n', what: 'New entry', act: begin },
     { key: 'i', what: 'Import', act: () => picker.value?.click() },
-    { key: 'd', what: 'Day or night', act: turnFace },
+    { key: 'd', shift: true, what: 'Day or night', act: turnFace },
 ]);
 </script>
 

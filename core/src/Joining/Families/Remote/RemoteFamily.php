@@ -101,7 +101,8 @@ final readonly class RemoteFamily implements Family
                 unit: $unit,
                 name: 'join',
                 signal: 'joined',
-                why: 'Join the hub’s network first, then link: the other way round only one of the two works.',
+                why: 'Join the hub’s network first, then link: the other way round only one of the two works.' .
+                    self::searching($unit),
                 waits: $unit->leaflet->seconds('listens'),
                 search: $task->other,
                 searchFor: $unit->leaflet->seconds('takesMost') + ($unit->leaflet->gesture('join')?->takes() ?? 0.0),
@@ -110,6 +111,14 @@ final readonly class RemoteFamily implements Family
         }
 
         return $steps;
+    }
+
+    /** Its lamp while it searches: not yet the sign. */
+    private static function searching(Unit $unit): string
+    {
+        $looks = $unit->leaflet->signal('looks');
+
+        return $looks === null ? '' : " While it searches, its lamp shows {$looks->words()}: keep looking.";
     }
 
     public function suspects(Task $task, Roster $roster): array
