@@ -77,7 +77,8 @@ final readonly class PracticePicture
     {
         $lines = [];
         foreach ($run->roster->inRole(Unit::HUB) as $hub) {
-            foreach ($run->site()?->device($hub->id)->list() ?? [] as $names) {
+            $device = $run->site()?->device($hub->id);
+            foreach ([$device?->deadLines() ?? [], ...array_values($device?->list() ?? [])] as $names) {
                 foreach ($names as $name) {
                     $lines[] = new AppLine(
                         device: $hub->id,

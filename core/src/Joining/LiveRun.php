@@ -118,7 +118,8 @@ final class LiveRun
         $new = [];
         foreach ($this->roster->inRole(Unit::HUB) as $hub) {
             $known = $this->progress->field->known($hub->id);
-            foreach ($this->site->device($hub->id)->list() as $names) {
+            $device = $this->site->device($hub->id);
+            foreach ([$device->deadLines(), ...array_values($device->list())] as $names) {
                 foreach (array_diff($names, $known) as $name) {
                     $new[] = new Event($this->site->now(), Event::FOUND, $hub->id, $name);
                 }

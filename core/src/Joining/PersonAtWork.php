@@ -136,11 +136,12 @@ final readonly class PersonAtWork
 
                 return [$at, Observation::Nothing];
             case Look::Lights:
-                $this->run->settle($acted + 0.5);
-                $changed = array_keys(array_diff_assoc($this->lit($acted + 0.5), $before));
+                $looked = $acted + $step->waits + 0.5;
+                $this->run->settle($looked);
+                $changed = array_keys(array_diff_assoc($this->lit($looked), $before));
 
                 return [
-                    $acted + 1.0,
+                    $looked + 0.5,
                     match (true) {
                         $changed === [$step->watches] => Observation::Expected,
                         $changed === [] => Observation::Nothing,

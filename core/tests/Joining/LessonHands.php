@@ -347,6 +347,87 @@ final class LessonHands
             'another address',
             [21.0, 27.0],
         ];
+        // C1 has the first two lines.
+        $pair = [...self::two(), [52.0, 'tap', 'h1', 'toggle Lamp 1'], [54.0, 'tap', 'h1', 'toggle Lamp 2']];
+        yield 'two-lines' => [
+            'two-lines',
+            [...$pair, ...self::named(['Lamp 1' => 'Sill', 'Lamp 3' => 'Bench'], 60.0)],
+            [...$pair, ...self::named(['Lamp 1' => 'Sill', 'Lamp 2' => 'Bench'], 60.0)],
+            'switch each entry and look before you name it',
+            [60.0, 66.0],
+        ];
+        yield 'dead-lines' => [
+            'dead-lines',
+            [...self::two(), ...self::named(['Lamp 3' => 'Stage', 'Lamp 4' => 'Wings'], 60.0)],
+            [...self::two(), ...self::named(['Lamp 1' => 'Stage', 'Lamp 2' => 'Wings'], 60.0)],
+            '“Lamp 1” is a line of a light that is gone',
+            [61.0, 62.0],
+        ];
+        yield 'late-light' => [
+            'late-light',
+            [
+                ...self::two(),
+                [60.0, 'tap', 'h1', 'toggle Light 1'],
+                [64.0, 'tap', 'h1', 'name Light 1=Porch'],
+                [65.0, 'tap', 'h1', 'toggle Light 2'],
+                [69.0, 'tap', 'h1', 'name Light 2=Steps'],
+            ],
+            [
+                ...self::two(),
+                [60.0, 'tap', 'h1', 'toggle Light 1'],
+                [61.0, 'tap', 'h1', 'toggle Light 2'],
+                [63.0, 'tap', 'h1', 'name Light 2=Porch'],
+                [64.0, 'tap', 'h1', 'name Light 1=Steps'],
+            ],
+            'switch each entry and look before you name it',
+            [63.0, 64.0],
+        ];
+        $touch = static fn(float $at): array => [
+            [$at, 'near', 'r1', 'c1 0.05'],
+            [$at, 'set', 'r1', 'zone 1'],
+            [$at + 1, 'hold', 'r1', 'zone 3'],
+            [$at + 4, 'press', 'r1', 'NEW'],
+        ];
+        yield 'by-power-up' => [
+            'by-power-up',
+            [self::ON, ...$touch(14.0)],
+            [self::ON, ...$touch(1.0)],
+            'took no link at that moment',
+            [4.0, 10.0],
+        ];
+        // The window that power-up would open is over when the search begins.
+        $moved = [self::ON, [20.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 7, 23.0)];
+        $cleared = [[38.0, 'hold', 'r1', 'DAY 2'], ...Bench::presses('r1', 'DAY', 4, 41.0)];
+        yield 'moving-hubs' => [
+            'moving-hubs',
+            [...$moved, ...$cleared, ...self::remote(48.0), ...self::link('c1', 1, 65.0)],
+            [...$moved, ...self::remote(48.0), ...self::link('c1', 1, 65.0)],
+            'R1 still belongs to the network',
+            [48.0, 75.0],
+        ];
+        $connect = static fn(float $at): array => [[$at, 'tap', 'c1', 'connect'], [$at + 4, 'tap', 'c1', 'type']];
+        yield 'pin' => [
+            'pin',
+            [self::ON, [5.0, 'mended', 'c1', 'pin-set|yes'], ...$connect(15.0)],
+            [self::ON, ...$connect(15.0), ...$connect(30.0), ...$connect(45.0)],
+            'A PIN was set',
+            [15.0, 20.0],
+        ];
+        $bridge = static fn(float $connect): array => [
+            [2.0, 'hold', 'g1', 'PIN 7'],
+            [12.0, 'press', 'g1', 'PIN'],
+            [$connect, 'tap', 'g1', 'connect'],
+            [80.0, 'tap', 'g1', 'style c1'],
+            [90.0, 'power-on', 'c1'],
+            [92.0, 'tap', 'g1', 'zone c1 1'],
+        ];
+        yield 'bridge-time' => [
+            'bridge-time',
+            $bridge(40.0),
+            $bridge(70.0),
+            'countdown of the app was over',
+            [62.0, 75.0],
+        ];
         yield 'whole-house' => [
             'whole-house',
             self::house(true),

@@ -34,6 +34,12 @@ final class LoggedState
     /** @var array<string, array<string, string>> device by line, by hub */
     private array $owners = [];
 
+    /** @var array<string, list<string>> lines that were there before the first search, by hub */
+    private array $before = [];
+
+    /** @var array<string, true> hubs that have searched */
+    private array $searched = [];
+
     /** @var array<string, list<string>> lines that turned out to be another light, by device */
     private array $others = [];
 
@@ -45,15 +51,25 @@ final class LoggedState
             Act::ON => ($this->powered[$event->device] = true),
             Act::OFF => ($this->powered[$event->device] = false),
             Act::TAP => $this->tapped($event),
-            Event::FOUND => ($this->entries[$event->device][] = $event->text),
+            Event::FOUND => $this->found($event),
             default => null,
         };
+    }
+
+    /** A line that was there before anything was searched for belongs to none of these devices. */
+    private function found(Event $event): void
+    {
+        $this->entries[$event->device][] = $event->text;
+        if (!isset($this->searched[$event->device])) {
+            $this->before[$event->device][] = $event->text;
+        }
     }
 
     private function tapped(Event $event): void
     {
         $words = explode(' ', $event->text);
         if ($words[0] === 'search') {
+            $this->searched[$event->device] = true;
             $this->searches[$event->device] = [$event->at, $event->at + $this->searchSeconds($event->device)];
         }
         if ($words[0] === 'end') {
@@ -196,7 +212,9 @@ final class LoggedState
     public function candidate(Task $task): ?string
     {
         foreach ($this->entries[$task->other] ?? [] as $entry) {
-            $tried = in_array($entry, $this->others[$task->device] ?? [], true);
+            $tried =
+                in_array($entry, $this->others[$task->device] ?? [], true) ||
+                in_array($entry, $this->before[$task->other] ?? [], true);
             if (!$tried && !isset($this->owners[$task->other][$entry])) {
                 return $entry;
             }
@@ -257,7 +275,10 @@ final class LoggedState
         $owned = $this->owners[$task->other] ?? [];
         $this->owners[$task->other] = array_filter($owned, static fn(string $d): bool => $d !== $task->device);
         $this->entries[$task->other] = array_values(
-            array_intersect($this->entries[$task->other] ?? [], array_keys($this->owners[$task->other])),
+            array_intersect($this->entries[$task->other] ?? [], [
+                ...array_keys($this->owners[$task->other]),
+                ...$this->before[$task->other] ?? [],
+            ]),
         );
         unset($this->others[$task->device]);
     }

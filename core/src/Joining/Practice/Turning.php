@@ -78,7 +78,7 @@ final readonly class Turning
             $others[] = new OtherSite(
                 [$trap],
                 null,
-                static fn(ControlledLight $w): string => TrapWords::trap($trap, $w, $site->roster),
+                static fn(ControlledLight $w): string => TrapWords::trap($trap, $w, $site),
             );
         }
 
@@ -154,6 +154,22 @@ final readonly class Turning
                 return new self(
                     $event->at,
                     "The line that was named “{$misnamed[$light]}” is {$called}: switch each entry and look before you name it.",
+                );
+            }
+        }
+
+        foreach ($attempt->log as $event) {
+            // Its name was given to a line with nothing behind it.
+            if (
+                $event->kind === Act::TAP &&
+                mb_strtolower(explode('=', $event->text, 2)[1] ?? '') ===
+                    mb_strtolower($attempt->lesson->roster->unit($light)->name)
+            ) {
+                $line = explode('=', substr($event->text, strlen('name ')))[0];
+
+                return new self(
+                    $event->at,
+                    "“{$line}” is a line of a light that is gone: switch each entry and look before you name it.",
                 );
             }
         }

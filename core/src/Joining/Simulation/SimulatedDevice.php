@@ -48,6 +48,12 @@ abstract class SimulatedDevice
     /** Automatic changes until then. */
     public function advance(float $to): void {}
 
+    /** @return list<string> lines of its app with nothing behind them: of lights that it had before */
+    public function deadLines(): array
+    {
+        return [];
+    }
+
     /** When something comes about automatically; null when nothing will. */
     public function next(): ?float
     {

@@ -92,6 +92,15 @@ final readonly class BluetoothFamily implements Family
                 seconds: 8.0,
             ),
             new Suspect(
+                code: 'pin-set',
+                device: $unit->id,
+                shows: ['connect' => Observation::Nothing],
+                says: "a PIN was set on {$unit->label()}",
+                check: "Does the app ask for the PIN of {$unit->label()}? The client enters it; none is written down here.",
+                seconds: 10.0,
+                again: Suspect::STEP,
+            ),
+            new Suspect(
                 code: 'wrong-style',
                 device: $unit->id,
                 shows: ['accept' => Observation::Wrong],

@@ -247,6 +247,7 @@ final readonly class ZigbeeFamily implements Family
      */
     private function named(Task $task, Unit $unit, Unit $hub): array
     {
+        $late = $hub->leaflet->figure('late') ?? 0.0;
         $steps = [
             new JoinStep(
                 task: $task->id(),
@@ -270,12 +271,14 @@ final readonly class ZigbeeFamily implements Family
             look: Look::Lights,
             device: $unit->id,
             title: "Switch “ENTRY” in the app: {$unit->asks()}",
-            why: 'New lights are numbered: do not guess which is which.',
+            why: 'New lights are numbered: do not guess which is which.' .
+                ($late > 0.0 ? sprintf(' It can answer %g s late: wait before you switch another.', $late) : ''),
             at: $unit->id,
             where: 'phone, ' . StepBuilder::app($hub),
             acts: [new Act(Act::TAP, $hub->id, 'toggle ENTRY')],
             watches: $unit->id,
             expects: $unit->changes(),
+            waits: $late,
             ifNot: 'Another light: that entry is of another one; try the next.',
             on: [$unit->id],
         );

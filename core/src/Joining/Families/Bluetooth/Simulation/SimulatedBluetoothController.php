@@ -33,7 +33,7 @@ final class SimulatedBluetoothController extends SimulatedLight
 
     public function tap(string $key, string $given, float $at): void
     {
-        if ($key === 'connect' && $this->awake() && !$this->taken()) {
+        if ($key === 'connect' && $this->awake() && !$this->taken() && !$this->site->has('pin-set', $this->unit->id)) {
             if ($this->tries++ === 0 && $this->site->has('missed-once', $this->unit->id)) {
                 return;
             }

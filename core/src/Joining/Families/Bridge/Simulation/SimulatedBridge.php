@@ -7,6 +7,7 @@ namespace EmberDusk\Joining\Families\Bridge\Simulation;
 use EmberDusk\Joining\Families\Receiver\Simulation\SimulatedReceiver;
 use EmberDusk\Joining\Simulation\SimulatedDevice;
 use EmberDusk\Joining\Simulation\SimulatedLight;
+use EmberDusk\Joining\Simulation\Trap;
 
 /**
  * Simulated Wi-Fi bridge with zones: it joins the site's network while a countdown of the app runs, then each zone takes a receiver that was just
@@ -45,7 +46,7 @@ final class SimulatedBridge extends SimulatedDevice
     {
         $finds = $this->site->phone()->onNetwork() && !$this->site->has('wrong-app', $this->unit->id);
         if ($key === 'connect' && $this->pressedAt !== null && $finds) {
-            if ($at <= $this->pressedAt + $this->countdown() + 1e-9) {
+            if (!$this->site->catches(Trap::Window) || $at <= $this->pressedAt + $this->countdown() + 1e-9) {
                 $this->online = true;
                 $this->caught(self::APP, $at);
                 $this->show('joined', $at);

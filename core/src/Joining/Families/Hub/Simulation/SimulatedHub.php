@@ -21,23 +21,49 @@ final class SimulatedHub extends SimulatedDevice
     /** @var array<string, string> names that were given, by device */
     private array $names = [];
 
+    /** Lines that a hub in use still lists for lights that are gone. */
+    private const DEAD = 2;
+
+    /** @var list<array{float, string}> lights that its app has switched and that have not answered yet: when they do */
+    private array $late = [];
+
+    public function deadLines(): array
+    {
+        return array_map(
+            fn(int $n): string => str_replace('#', (string) $n, $this->unit->leaflet->numbering),
+            $this->unit->used ? range(1, self::DEAD) : [],
+        );
+    }
+
     public function tap(string $key, string $given, float $at): void
     {
         match ($key) {
             'search' => ($this->search = [$at, $at + $this->unit->leaflet->seconds('search')]),
             'end' => ($this->search = null),
-            'toggle' => $this->toggle($given),
+            'toggle' => $this->toggle($given, $at),
             'name' => $this->name(...explode('=', $given, 2)),
             default => null,
         };
     }
 
-    private function toggle(string $entry): void
+    private function toggle(string $entry, float $at): void
     {
         $id = $this->behind($entry);
-        $light = $id !== null ? $this->site->device($id) : null;
-        if ($light instanceof SimulatedLight && $this->reaches($light, (string) $id, 0)) {
-            $light->toggle();
+        if ($id !== null) {
+            $this->late[] = [$at + ($this->unit->leaflet->figure('late') ?? 0.0), $id];
+            $this->advance($at);
+        }
+    }
+
+    public function advance(float $to): void
+    {
+        $due = array_filter($this->late, static fn(array $late): bool => $late[0] <= $to + 1e-9);
+        $this->late = array_values(array_diff_key($this->late, $due));
+        foreach ($due as [, $id]) {
+            $light = $this->site->device($id);
+            if ($light instanceof SimulatedLight && $this->reaches($light, $id, 0)) {
+                $light->toggle();
+            }
         }
     }
 
@@ -108,7 +134,7 @@ final class SimulatedHub extends SimulatedDevice
      */
     private function free(array $also): string
     {
-        $taken = array_merge($also, ...array_column(array_values($this->entries), 1));
+        $taken = array_merge($also, $this->deadLines(), ...array_column(array_values($this->entries), 1));
         for (
             $n = 1;
             in_array($name = str_replace('#', (string) $n, $this->unit->leaflet->numbering), $taken, true);
@@ -164,7 +190,7 @@ final class SimulatedHub extends SimulatedDevice
         $now = $this->site->now();
         $coming = array_filter(array_column($this->entries, 0), static fn(float $t): bool => $t > $now + 1e-9);
         $times = array_filter(
-            [parent::next(), $coming === [] ? null : min($coming)],
+            [parent::next(), $coming === [] ? null : min($coming), ...array_column($this->late, 0)],
             static fn(?float $t): bool => $t !== null,
         );
 

@@ -129,6 +129,9 @@ final class SimulatedController extends SimulatedLight
     /** Whether it takes a link now: opened by its key, or automatically for a while after power-up. */
     public function takesLinks(float $at): bool
     {
+        if (!$this->site->catches(Trap::Window)) {
+            return $this->awake();
+        }
         $leaflet = $this->unit->leaflet;
         $by = $leaflet->figure('linkUntil');
         $from = $this->poweredAt + ($leaflet->figure('linkFrom') ?? 0.0);
