@@ -29,7 +29,7 @@ final class JoinRecoveryTest extends TestCase
         return $this->answer($this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1] + $more), 'joinAnswer');
     }
 
-    /** @return array<string, mixed> what is known before a run */
+    /** @return array<string, mixed> data before a run */
     private function start(): array
     {
         $start = $this->get("/jobs/{$this->job->id}/join")

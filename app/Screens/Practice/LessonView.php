@@ -13,7 +13,10 @@ final readonly class LessonView implements View
 {
     use WrittenRecord;
 
-    /** @param  list<string>  $names */
+    /**
+     * @param  list<string>  $names
+     * @param  string|null  $next  key of the lesson after it; null for the last
+     */
     public function __construct(
         public int $number,
         public string $key,
@@ -22,5 +25,7 @@ final readonly class LessonView implements View
         public string $goal,
         public bool $told,
         #[Field(of: Field::TEXTS)] public array $names,
+        public ?string $next,
+        public string $nextTitle,
     ) {}
 }

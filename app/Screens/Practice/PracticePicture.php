@@ -13,6 +13,7 @@ use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Practice\AppKeys;
 use EmberDusk\Joining\Practice\Attempt;
 use EmberDusk\Joining\Practice\Lesson;
+use EmberDusk\Joining\Practice\Lessons;
 use EmberDusk\Joining\Practice\Score;
 use EmberDusk\Joining\Practice\Turning;
 use EmberDusk\Joining\Roster;
@@ -36,6 +37,8 @@ final readonly class PracticePicture
 
     public static function lesson(Lesson $lesson): LessonView
     {
+        $next = Lessons::all()[$lesson->number] ?? null;
+
         return new LessonView(
             number: $lesson->number,
             key: $lesson->key,
@@ -44,6 +47,8 @@ final readonly class PracticePicture
             goal: $lesson->goal,
             told: $lesson->told,
             names: self::names($lesson),
+            next: $next?->key,
+            nextTitle: $next->title ?? '',
         );
     }
 
@@ -189,6 +194,8 @@ final readonly class PracticePicture
             turning: $turning === null
                 ? null
                 : new TurningView(at: $turning->at, clock: EventWords::clock($turning->at), says: $turning->says),
+            guesses: $score->guesses,
+            useless: $score->useless,
         );
     }
 }

@@ -27,5 +27,7 @@ final readonly class PracticeScore implements JsonReadable, View
         #[Field(of: Field::TEXTS)] public array $lines,
         public string $mistake,
         public ?TurningView $turning,
+        public int $guesses = 0,
+        public int $useless = 0,
     ) {}
 }

@@ -301,7 +301,7 @@ final class LiveRun
         }
     }
 
-    /** @throws OutOfTurn for what was seen of a gesture that simulated hands have not done; on site real ones may have */
+    /** @throws OutOfTurn for a sign of a gesture that simulated hands have not made; on site real hands may have */
     private function touched(JoinStep $step, Event $given): void
     {
         $marks = $this->progress->marks;

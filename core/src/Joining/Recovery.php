@@ -40,7 +40,7 @@ final readonly class Recovery
         public string $device = '',
     ) {}
 
-    /** What tells it from the others of a job, such as “phone” and “controller c1”. */
+    /** Key within a job, such as “phone” and “controller c1”. */
     public function key(): string
     {
         return trim("{$this->what} {$this->device}");

@@ -247,7 +247,7 @@ final class ClubHouseTest extends TestCase
         self::assertSame([], preg_grep('/^p1/', array_keys($works)) ?: []);
     }
 
-    /** Within the distance of the instructions nothing is moved; a place that nobody measured counts as far. */
+    /** Within the distance of the instructions nothing is moved; a place without measurements counts as far. */
     public function test_a_controller_beside_a_fixed_panel_stays_where_it_is(): void
     {
         $at = static function (?float $x): Roster {

@@ -191,7 +191,7 @@ final class HumanHandsTest extends TestCase
     }
 
     /** One search, two controllers: what failed at the first is said when its turn comes again, not at the second. */
-    public function test_a_note_stands_beside_its_own_device(): void
+    public function test_a_note_is_shown_with_its_own_device(): void
     {
         $roster = Bench::roster(
             [Bench::zigbee(), Bench::zigbee('c2', 3.0), Bench::hub()],

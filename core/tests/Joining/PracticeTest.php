@@ -68,6 +68,36 @@ final class PracticeTest extends TestCase
         self::assertTrue($told[0] && !$told[count($told) - 1]);
     }
 
+    /** The right name by luck, and keys pressed at random, pass and are not clean. */
+    public function test_guessed_names_and_useless_presses_cost_the_clean_pass(): void
+    {
+        $lesson = Lessons::get('which-is-which');
+        $hands = static fn(string ...$switched): array => [
+            LessonHands::ON,
+            [0.0, 'power-on', 'c2'],
+            [0.0, 'power-on', 'c3'],
+            [15.0, 'tap', 'h1', 'search'],
+            ...Bench::presses('c3', 'SET', 7, 20.0),
+            ...Bench::presses('c1', 'SET', 7, 30.0),
+            ...Bench::presses('c2', 'SET', 7, 40.0),
+            ...array_map(static fn(string $line): array => [58.0, 'tap', 'h1', "toggle {$line}"], $switched),
+            [60.0, 'tap', 'h1', 'name Lamp 1=Window'],
+            [62.0, 'tap', 'h1', 'name Lamp 2=Door'],
+            [64.0, 'tap', 'h1', 'name Lamp 3=Table'],
+        ];
+        $score = static fn(array $hands): Score => Score::for(self::attempt($lesson, $hands));
+        $looked = $score($hands('Lamp 1', 'Lamp 2', 'Lamp 3'));
+        self::assertSame([true, 0, 0], [$looked->clean(), $looked->guesses, $looked->useless]);
+        $guessed = $score($hands('Lamp 2'));
+        self::assertSame([true, false, 2], [$guessed->passed(), $guessed->clean(), $guessed->guesses]);
+        $wild = $score([
+            ...$hands('Lamp 1', 'Lamp 2', 'Lamp 3'),
+            ...Bench::presses('c1', 'SET', 2, 70.0),
+            ...Bench::presses('c2', 'SET', 3, 80.0),
+        ]);
+        self::assertSame([true, false, 2], [$wild->passed(), $wild->clean(), $wild->useless]);
+    }
+
     public function test_counts_needless_resets_and_missed_windows(): void
     {
         $lesson = Lessons::get('first-join');

@@ -77,6 +77,8 @@ final class PrintedHands
             }),
             $this->reads('/^(.+ on \w+), then at once (.+)\.$/', $text, function (array $m) use ($began): void {
                 $this->sentence("{$m[1]}.", $began);
+                // From the keys of one device to the next.
+                $this->now += 1.0;
                 $this->sentence(ucfirst($m[2]) . '.', $began);
             }),
             $this->reads('/^Switch (\w+) off and on, and wait ([\d.]+) s\.$/', $text, function (array $m): void {
@@ -96,6 +98,7 @@ final class PrintedHands
                 $this->do(Act::ON, $m[1]);
             }),
             $this->reads('/^Switch (\w+) on\.$/', $text, fn(array $m) => $this->do(Act::ON, $m[1])),
+            $this->reads('/^Switch (\w+) off\.$/', $text, fn(array $m) => $this->do(Act::OFF, $m[1])),
             $this->reads(
                 '/^Supply off, lift (\w+)’s lead, supply on\.$/',
                 $text,
@@ -158,6 +161,8 @@ final class PrintedHands
                 $text,
                 fn(array $m) => $this->do(Event::MENDED, $m[1], 'new-address|yes'),
             ),
+            $this->inApps($text)
+                => true,
             $this->reads(
                 '/^Expect: (\w+) shows .+, within ([\d.]+) s\.$/',
                 $text,
@@ -174,6 +179,46 @@ final class PrintedHands
                 static fn(): null => null,
             ),
         };
+    }
+
+    /** Sentences about the apps of receivers, bridges, Bluetooth and cloud controllers. */
+    private function inApps(string $text): bool
+    {
+        $taps = [
+            '/^Let the phone join (\w+)’s own network, then open the app\.$/' => '1 enter',
+            '/^Choose the kind of light for (\w+) in the app, and its room \((\w+)\)\.$/' => '2 kind 1',
+            '/^Press the key that binds in the app while (\w+) learns \((\w+)\)\.$/' => '2 swipe 1',
+            '/^Open the app that the instructions of (\w+) name, in the generation they name\.$/' => '1 app',
+            '/^Start the connection in the app; .+ \((\w+)\)\.$/' => '1 connect',
+            '/^Choose the kind of controller for (\w+) in the app \((\w+)\): .+\.$/' => '2 style 1',
+            '/^Connect (\w+) in the app\.$/' => '1 connect',
+            '/^Choose the kind of light, then order and count where the app asks \((\w+)\)\.$/' => '1 type',
+            '/^Give (\w+) network and account in the app;/' => '1 give',
+            '/^Choose the kind of light; does the app show it live\? \((\w+)\)\.$/' => '1 live',
+        ];
+        foreach ($taps as $pattern => $tap) {
+            if (preg_match($pattern, $text, $m) === 1) {
+                [$device, $key] = explode(' ', $tap, 2);
+                $this->do(Act::TAP, $m[(int) $device], str_replace(' 1', ' ' . strtolower($m[1]), $key));
+
+                return true;
+            }
+        }
+
+        return $this->reads(
+            '/^Switch (\w+) off and on, then link zone (\d+) in the app at once \((\w+)\)\.$/',
+            $text,
+            function (array $m): void {
+                $this->do(Act::OFF, $m[1]);
+                $this->do(Act::ON, $m[1]);
+                $this->do(Act::TAP, $m[3], 'zone ' . strtolower($m[1]) . " {$m[2]}");
+            },
+        ) ||
+            $this->reads(
+                '/^End the search in the app\.$/',
+                $text,
+                fn() => $this->do(Act::TAP, Roster::PHONE, 'end mesh'),
+            );
     }
 
     /** Presses and holds in words: “Hold DIM until its lamp lights, then press DIM 6 times”. */

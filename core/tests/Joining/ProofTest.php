@@ -14,6 +14,8 @@ use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Roster;
+use EmberDusk\Joining\Task;
+use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Circuits;
@@ -24,6 +26,25 @@ use PHPUnit\Framework\TestCase;
 /** Nothing is called joined or working that was not seen to be. */
 final class ProofTest extends TestCase
 {
+    /** Covers weaken the radio: each control is tried with the light that is farthest from it. */
+    public function test_the_farthest_light_is_tried_with_covers_closed(): void
+    {
+        $leaflet = Bench::remote()->leaflet;
+        $panel = new Unit('p1', 'Panel', Unit::PANEL, 'remote', 'zigbee', $leaflet, 'table', [0.0, 0.0], zones: 4);
+        $roster = Bench::roster(
+            [Bench::zigbee('c1', 3.0), Bench::zigbee('c2', 9.0), Bench::zigbee('c3', -4.0), $panel],
+            [['p1', 'c1', 1], ['p1', 'c2', 2], ['p1', 'c3', 3]],
+        );
+        $of = static fn(string $what): array => array_values(
+            array_map(
+                static fn(Task $t): string => $t->other,
+                array_filter(Order::for($roster), static fn(Task $t): bool => $t->what === $what),
+            ),
+        );
+        self::assertSame(['c2'], $of(Task::CLOSED));
+        self::assertSame(['c1', 'c2', 'c3'], $of(Task::MAINS));
+    }
+
     private static function roster(string $job): Roster
     {
         return Joinable::for(JobFile::read(Demo::shipped($job)))->roster;

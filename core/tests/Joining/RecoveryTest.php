@@ -77,6 +77,32 @@ final class RecoveryTest extends TestCase
         }
     }
 
+    /** @return iterable<string, array{int}> */
+    public static function seeds(): iterable
+    {
+        foreach (range(1, 50) as $seed) {
+            yield "seed {$seed}" => [$seed];
+        }
+    }
+
+    /** Made-up jobs of all families: every way back works on the simulated devices, with the guide and with the printed steps alone. */
+    #[DataProvider('seeds')]
+    public function test_every_way_back_of_a_seeded_job_works_guided_and_printed(int $seed): void
+    {
+        $roster = SeededRoster::of($seed, school: new TimingMethod(proves: false));
+        foreach (Recovery::all($roster) as $recovery) {
+            if ($recovery->roster->wants === []) {
+                continue;
+            }
+            self::assertSame([], self::failing($recovery->rehearsed($seed)->tried), $recovery->title);
+            $hands = new PrintedHands($recovery, $seed);
+            foreach ($recovery->steps() as $step) {
+                $hands->follow($step);
+            }
+            self::assertSame([], self::failing($hands->tried()), "{$recovery->title}, printed");
+        }
+    }
+
     /** Each word that was missing once: a step that comes twice, the distance, the names, the seconds. */
     public function test_printed_steps_keep_repetitions_distances_names_and_seconds(): void
     {

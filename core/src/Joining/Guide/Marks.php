@@ -52,7 +52,7 @@ final class Marks
         return $this->alerts[$step->task] ?? ($this->alerts[''] ?? '');
     }
 
-    /** A step of the task went on: what was said before it is over. */
+    /** Takes the notes of a task away: a step of it went on. */
     public function heard(Task $task): void
     {
         unset($this->alerts[$task->id()], $this->alerts['']);

@@ -71,10 +71,19 @@ final readonly class Proofs
                 }
             ) {
                 $first[$want->control] ??= $want;
+                // Covers weaken the radio: the farthest light shows it.
+                $farther = $what === Task::CLOSED && $this->away($want) > $this->away($first[$want->control]) + 1e-9;
+                $first[$want->control] = $farther ? $want : $first[$want->control];
             }
         }
 
         return array_values($first);
+    }
+
+    /** Metres from a control to its light. */
+    private function away(ControlledLight $want): float
+    {
+        return $this->roster->metres($want->control, $want->light);
     }
 
     /** Whether it goes when the hub goes. */

@@ -80,6 +80,25 @@ final readonly class Attempt
         );
     }
 
+    /** How many lines of an app were named that had never been switched: a guess, right or wrong. */
+    public function guesses(): int
+    {
+        $switched = [];
+        $guessed = [];
+        foreach ($this->log as $event) {
+            $words = $event->kind === Act::TAP ? explode(' ', $event->text, 2) : [''];
+            $line = explode('=', $words[1] ?? '')[0];
+            if ($words[0] === 'toggle') {
+                $switched["{$event->device} {$line}"] = true;
+            }
+            if ($words[0] === 'name' && !isset($switched["{$event->device} {$line}"])) {
+                $guessed["{$event->device} {$line}"] = true;
+            }
+        }
+
+        return count($guessed);
+    }
+
     /**
      * Lights whose line of an app bears another name than their own; where the lesson asks for names, none is wrong as well.
      *

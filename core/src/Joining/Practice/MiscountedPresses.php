@@ -48,6 +48,18 @@ final readonly class MiscountedPresses
         return $slips;
     }
 
+    /** How many rows of presses are part of no gesture of the instructions. */
+    public static function useless(Attempt $attempt): int
+    {
+        $useless = 0;
+        foreach (self::rows($attempt) as $row) {
+            $leaflet = $attempt->lesson->roster->unit($row->device)->leaflet;
+            $useless += self::gesture($leaflet, $row->key, $row->times, least: 1) === null ? 1 : 0;
+        }
+
+        return $useless;
+    }
+
     /** @return list<PressRow> */
     private static function rows(Attempt $attempt): array
     {
@@ -76,15 +88,19 @@ final readonly class MiscountedPresses
         return $rows;
     }
 
-    /** The gesture that is so many presses of that key. */
-    private static function gesture(Behaviour $leaflet, string $key, int $times): ?string
+    /**
+     * The gesture that is so many presses of that key.
+     *
+     * @param  int  $least  presses of a gesture to be found
+     */
+    private static function gesture(Behaviour $leaflet, string $key, int $times, int $least = 2): ?string
     {
         foreach ($leaflet->gestures as $name => $gesture) {
             foreach ($gesture->parts as $part) {
                 if (
                     $part->kind === GesturePart::PRESS &&
                     $part->times === $times &&
-                    $times > 1 &&
+                    $times >= $least &&
                     strtolower($part->key) === strtolower($key)
                 ) {
                     return $name;

@@ -24,6 +24,8 @@ final readonly class Score
      * @param  int  $wanted  controls by lights
      * @param  int  $resets more than needed
      * @param  int  $missed missed windows, more than needed
+     * @param  int  $guesses  lines of an app named without being switched first
+     * @param  int  $useless  rows of presses that are no gesture of the instructions
      * @param  float  $seconds  that it took
      * @param  float  $guide  seconds that the guide's own hands take
      */
@@ -33,6 +35,8 @@ final readonly class Score
         public int $wanted,
         public int $resets,
         public int $missed,
+        public int $guesses,
+        public int $useless,
         public float $seconds,
         public float $guide,
     ) {}
@@ -49,6 +53,8 @@ final readonly class Score
             wanted: count($attempt->lesson->roster->wants),
             resets: self::beyond($site, $par, self::resets(...)),
             missed: self::beyond($site, $par, static fn(SimulatedDevice $d, float $by): int => self::ranOut($d, $by)),
+            guesses: $attempt->guesses(),
+            useless: MiscountedPresses::useless($attempt),
             seconds: $attempt->until,
             guide: $guided->seconds,
         );
@@ -81,10 +87,10 @@ final readonly class Score
         return $this->unmet === [] && $this->misnamed === [];
     }
 
-    /** Passed, with nothing reset or missed that need not have been. */
+    /** Passed, with nothing reset or missed that need not have been, nothing guessed, and no key pressed in vain. */
     public function clean(): bool
     {
-        return $this->passed() && $this->resets === 0 && $this->missed === 0;
+        return $this->passed() && $this->resets + $this->missed + $this->guesses + $this->useless === 0;
     }
 
     /** @return list<string> failures, as text */

@@ -90,7 +90,7 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
     });
     const lost = computed(() => !box.reached.value || !reached.value);
 
-    /** @param looked it only shows what is there: the reason of a refused press stays until the next press */
+    /** @param looked a look only: the reason of a refused press stays until the next press */
     function take(answer: A, looked = false): void {
         reached.value = box.reached.value = true;
         const before = live.value?.run === answer.run ? live.value : null;

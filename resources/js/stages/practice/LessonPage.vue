@@ -54,10 +54,16 @@ async function end(): Promise<void> {
 const skip = () => void say('POST', `${runs}/${answer.value.run}/skip`);
 const pace = () => void say('POST', `${runs}/${answer.value.run}/pace`, { speed: answer.value.speed === 0 ? 1 : 0 });
 const again = () => router.post(`/practice/${lesson.value.key}`);
+const onward = () => router.post(`/practice/${lesson.value.next}`);
 const look = (at: number) => void say('GET', `${runs}/${answer.value.run}/look?at=${at.toFixed(1)}`);
 useKeys(() => {
     if (over.value) {
-        return [{ key: 'b', what: 'Start again', act: again }];
+        return [
+            { key: 'b', what: 'Start again', act: again },
+            ...(answer.value.score?.passed && lesson.value.next
+                ? [{ key: 'g', what: 'Next lesson', act: onward }]
+                : []),
+        ];
     }
     return [
         ...(lesson.value.told && step.value ? stepKeys(step.value, reply, () => now.value) : []),
@@ -99,7 +105,17 @@ useKeys(() => {
         </div>
         <main v-if="picture" class="grid gap-x-8 gap-y-4 pt-1 lg:grid-cols-[minmax(300px,430px)_minmax(0,1fr)]">
             <div class="min-w-0">
-                <ScoreCard v-if="answer.score" ref="outcome" :score="answer.score" @turning="look" />
+                <div v-if="answer.score">
+                    <ScoreCard ref="outcome" :score="answer.score" @turning="look" />
+                    <button
+                        v-if="answer.score.passed && lesson.next"
+                        type="button"
+                        class="press mt-4 !min-h-[44px]"
+                        @click="onward()"
+                    >
+                        Next lesson: {{ lesson.nextTitle }} <kbd>G</kbd>
+                    </button>
+                </div>
                 <template v-else>
                     <p class="text-ink2">{{ lesson.teaches }}</p>
                     <p class="mt-2 border-l-4 border-ember pl-3"><b>Must work at the end:</b> {{ lesson.goal }}</p>

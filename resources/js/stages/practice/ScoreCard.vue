@@ -26,6 +26,10 @@ const count = (n: number) => (n === 0 ? 'none' : String(n));
             <dd class="fig text-right">{{ count(score.resets) }}</dd>
             <dt>Missed time windows</dt>
             <dd class="fig text-right">{{ count(score.missed) }}</dd>
+            <dt>Names given before a look</dt>
+            <dd class="fig text-right">{{ count(score.guesses) }}</dd>
+            <dt>Presses that are no gesture</dt>
+            <dd class="fig text-right">{{ count(score.useless) }}</dd>
             <dt>Time</dt>
             <dd class="fig text-right">
                 {{ since(score.seconds) }} <span class="text-ink2">the guide {{ since(score.guide) }}</span>
