@@ -31,6 +31,7 @@ final readonly class EventWords
             Task::READ => "Linking {$device} to {$other}",
             Task::MAINS => "{$device} " .
                 ($roster->has($task->device) ? $roster->unit($task->device)->source : Source::Mains)->cycled(),
+            Task::PHONES => "Testing {$other} by {$device} from each further phone",
             Task::CLOSED => "Testing {$other} by {$device} with covers closed",
             default => "Testing {$other} by {$device}" . self::zone($task->zone),
         };
@@ -172,6 +173,7 @@ final readonly class EventWords
 
         $tried = match ($e->step->what()) {
             Task::ACCEPT => "{$other} by {$device}",
+            Task::PHONES => "{$other} by {$device}, from each further phone",
             Task::CLOSED => "{$other} by {$device}, covers closed",
             Task::MAINS => "{$other} after power off and on",
             Task::OFFLINE => "{$other} by {$device}, without internet",

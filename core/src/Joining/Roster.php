@@ -23,11 +23,13 @@ final readonly class Roster
     /**
      * @param  array<string, Unit>  $units  by id
      * @param  list<ControlledLight>  $wants
+     * @param  int  $phones  of the client, with the one that joins
      */
     public function __construct(
         public array $units,
         public array $wants,
         public TimingMethod $school = new TimingMethod(),
+        public int $phones = 1,
     ) {}
 
     /** @throws InvalidInput */
@@ -152,7 +154,7 @@ final readonly class Roster
             return $this;
         }
 
-        return new self([...$this->units, $id => $unit->used()], $this->wants, $this->school);
+        return new self([...$this->units, $id => $unit->used()], $this->wants, $this->school, $this->phones);
     }
 
     /**
@@ -167,7 +169,7 @@ final readonly class Roster
             $units[$id] = $units[$id]->fixed();
         }
 
-        return new self($units, $this->wants, $this->school);
+        return new self($units, $this->wants, $this->school, $this->phones);
     }
 
     /** Whether a controller must be brought to a remote or panel before they can link: the panel is fixed, and too far off. */
@@ -181,6 +183,6 @@ final readonly class Roster
 
     public function in(TimingMethod $school): self
     {
-        return new self($this->units, $this->wants, $school);
+        return new self($this->units, $this->wants, $school, $this->phones);
     }
 }

@@ -9,6 +9,7 @@ use EmberDusk\Kit\Profiles\Behaviour;
 use EmberDusk\Plan\BoardSetting;
 use EmberDusk\Plan\BoardSettings;
 use EmberDusk\Plan\Fitting;
+use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
@@ -42,7 +43,7 @@ final class RosterOfPlan
         $roster = $known[$plan] ?? self::read($plan);
         $known[$plan] = $roster;
 
-        return new Roster($roster->units, $roster->wants, $school);
+        return new Roster($roster->units, $roster->wants, $school, $roster->phones);
     }
 
     private static function read(Plan $plan): Roster
@@ -54,7 +55,11 @@ final class RosterOfPlan
         $reader->items();
         $reader->add(new Unit(Roster::PHONE, 'Phone', Unit::PHONE, '', ''));
 
-        return new Roster($reader->units, (new PlannedControls($plan, $reader->units))->all());
+        return new Roster(
+            $reader->units,
+            (new PlannedControls($plan, $reader->units))->all(),
+            phones: max(1, $reader->phones()),
+        );
     }
 
     private function add(Unit $unit): void
@@ -243,6 +248,19 @@ final class RosterOfPlan
                 );
             }
         }
+    }
+
+    /** Phones of the client that the job lists. */
+    private function phones(): int
+    {
+        return array_sum(
+            array_map(
+                fn(Item $i): int => ($this->plan->kit[$i->kit] ?? null)?->beside()?->role === Unit::PHONE
+                    ? $i->count
+                    : 0,
+                $this->plan->items,
+            ),
+        );
     }
 
     private function zigbeeHub(): ?Unit

@@ -20,6 +20,9 @@ final readonly class Task
 
     public const ACCEPT = 'accept';
 
+    /** Tried from each further phone of the client. */
+    public const PHONES = 'phones';
+
     /** Tried once more: with covers closed, after mains off and on, without the internet, without the hub. */
     public const CLOSED = 'closed';
 
@@ -29,7 +32,7 @@ final readonly class Task
 
     public const HUBLESS = 'hubless';
 
-    private const PROOFS = [self::CLOSED, self::MAINS, self::OFFLINE, self::HUBLESS];
+    private const PROOFS = [self::PHONES, self::CLOSED, self::MAINS, self::OFFLINE, self::HUBLESS];
 
     /**
      * @param  string  $family  key of the family that knows its steps

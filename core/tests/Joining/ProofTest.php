@@ -13,6 +13,7 @@ use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Observation;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\Recovery;
+use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
@@ -26,6 +27,28 @@ use PHPUnit\Framework\TestCase;
 /** Nothing is called joined or working that was not seen to be. */
 final class ProofTest extends TestCase
 {
+    /** A hub’s app works on every phone; what lives in one phone is not tried on another. */
+    public function test_each_further_phone_is_set_up_and_tried_where_any_phone_works(): void
+    {
+        $near = new Unit('c5', 'Run c5', Unit::LIGHT, 'bluetooth', 'bluetooth', Bench::leaflet(), 'table', [1.0, 0.0]);
+        $one = Bench::roster([Bench::zigbee(), Bench::hub(), $near], [['h1', 'c1'], ['phone', 'c5']]);
+        foreach ([1 => [], 2 => ['phones h1 c1'], 3 => ['phones h1 c1']] as $phones => $tried) {
+            $roster = new Roster($one->units, $one->wants, phones: $phones);
+            $tasks = array_filter(Order::for($roster), static fn(Task $t): bool => $t->what === Task::PHONES);
+            self::assertSame($tried, array_values(array_map(static fn(Task $t): string => $t->id(), $tasks)));
+        }
+        $done = Rehearsal::run(new Roster($one->units, $one->wants, phones: 3), 1);
+        $steps = array_values(
+            array_filter(
+                array_map(static fn(array $t): JoinStep => $t[1], $done->trail),
+                static fn(JoinStep $s): bool => str_starts_with($s->task, 'phones '),
+            ),
+        );
+        self::assertSame(['app', 'phones'], array_map(static fn(JoinStep $s): string => $s->kind, $steps));
+        self::assertStringStartsWith('On each of the 2 further phones: install', $steps[0]->title);
+        self::assertTrue($done->works());
+    }
+
     /** Covers weaken the radio: each control is tried with the light that is farthest from it. */
     public function test_the_farthest_light_is_tried_with_covers_closed(): void
     {

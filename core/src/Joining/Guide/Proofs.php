@@ -24,7 +24,7 @@ use EmberDusk\Plan\Source;
 final readonly class Proofs
 {
     /** Kinds of the steps that come before the trials: what they take away is given back after them. */
-    public const BEGIN = ['close', 'mains', 'offline', 'hubless'];
+    public const BEGIN = ['app', 'close', 'mains', 'offline', 'hubless'];
 
     /** Seconds that mains stay off. Common practice, no source. */
     private const OFF = 10.0;
@@ -44,7 +44,7 @@ final readonly class Proofs
             return [];
         }
         $tasks = [];
-        foreach ([Task::CLOSED, Task::MAINS, Task::OFFLINE, Task::HUBLESS] as $what) {
+        foreach ([Task::PHONES, Task::CLOSED, Task::MAINS, Task::OFFLINE, Task::HUBLESS] as $what) {
             foreach ($this->for($what) as $want) {
                 $tasks[] = new Task('', $what, $want->control, $want->light, $want->zone);
             }
@@ -64,6 +64,7 @@ final readonly class Proofs
                 $first[$want->light] ??= new ControlledLight($want->light, $want->light);
             } elseif (
                 match ($what) {
+                    Task::PHONES => $this->roster->phones > 1 && self::byAnyPhone($control, $light),
                     Task::OFFLINE => Families::say($control, FamilyFact::Internet) ||
                         Families::say($light, FamilyFact::Internet),
                     Task::HUBLESS => $this->roster->inRole(Unit::HUB) !== [] && !self::isHub($control),
@@ -78,6 +79,14 @@ final readonly class Proofs
         }
 
         return array_values($first);
+    }
+
+    /** Whether an app controls the light, on any phone: not only on the one that joined it. */
+    private static function byAnyPhone(Unit $control, Unit $light): bool
+    {
+        return in_array($control->role, [Unit::HUB, Unit::BRIDGE, Unit::PHONE], true) &&
+            !Families::say($control, FamilyFact::OnePhone) &&
+            !Families::say($light, FamilyFact::OnePhone);
     }
 
     /** Metres from a control to its light. */
@@ -119,6 +128,18 @@ final readonly class Proofs
         $lights = array_keys(array_filter($this->roster->units, StepBuilder::switched(...)));
 
         return match ($task->what) {
+            Task::PHONES => self::hand(
+                $task,
+                'app',
+                sprintf(
+                    'On %s: install each app, and sign in with the client’s account',
+                    $this->roster->phones > 2
+                        ? 'each of the ' . ($this->roster->phones - 1) . ' further phones'
+                        : 'the second phone',
+                ),
+                'The client signs in: no password is written down here. Close the app on the first phone meanwhile.',
+                [],
+            ),
             Task::CLOSED => self::hand(
                 $task,
                 'close',
@@ -248,22 +269,27 @@ final readonly class Proofs
         $control = $this->roster->unit($task->device);
         $by = $control->called() . EventWords::zone($task->zone);
         $closed = $task->what === Task::CLOSED;
-
-        if ($closed) {
-            $title = "Control {$light->called()} by {$by} once more";
-            $at = $light->id;
-        } else {
-            $title = "Control {$light->called()} by {$by}: does it still?";
-            $at = '';
-        }
+        $must = $closed || $task->what === Task::PHONES;
+        $at = $must ? $light->id : '';
+        $title =
+            "Control {$light->called()} by {$by}" .
+            match ($task->what) {
+                Task::CLOSED => ' once more',
+                Task::PHONES => ' from each further phone',
+                default => ': does it still?',
+            };
 
         return new JoinStep(
             task: $task->id(),
-            kind: $closed ? 'closed' : JoinStep::STILL,
+            kind: $must ? $task->what : JoinStep::STILL,
             look: Look::Try,
             device: $light->id,
             title: $title,
-            why: $closed ? 'Everything is closed now.' : 'Either answer is fine: it is recorded.',
+            why: match ($task->what) {
+                Task::CLOSED => 'Everything is closed now.',
+                Task::PHONES => 'The client’s household controls it with these phones.',
+                default => 'Either answer is fine: it is recorded.',
+            },
             at: $at,
             where: 'at ' . $light->called(),
             acts: array_map(
@@ -271,7 +297,7 @@ final readonly class Proofs
                 GuideSteps::LEVELS,
             ),
             watches: $light->id,
-            expects: $closed ? 'it works as before' : '',
+            expects: $must ? 'it works as before' : '',
         );
     }
 }
