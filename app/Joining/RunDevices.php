@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace App\Joining;
 
+use EmberDusk\Control\Presets;
 use EmberDusk\Joining\Flaw;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\Recovery;
@@ -34,7 +35,7 @@ final readonly class RunDevices
         }
         $roster = $joinable->roster->fixing($fixed);
         if ($recovery === '') {
-            return new self($roster);
+            return new self($roster->storing(Presets::for($plan)->stored($plan)));
         }
         $event = Recovery::get($roster, $recovery);
         $again = new TimingMethod($school->timing, $school->trustsNew, proves: false);

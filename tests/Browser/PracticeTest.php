@@ -30,7 +30,7 @@ final class PracticeTest extends BrowserTestCase
     public function test_a_lesson_is_worked_with_ones_own_hands_and_scored(): void
     {
         $this->open('/practice');
-        $this->see('0 of 29 passed');
+        $this->see('0 of 30 passed');
         $this->assertAccessible('practice');
         $this->click(fn() => $this->button('Begin'));
         $this->see('Switch C1 on');
@@ -64,7 +64,7 @@ final class PracticeTest extends BrowserTestCase
         $this->find('input[type=range]');
         $this->click(fn() => $this->button('Replay'));
         $this->open('/practice');
-        $this->see('1 of 29 passed');
+        $this->see('1 of 30 passed');
     }
 
     private function named(string $text): RemoteWebElement

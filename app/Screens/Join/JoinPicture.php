@@ -151,9 +151,10 @@ final readonly class JoinPicture implements View
             tries: $s->look === Look::Try
                 ? array_map(
                     static fn(Act $a): JoinTry => new JoinTry(
+                        kind: $a->kind,
                         device: $a->device,
                         text: $a->text,
-                        label: self::level($a->text),
+                        label: $a->kind === Act::TRY ? self::level($s, $a->text) : ucfirst($a->text),
                     ),
                     $s->acts,
                 )
@@ -177,7 +178,7 @@ final readonly class JoinPicture implements View
             caution: $s->caution,
             stops: $stops === null
                 ? null
-                : new JoinTry(device: $stops->device, text: $stops->text, label: 'Search stopped'),
+                : new JoinTry(kind: $stops->kind, device: $stops->device, text: $stops->text, label: 'Search stopped'),
         );
     }
 
@@ -186,15 +187,24 @@ final readonly class JoinPicture implements View
         return $s->expect === null ? null : new SignalView(words: $s->expect->words(), times: $s->expect->times);
     }
 
-    private static function level(string $text): string
+    /** Words on a key that tries a level; with the light where the step has several. */
+    private static function level(JoinStep $s, string $text): string
     {
-        $level = (float) (explode(' ', $text)[2] ?? 0);
+        [$light, , $set] = [...explode(' ', $text), '', '0'];
+        $level = (float) $set;
+        $lights = array_unique(
+            array_map(
+                static fn(Act $a): string => explode(' ', $a->text)[0],
+                array_filter($s->acts, static fn(Act $a): bool => $a->kind === Act::TRY),
+            ),
+        );
 
-        return match (true) {
-            $level >= 1.0 => 'On',
-            $level <= 0.0 => 'Off',
-            default => sprintf('%d %%', (int) round(100 * $level)),
-        };
+        return (count($lights) > 1 ? strtoupper($light) . ': ' : '') .
+            match (true) {
+                $level >= 1.0 => 'On',
+                $level <= 0.0 => 'Off',
+                default => sprintf('%d %%', (int) round(100 * $level)),
+            };
     }
 
     private static function letters(Roster $roster): int

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Screens\Join;
 
 use App\Screens\View;
+use EmberDusk\Control\Presets;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 use EmberDusk\Joining\Joinable;
@@ -63,7 +64,7 @@ final readonly class JoinStart implements View
                 ),
                 Prerequisites::for($joinable->roster, $plan),
             );
-            $run = Rehearsal::run($joinable->roster, 1);
+            $run = Rehearsal::run($joinable->roster->storing(Presets::for($plan)->stored($plan)), 1);
             $steps = count($run->trail);
             $minutes = round($run->seconds / 60, 1);
         }

@@ -12,5 +12,10 @@ final readonly class JoinTry implements View
 {
     use WrittenRecord;
 
-    public function __construct(public string $device, public string $text, public string $label) {}
+    public function __construct(
+        public string $kind,
+        public string $device,
+        public string $text,
+        public string $label,
+    ) {}
 }

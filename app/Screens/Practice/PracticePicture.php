@@ -33,6 +33,10 @@ final readonly class PracticePicture
         'soon' => 'it takes a zone within %g s of power-on',
         'countdown' => 'its countdown is %g s',
         'search' => 'its search lasts %g s',
+        'linkFrom' => 'it opens to links %g s after power-up',
+        'linkUntil' => 'and until %g s after power-up',
+        'entries' => 'it has %g lines in an app',
+        'late' => 'its lights answer up to %g s late',
     ];
 
     public static function lesson(Lesson $lesson): LessonView
@@ -146,6 +150,9 @@ final readonly class PracticePicture
                 if ($figure !== null) {
                     $figures[] = sprintf($words, $figure);
                 }
+            }
+            if ($leaflet->lacks !== []) {
+                $figures[] = 'its app does not set: ' . implode(', ', $leaflet->lacks);
             }
             $leaflets[] = new Leaflet(
                 device: $unit->id,

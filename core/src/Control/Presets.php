@@ -7,6 +7,7 @@ namespace EmberDusk\Control;
 use EmberDusk\Joining\Ability;
 use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\RosterOfPlan;
+use EmberDusk\Joining\StoredPreset;
 use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
@@ -73,6 +74,28 @@ final readonly class Presets
         $left = array_values(array_map(strval(...), array_diff(array_keys($can), array_keys($at))));
 
         return new self($kept, $room === [] ? [] : $left, $room, $roster);
+    }
+
+    /** @return list<StoredPreset> scenes to store on site: in remotes, panels and apps with a stated number of presets */
+    public function stored(Plan $plan): array
+    {
+        $stored = [];
+        foreach ($this->kept as $control => $scenes) {
+            $unit = $this->roster->unit($control);
+            if ($unit->lights() || $this->room[$control] === self::LIMITLESS) {
+                continue;
+            }
+            foreach ($scenes as $n => $id) {
+                $levels = [];
+                foreach ($plan->scenes[$id]->levels as $light => $duties) {
+                    $levels[self::unit($plan, $this->roster, (string) $light)->id ?? ''] =
+                        array_sum($duties) / max(1, count($duties));
+                }
+                $stored[] = new StoredPreset($control, $n + 1, $plan->scenes[$id]->name, $levels);
+            }
+        }
+
+        return $stored;
     }
 
     private static function worksAll(Plan $plan, Roster $roster, string $control, Scene $scene): bool

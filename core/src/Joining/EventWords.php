@@ -31,6 +31,7 @@ final readonly class EventWords
             Task::READ => "Linking {$device} to {$other}",
             Task::MAINS => "{$device} " .
                 ($roster->has($task->device) ? $roster->unit($task->device)->source : Source::Mains)->cycled(),
+            Task::STORE => "Storing preset {$task->zone} of {$device}",
             Task::PHONES => "Testing {$other} by {$device} from each further phone",
             Task::CLOSED => "Testing {$other} by {$device} with covers closed",
             default => "Testing {$other} by {$device}" . self::zone($task->zone),
@@ -173,6 +174,7 @@ final readonly class EventWords
 
         $tried = match ($e->step->what()) {
             Task::ACCEPT => "{$other} by {$device}",
+            Task::STORE => str_replace('PRESET', 'Preset ', $other) . " of {$device}",
             Task::PHONES => "{$other} by {$device}, from each further phone",
             Task::CLOSED => "{$other} by {$device}, covers closed",
             Task::MAINS => "{$other} after power off and on",

@@ -17,6 +17,9 @@ final readonly class JoinStep
 
     public const STILL = 'still';
 
+    /** Kind of the trial of a preset. */
+    public const RECALL = 'recall';
+
     /**
      * @param  string  $task  id of the task that it belongs to
      * @param  string  $kind  which step of the task
@@ -152,7 +155,7 @@ final readonly class JoinStep
             Look::Lights => [Observation::Expected, Observation::Elsewhere, Observation::Nothing],
             Look::Try => match ($this->kind) {
                 self::RETURNS => [Observation::Expected, Observation::Dim, Observation::Nothing],
-                self::STILL => [Observation::Expected, Observation::Nothing],
+                self::STILL, self::RECALL => [Observation::Expected, Observation::Nothing],
                 default => [
                     Observation::Expected,
                     Observation::Wrong,
@@ -183,6 +186,7 @@ final readonly class JoinStep
             Look::Try => match ($this->kind) {
                 self::RETURNS => 'It is lit again',
                 self::STILL => 'It still works',
+                self::RECALL => 'Yes, that scene',
                 default => 'All of it works',
             },
             default => 'Yes',

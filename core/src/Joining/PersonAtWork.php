@@ -168,6 +168,9 @@ final readonly class PersonAtWork
         if ($step->kind === JoinStep::RETURNS) {
             return [$now + 2.0, $this->site->isLit($step->watches) ? Observation::Expected : Observation::Nothing];
         }
+        if ($step->kind === JoinStep::RECALL) {
+            return [$this->work($step, $now) + 2.0, $this->recalled($step)];
+        }
         [, $control, $light] = explode(' ', $step->task);
         foreach ($this->run->roster->wantsOf($control) as $want) {
             if ($want->light === $light) {
@@ -176,6 +179,21 @@ final readonly class PersonAtWork
         }
 
         return [$now, Observation::Nothing];
+    }
+
+    /** Whether the lights are as in the scene that was stored. */
+    private function recalled(JoinStep $step): Observation
+    {
+        foreach ($this->run->roster->presets as $preset) {
+            foreach ($preset->task()->id() === $step->task ? $preset->levels : [] as $light => $level) {
+                $device = $this->site->device($light);
+                if ($device instanceof SimulatedLight && abs($device->level() - $level) > 0.01) {
+                    return Observation::Nothing;
+                }
+            }
+        }
+
+        return Observation::Expected;
     }
 
     /** @return array{float, Observation|null} null where it was answered too early and taken */

@@ -24,12 +24,14 @@ final readonly class Roster
      * @param  array<string, Unit>  $units  by id
      * @param  list<ControlledLight>  $wants
      * @param  int  $phones  of the client, with the one that joins
+     * @param  list<StoredPreset>  $presets  scenes to store in remotes, panels and apps with a limit
      */
     public function __construct(
         public array $units,
         public array $wants,
         public TimingMethod $school = new TimingMethod(),
         public int $phones = 1,
+        public array $presets = [],
     ) {}
 
     /** @throws InvalidInput */
@@ -154,7 +156,13 @@ final readonly class Roster
             return $this;
         }
 
-        return new self([...$this->units, $id => $unit->used()], $this->wants, $this->school, $this->phones);
+        return new self(
+            [...$this->units, $id => $unit->used()],
+            $this->wants,
+            $this->school,
+            $this->phones,
+            $this->presets,
+        );
     }
 
     /**
@@ -169,7 +177,17 @@ final readonly class Roster
             $units[$id] = $units[$id]->fixed();
         }
 
-        return new self($units, $this->wants, $this->school, $this->phones);
+        return new self($units, $this->wants, $this->school, $this->phones, $this->presets);
+    }
+
+    /**
+     * The same with scenes that are stored as presets.
+     *
+     * @param  list<StoredPreset>  $presets
+     */
+    public function storing(array $presets): self
+    {
+        return new self($this->units, $this->wants, $this->school, $this->phones, $presets);
     }
 
     /** Whether a controller must be brought to a remote or panel before they can link: the panel is fixed, and too far off. */
@@ -183,6 +201,6 @@ final readonly class Roster
 
     public function in(TimingMethod $school): self
     {
-        return new self($this->units, $this->wants, $school, $this->phones);
+        return new self($this->units, $this->wants, $school, $this->phones, $this->presets);
     }
 }

@@ -20,6 +20,9 @@ final readonly class Task
 
     public const ACCEPT = 'accept';
 
+    /** A scene stored as a preset, and recalled once. */
+    public const STORE = 'store';
+
     /** Tried from each further phone of the client. */
     public const PHONES = 'phones';
 
@@ -32,7 +35,7 @@ final readonly class Task
 
     public const HUBLESS = 'hubless';
 
-    private const PROOFS = [self::PHONES, self::CLOSED, self::MAINS, self::OFFLINE, self::HUBLESS];
+    private const PROOFS = [self::STORE, self::PHONES, self::CLOSED, self::MAINS, self::OFFLINE, self::HUBLESS];
 
     /**
      * @param  string  $family  key of the family that knows its steps
@@ -103,6 +106,12 @@ final readonly class Task
     public function proves(): bool
     {
         return in_array($this->what, self::PROOFS, true);
+    }
+
+    /** Whether its hands are those of all trials of its kind, such as closing every cover. */
+    public function sharesHands(): bool
+    {
+        return $this->proves() && $this->what !== self::STORE;
     }
 
     /** Whether it only tests earlier tasks. */

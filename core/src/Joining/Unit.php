@@ -128,6 +128,12 @@ final readonly class Unit
         return $this->withChanged(source: $source);
     }
 
+    /** With other instructions. */
+    public function with(Behaviour $leaflet): self
+    {
+        return $this->withChanged(leaflet: $leaflet);
+    }
+
     /** A panel that is on its wall already. */
     public function fixed(): self
     {

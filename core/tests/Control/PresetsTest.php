@@ -143,4 +143,18 @@ final class PresetsTest extends TestCase
 
         return $best;
     }
+
+    /** Numbers in the order of the presets, levels of the lights by the mean of their channels. */
+    public function test_scenes_to_store_on_site_have_a_number_and_levels(): void
+    {
+        $plan = self::plan(['r1' => 2], ['r1' => self::LIGHTS], [['c1', 'c2'], ['c3']]);
+        $reading = new Scene('e1', 'Reading', levels: ['c3' => [0.2, 0.6]]);
+        $plan = $plan->with(scenes: [...$plan->scenes, 'e1' => $reading]);
+        $stored = Presets::for($plan)->stored($plan);
+        self::assertSame(
+            [['r1', 1, 'Scene 0'], ['r1', 2, 'Reading']],
+            array_map(static fn($s): array => [$s->control, $s->number, $s->scene], $stored),
+        );
+        self::assertSame([['c1' => 1.0, 'c2' => 1.0], ['c3' => 0.4]], array_column($stored, 'levels'));
+    }
 }

@@ -395,6 +395,12 @@ final class LessonHands
             'took no link at that moment',
             [4.0, 10.0],
         ];
+        $into = static fn(string $hub): array => [
+            self::ON,
+            [20.0, 'tap', $hub, 'search'],
+            ...Bench::presses('c1', 'SET', 7, 23.0),
+        ];
+        yield 'no-white' => ['no-white', $into('h2'), $into('h1'), 'connected C1, easel to H2', [20.0, 40.0]];
         // The window that power-up would open is over when the search begins.
         $moved = [self::ON, [20.0, 'tap', 'h1', 'search'], ...Bench::presses('c1', 'SET', 7, 23.0)];
         $cleared = [[38.0, 'hold', 'r1', 'DAY 2'], ...Bench::presses('r1', 'DAY', 4, 41.0)];

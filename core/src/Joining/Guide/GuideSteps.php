@@ -92,6 +92,12 @@ final class GuideSteps
      */
     public function for(Task $task, array $dropped = []): array
     {
+        foreach ($task->what === Task::STORE ? $this->roster->presets : [] as $preset) {
+            if ($preset->task()->id() === $task->id()) {
+                return (new PresetSteps($preset, $this->roster))->all();
+            }
+        }
+
         if ($task->proves()) {
             return Proofs::steps($task, $this->roster);
         }

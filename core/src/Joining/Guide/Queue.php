@@ -79,7 +79,7 @@ final class Queue
      */
     public function drop(callable $which): void
     {
-        $shared = fn(JoinStep $s): bool => $s->look === Look::Hand && $this->task($s)->proves();
+        $shared = fn(JoinStep $s): bool => $s->look === Look::Hand && $this->task($s)->sharesHands();
         $this->steps = array_values(
             array_filter($this->steps, static fn(JoinStep $s): bool => $shared($s) || !$which($s)),
         );

@@ -57,6 +57,10 @@ final readonly class Order
             $tasks[] = new Task('', Task::ACCEPT, $want->control, $want->light, $want->zone);
         }
 
+        foreach ($this->roster->school->proves ? $this->roster->presets : [] as $preset) {
+            $tasks[] = $preset->task();
+        }
+
         return [...$tasks, ...Proofs::tasks($this->roster)];
     }
 

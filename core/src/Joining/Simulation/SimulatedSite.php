@@ -29,6 +29,9 @@ final class SimulatedSite
 
     private float $now = 0.0;
 
+    /** @var array<string, array<string, float>> levels by light, by control and number */
+    private array $presets = [];
+
     /** Changes that may come about by themselves between two things that hands do. */
     private const MOST_CHANGES = 5_000;
 
@@ -141,11 +144,32 @@ final class SimulatedSite
             Act::PRESS => $device->press($event->text, $event->at),
             Act::HOLD => $device->hold($words[0], (float) ($words[1] ?? 0), $event->at),
             Act::TAP => $device->tap($words[0], $words[1] ?? '', $event->at),
-            Act::NEAR, Act::SET => $device->put($event->kind, $event->text, $event->at),
+            Act::SET => $this->preset($device, $words[0], $words[1] ?? '') ||
+                $device->put($event->kind, $event->text, $event->at),
+            Act::NEAR => $device->put($event->kind, $event->text, $event->at),
             Act::TRY => $this->work($device, $event->text),
             Event::MENDED => $event->wasSo === true && $this->mend($event->text, $device),
             default => null,
         };
+    }
+
+    /** Stores the lights of a control as they are, or recalls them; false for anything else that is set. */
+    private function preset(SimulatedDevice $control, string $key, string $number): bool
+    {
+        $of = "{$control->unit->id} {$number}";
+        foreach ($this->roster->wantsOf($control->unit->id) as $want) {
+            $light = $this->devices[$want->light] ?? null;
+            if (!($light instanceof SimulatedLight) || !$control->reaches($light, $want->light, $want->zone)) {
+                continue;
+            }
+            if ($key === 'store') {
+                $this->presets[$of][$want->light] = $light->level();
+            } elseif ($key === 'recall' && isset($this->presets[$of][$want->light])) {
+                $light->obey(new LightCommand($this->presets[$of][$want->light]));
+            }
+        }
+
+        return in_array($key, ['store', 'recall'], true);
     }
 
     private function work(SimulatedDevice $control, string $text): void

@@ -42,6 +42,8 @@ final readonly class Behaviour
      * @param  list<string>  $lacks  what its app cannot do: colour, white, fade, scene, show, schedule, presence
      * @param  string  $network signal once the phone is on its own network; empty if not stated
      * @param  string  $bind key to press in its app while a receiver learns; empty if not stated
+     * @param  string  $store  how it stores a preset; empty if not stated
+     * @param  string  $recall  how it recalls a preset; empty if not stated
      */
     public function __construct(
         public array $gestures = [],
@@ -51,6 +53,8 @@ final readonly class Behaviour
         public array $lacks = [],
         public string $network = '',
         public string $bind = '',
+        public string $store = '',
+        public string $recall = '',
     ) {}
 
     /** @throws Refusal where two gestures are one to the device, a window ends before it begins, or a value is out of bounds */
@@ -93,6 +97,8 @@ final readonly class Behaviour
             lacks: $f->stringsOr('lacks', []),
             network: $f->stringOrNull('network', 80) ?? '',
             bind: $f->stringOrNull('bind', 80) ?? '',
+            store: $f->stringOrNull('store', 80) ?? '',
+            recall: $f->stringOrNull('recall', 80) ?? '',
         );
         $behaviour->check($f);
 
@@ -126,6 +132,12 @@ final readonly class Behaviour
                 }
             }
         }
+    }
+
+    /** The same with the gestures of its presets, in words. */
+    public function storing(string $store, string $recall): self
+    {
+        return $this->withChanged(store: $store, recall: $recall);
     }
 
     /**

@@ -93,7 +93,7 @@ function send(text: string, room?: string): void {
             v-if="step.stops"
             type="button"
             class="act"
-            @click="emit('act', { kind: 'tap', device: step.stops.device, text: step.stops.text })"
+            @click="emit('act', { kind: step.stops.kind, device: step.stops.device, text: step.stops.text })"
         >
             {{ step.stops.label }}
         </button>
@@ -149,7 +149,7 @@ function send(text: string, room?: string): void {
                     :key="attempt.text"
                     type="button"
                     class="quiet big"
-                    @click="emit('act', { kind: 'try', device: attempt.device, text: attempt.text })"
+                    @click="emit('act', { kind: attempt.kind, device: attempt.device, text: attempt.text })"
                 >
                     {{ attempt.label }}
                 </button>
