@@ -174,7 +174,11 @@ final readonly class PersonAtWork
         [, $control, $light] = explode(' ', $step->task);
         foreach ($this->run->roster->wantsOf($control) as $want) {
             if ($want->light === $light) {
-                return [$now + 6.0, Acceptance::for($this->site, $want)];
+                $seen = Acceptance::for($this->site, $want);
+                // Wrong colours still respond: only that is recorded then.
+                $responds = $step->kind === JoinStep::STILL && $seen !== Observation::Nothing;
+
+                return [$now + 6.0, $responds ? Observation::Expected : $seen];
             }
         }
 

@@ -34,6 +34,7 @@ final readonly class Prerequisites
                 $this->phone(),
                 $this->accounts(),
                 $this->network(),
+                $this->hubs(),
                 self::listed($plan),
                 $this->panel(),
             ]),
@@ -145,6 +146,22 @@ final readonly class Prerequisites
             'network',
             'The network’s name, in the 2.4 GHz band, for ' . self::labels($on),
             'The client types its password. Do not use the guest network: it isolates devices.',
+        );
+    }
+
+    /** A hub of its own network is there before anything joins it, on a cable or by radio. */
+    private function hubs(): ?Prerequisite
+    {
+        $hubs = array_filter($this->roster->inRole(Unit::HUB), static fn(Unit $u): bool => $u->way === 'zigbee');
+
+        if ($hubs === []) {
+            return null;
+        }
+
+        return new Prerequisite(
+            'hub',
+            self::labels($hubs) . ' set up, and its app signed in',
+            'By a cable to the router, or in the site’s network through its app. Its own network is there before anything joins it.',
         );
     }
 

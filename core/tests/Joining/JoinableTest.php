@@ -196,7 +196,7 @@ final class JoinableTest extends TestCase
             static fn($n): string => $n->key,
             Prerequisites::for(Joinable::for($p)->roster, $p),
         );
-        self::assertSame(['power', 'lead', 'phone', 'account', 'network', 'listed', 'panel'], $keys($plan));
+        self::assertSame(['power', 'lead', 'phone', 'account', 'network', 'hub', 'listed', 'panel'], $keys($plan));
         $high = $plan->controllers['c1']->standing(new Standing('lecture', '', 0, 0.5, 2.6));
         self::assertContains('ladder', $keys($plan->with(controllers: ['c1' => $high] + $plan->controllers)));
         $pin = self::with($plan, ['i9' => ['bridge-zones', 'place6', 1]]);

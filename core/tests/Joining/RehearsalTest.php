@@ -270,6 +270,14 @@ final class RehearsalTest extends TestCase
         ];
     }
 
+    /** A fault that is never looked for is still there in the last trials: a light in wrong colours still responds. */
+    public function test_a_run_ends_where_a_fault_is_never_looked_for(): void
+    {
+        $done = Rehearsal::run(SeededRoster::of(2), 2, [new Flaw('wrong-setting', 'c1')], chooser: new Nothing());
+        self::assertFalse($done->works());
+        self::assertNotSame([], $done->aside);
+    }
+
     /** Without the rule the job fails; without the trap as well it works again: the rule is there for that trap. */
     #[DataProvider('rules')]
     public function test_each_rule_is_there_for_its_trap(OrderRule $rule, Trap $trap, Roster $roster): void
