@@ -50,7 +50,7 @@ final readonly class RunSteps
             units: $units['dry'],
             people: 2,
             tools: ['tape measure'],
-            after: [],
+            after: $before,
         );
         $settings = BenchSettings::ofRun($this->plan, $run);
         $set = [];
@@ -63,7 +63,7 @@ final readonly class RunSteps
                 units: $units['settings'] ?? 0.0,
                 people: 1,
                 tools: ['bench supply', 'phone'],
-                after: [$dry],
+                after: [],
                 caution: 'The strip’s own volts, through a small fuse.',
             );
         }

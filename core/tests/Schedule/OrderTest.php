@@ -38,7 +38,7 @@ final class OrderTest extends TestCase
     ];
 
     private const OF_PLACE = [
-        'isolate' => ['out', 'trim', 'trace', 'supply', 'cables', 'loose', 'joints', 'fixtures', 'tidy'],
+        'isolate' => ['dry', 'out', 'trim', 'trace', 'supply', 'cables', 'loose', 'joints', 'fixtures', 'tidy'],
         'out' => ['supply', 'cables', 'fixtures', 'tidy'],
         'second' => ['join', 'tidy'],
         'supply' => ['tidy'],
