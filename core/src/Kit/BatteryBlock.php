@@ -42,6 +42,7 @@ final readonly class BatteryBlock implements Powers
         public bool $protected,
         public float $usable,
         public float $selfDischarge,
+        public BatteryTerminal $terminal,
     ) {}
 
     public static function read(Fields $f): self
@@ -74,6 +75,7 @@ final readonly class BatteryBlock implements Powers
             protected: $f->has('protected') && $f->flag('protected'),
             usable: $f->numberOr('usable', $lead ? self::LEAD_USABLE : self::LITHIUM_USABLE, 0.1, 1),
             selfDischarge: $f->numberOr('selfDischarge', self::MONTHLY, 0, 0.5),
+            terminal: BatteryTerminal::tryFrom($f->stringOrNull('terminal') ?? '') ?? BatteryTerminal::Posts,
         );
     }
 

@@ -25,10 +25,10 @@ final readonly class FirstForPurpose
         return $this->first('consumable', static fn(Fields $f): bool => $f->has('use') && $f->string('use') === $use);
     }
 
-    /** Default joint of two cores. */
-    public function joint(): ?KitSnapshot
+    /** The first connector of a kind of joint; by default a soldered joint of two cores. */
+    public function joint(string $kind = 'solder'): ?KitSnapshot
     {
-        return $this->first('connector', static fn(Fields $f): bool => $f->string('joint') === 'solder');
+        return $this->first('connector', static fn(Fields $f): bool => $f->string('joint') === $kind);
     }
 
     /** Cable for mains: three cores of 1.5 mm² or AWG 14, the first on the shelf; local rules decide. */

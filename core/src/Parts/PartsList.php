@@ -182,8 +182,8 @@ final readonly class PartsList
         return null;
     }
 
-    /** Ring terminals of a cable at a battery, one for each post. */
-    private const POSTS = 2.0;
+    /** Terminals of a cable at a battery, one for each pole. */
+    private const POLES = 2.0;
 
     /** @param  list<string>  $runs  that it feeds */
     private static function cable(
@@ -247,16 +247,20 @@ final readonly class PartsList
             runs: $runs,
             each: FirstForPurpose::for($holder),
         );
-        $rings = $uses->consumable('rings');
-        $wanted->add(
-            kit: $rings,
-            group: 'Terminal',
-            count: $plan->block($cable->from) === null ? 0.0 : self::POSTS,
-            unit: 'piece',
-            why: "{$name} on the posts of " . strtoupper($cable->from),
-            runs: array_slice($runs, 0, 1),
-            each: FirstForPurpose::for($rings),
-        );
+        $terminal = $plan->block($cable->from)?->terminal;
+        if ($terminal !== null) {
+            $use = $terminal->consumable();
+            $fitted = $use === null ? $uses->joint('plug') : $uses->consumable($use);
+            $wanted->add(
+                kit: $fitted,
+                group: 'Terminal',
+                count: $use === null ? 1.0 : self::POLES,
+                unit: 'piece',
+                why: "{$name} {$terminal->place()} " . strtoupper($cable->from),
+                runs: array_slice($runs, 0, 1),
+                each: $use === null ? 1.0 : FirstForPurpose::for($fitted),
+            );
+        }
         $wanted->add(
             kit: $plan->kit[$cable->switch ?? ''] ?? null,
             group: 'Switch',

@@ -38,17 +38,23 @@ final readonly class Joints
             $terminals = 0;
             // A connector that was chosen for the cable is at both its ends.
             foreach ($cable->joint === null ? [$cable->from, $cable->to] : [] as $end) {
-                $terminals += $this->plan->ways()->terminals($end) ? $cores : 0;
+                $terminals += $this->plan->ways()->terminals($end) && !$this->atBattery($end) ? $cores : 0;
             }
             $all =
                 ($at[$cable->to] ?? $cores) +
-                (isset($at[$cable->from]) ? 0 : $cores) +
+                (isset($at[$cable->from]) || $this->atBattery($cable->from) ? 0 : $cores) +
                 ($cable->fuse === null ? 0 : self::FUSED) +
                 ($cable->switch === null ? 0 : self::SWITCHED);
             $joints[$id] = new CableJoints($all - $terminals, $terminals);
         }
 
         return $joints;
+    }
+
+    /** Whether a cable begins at a battery: fitting its leads there is a step of its own, and nothing is joined twice. */
+    private function atBattery(string $end): bool
+    {
+        return $this->plan->block($end) !== null;
     }
 
     /** Cores of a cable that are joined: two to a controller or fixtures, as many as the strip asks for and the cable has to a feed. */

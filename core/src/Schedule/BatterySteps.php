@@ -29,13 +29,14 @@ final class BatterySteps
     {
         $last = $after;
         foreach ($this->plan->ways()->unitsOf($run) as $unit) {
-            if ($this->plan->block($unit) !== null) {
+            $terminal = $this->plan->block($unit)?->terminal;
+            if ($terminal !== null) {
                 $this->posts[$unit] ??= $this->list->addFor(
                     of: $run,
                     kind: Work::Posts,
-                    title: 'crimp ring terminals, leads on the posts of ' . strtoupper($unit),
-                    why: 'Never clamp bare strands under a nut: they work loose. ' .
-                        'Fit the fuse within 0.18 m of the post; leave its holder empty until the test.',
+                    title: $terminal->work(strtoupper($unit)),
+                    why: $terminal->why() .
+                        ' Fit the fuse within 0.18 m of the battery; leave its holder empty until the test.',
                     units: 1.0,
                     people: 1,
                     tools: ['crimping tool', 'meter'],

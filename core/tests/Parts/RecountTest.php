@@ -228,13 +228,13 @@ final class RecountTest extends TestCase
     {
         /** @var array<string, int> $order */
         $order = array_flip([
-            'dry',
             'ask',
             'settings',
             'isolate',
             'out',
             'trim',
             'trace',
+            'dry',
             'supply',
             'cables',
             'posts',
