@@ -113,6 +113,7 @@ final readonly class PartsList
                     wanted: $wanted,
                     why: "{$lead->signal} wire of the vehicle to " . strtoupper($lead->unit),
                     cores: 1,
+                    joints: Joints::ofTail(1),
                     metres: $lead->metres,
                     run: $run,
                 );
@@ -142,6 +143,7 @@ final readonly class PartsList
                 wanted: $wanted,
                 why: "data from {$lead->begins()} to {$lead->to->name()}",
                 cores: $lead->wires($plan),
+                joints: (new Joints($plan))->ofData($lead)->made,
                 metres: $lead->metres,
                 run: $lead->to,
             );
@@ -272,8 +274,9 @@ final readonly class PartsList
     }
 
     /**
-     * A lead that carries next to no current, with a joint at each end of its cores.
+     * A lead that carries next to no current.
      *
+     * @param  int  $joints  that are made at its ends
      * @param  float|null  $metres  null until it is measured
      */
     private static function thin(
@@ -282,6 +285,7 @@ final readonly class PartsList
         PartsDemand $wanted,
         string $why,
         int $cores,
+        int $joints,
         ?float $metres,
         Run $run,
     ): void {
@@ -298,7 +302,7 @@ final readonly class PartsList
             uses: $uses,
             wanted: $wanted,
             joint: $uses->joint(),
-            count: Joints::ofTail($cores),
+            count: $joints,
             why: $why,
             runs: [$run->id],
         );

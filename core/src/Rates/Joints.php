@@ -94,12 +94,12 @@ final readonly class Joints
             $this->ofSeams($run, $inStrip);
     }
 
-    /** Of the data wire to a run that is not in its cable: every core at both ends. */
-    public function ofData(Run $run): int
+    /** Of a lead for data that is not in a run's cable: each core at the strip, and at the terminals of the board or the strip before it. */
+    public function ofData(?DataLead $lead): CableJoints
     {
-        $lead = DataLead::separateTo($this->plan, $run->id);
+        $wires = $lead?->wires($this->plan) ?? 0;
 
-        return $lead === null ? 0 : self::ofTail($lead->wires($this->plan));
+        return $lead?->from === null ? new CableJoints($wires, $wires) : new CableJoints(self::ENDS * $wires, 0);
     }
 
     /** Joints between strip ends of a run. */

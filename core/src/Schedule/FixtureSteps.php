@@ -51,7 +51,7 @@ final class FixtureSteps
             wait: 0,
             needs: [$fitting->kit],
         );
-        $joints = RunJoints::for($this->plan, 0, $this->install->cables($fitting->id), $this->at);
+        $joints = RunJoints::for($this->plan, new CableJoints(0, 0), $this->install->cables($fitting->id), $this->at);
 
         $made = $this->list->joints($fitting, $joints, $hung);
         if ($module === null) {

@@ -26,14 +26,14 @@ final readonly class RunJoints
     private function __construct(public int $count, public float $minutes, private array $kinds) {}
 
     /**
-     * @param  int  $own  joints of the run itself, as of Joints::ofRun
+     * @param  CableJoints  $own  joints of the run itself and of its data, as of Joints::ofRun and ofData
      * @param  array<string, LaidCable>  $cables  that are laid for it first
      * @param  array<string, CableJoints>  $at  joints by cable, as of Joints::atCables
      */
-    public static function for(Plan $plan, int $own, array $cables, array $at): self
+    public static function for(Plan $plan, CableJoints $own, array $cables, array $at): self
     {
-        $kinds = ['solder' => $own, 'screw' => 0];
-        $minutes = JointMinutes::SOLDERED * $own;
+        $kinds = ['solder' => $own->made, 'screw' => $own->terminals];
+        $minutes = JointMinutes::SOLDERED * $own->made + JointMinutes::TERMINAL * $own->terminals;
         foreach ($cables as $cable) {
             $connector = $plan->connector($cable->joint);
             $joints = $at[$cable->id];

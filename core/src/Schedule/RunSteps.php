@@ -6,6 +6,7 @@ namespace EmberDusk\Schedule;
 
 use EmberDusk\Parts\Fixings;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Routes\SignalLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\BenchSettings;
@@ -147,10 +148,11 @@ final readonly class RunSteps
                 after: [$fixed],
             );
         }
+        $of = new Joints($this->plan);
+        $data = $of->ofData(DataLead::separateTo($this->plan, $run->id));
         $joints = RunJoints::for(
             $this->plan,
-            (new Joints($this->plan))->ofRun($run, $this->joined[$run->id] ?? 0) +
-                (new Joints($this->plan))->ofData($run),
+            new CableJoints($of->ofRun($run, $this->joined[$run->id] ?? 0) + $data->made, $data->terminals),
             $this->install->cables($run->id),
             $this->at,
         );

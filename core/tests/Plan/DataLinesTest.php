@@ -234,11 +234,26 @@ final class DataLinesTest extends TestCase
         self::assertSame('West: lay cables and the data wire, mark both ends', $step($plan, 'cables-west')->title);
         self::assertSame('South: lay cables and the data wire, mark both ends', $step($plan, 'cables-south')->title);
         self::assertContains('cable-2x075', $step($plan, 'cables-west')->needs);
-        // Fed from the board the cable's third core brings the data: a lead of two cores less to join at both ends.
+        // Soldered at strips, 6 minutes a core; at the board the cores go into terminals, 3 minutes each.
+        $soldered = array_filter(
+            PartsList::for($plan, Demo::shelf())->part('connector-solder')->why,
+            static fn(string $why): bool => str_starts_with($why, 'data from'),
+            ARRAY_FILTER_USE_KEY,
+        );
+        self::assertEquals(
+            [
+                'data from C1 to North' => 2,
+                'data from C1 to South' => 2,
+                'data from North to East' => 4,
+                'data from East to West' => 4,
+            ],
+            $soldered,
+        );
+        // Fed from the board the cable's third core brings the data: two cores less at strip and board, 2 x 6 + 2 x 3 minutes.
         $fed = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => 'south', 'kit' => 'cable-3x25']);
         $cored = Demo::with($fed, ['kind' => 'FeedFrom', 'run' => 'south', 'from' => 'c1']);
         self::assertSame('South: lay cables, mark both ends', $step($cored, 'cables-south')->title);
-        self::assertSame(4.0, $step($fed, 'joints-south')->units - $step($cored, 'joints-south')->units);
+        self::assertSame(3.0, $step($fed, 'joints-south')->units - $step($cored, 'joints-south')->units);
     }
 
     /** A clock and a data wire need their return too: three cores. Where a place is not known, the list says what it lacks. */
