@@ -36,22 +36,29 @@ const shortcuts = [
             <p v-if="sheet.runs.length === 0" class="mt-4 text-ink2">Nothing to hand over yet. Start at Survey.</p>
             <section v-if="sheet.board.rows.length && sheet.board.controls.length" class="mt-4">
                 <h3 class="font-semibold">Which control works which light</h3>
-                <table class="w-full text-left text-[12.5px]">
-                    <thead>
-                        <tr>
-                            <td />
-                            <th v-for="c in sheet.board.controls" :key="c" scope="col" class="font-normal text-ink2">
-                                {{ c }}
-                            </th>
-                        </tr>
-                    </thead>
-                    <tbody>
-                        <tr v-for="row in sheet.board.rows" :key="row.light" class="border-t border-rule2">
-                            <th scope="row">{{ row.light }}</th>
-                            <td v-for="(cell, n) in row.cells" :key="n">{{ cell }}</td>
-                        </tr>
-                    </tbody>
-                </table>
+                <div class="overflow-x-auto" tabindex="0" role="region" aria-label="Control matrix">
+                    <table class="w-full text-left text-[12.5px]">
+                        <thead>
+                            <tr>
+                                <td />
+                                <th
+                                    v-for="c in sheet.board.controls"
+                                    :key="c"
+                                    scope="col"
+                                    class="font-normal text-ink2"
+                                >
+                                    {{ c }}
+                                </th>
+                            </tr>
+                        </thead>
+                        <tbody>
+                            <tr v-for="row in sheet.board.rows" :key="row.light" class="border-t border-rule2">
+                                <th scope="row">{{ row.light }}</th>
+                                <td v-for="(cell, n) in row.cells" :key="n">{{ cell }}</td>
+                            </tr>
+                        </tbody>
+                    </table>
+                </div>
                 <p class="text-[12px] text-ink2">
                     Works: tested on site. Not tested yet: planned. -: not possible with this kit. Empty: possible, not
                     planned.

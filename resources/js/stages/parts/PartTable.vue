@@ -34,28 +34,29 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
 </script>
 
 <template>
-    <table class="mt-1 w-full text-left">
-        <thead class="text-xs text-ink2">
-            <tr class="border-b border-rule">
-                <th class="py-1 font-normal">Part</th>
-                <th class="pr-4 text-right font-normal">Planned</th>
-                <th class="pr-4 text-right font-normal">Spare</th>
-                <th class="pr-4 text-right font-normal">Buy</th>
-                <th class="pr-4 text-right font-normal">{{ parts.currency }}</th>
-                <th class="font-normal">Status</th>
+    <table class="stack mt-1 w-full text-left" role="table">
+        <thead role="rowgroup" class="text-xs text-ink2">
+            <tr role="row" class="border-b border-rule">
+                <th role="columnheader" class="py-1 font-normal">Part</th>
+                <th role="columnheader" class="pr-4 text-right font-normal">Planned</th>
+                <th role="columnheader" class="pr-4 text-right font-normal">Spare</th>
+                <th role="columnheader" class="pr-4 text-right font-normal">Buy</th>
+                <th role="columnheader" class="pr-4 text-right font-normal">{{ parts.currency }}</th>
+                <th role="columnheader" class="font-normal">Status</th>
             </tr>
         </thead>
-        <tbody v-for="group in groups" :key="group.group">
-            <tr>
+        <tbody role="rowgroup" v-for="group in groups" :key="group.group">
+            <tr role="row">
                 <th colspan="6" scope="colgroup" class="pt-2 text-[13px] font-normal text-ink2">{{ group.group }}</th>
             </tr>
             <tr
+                role="row"
                 v-for="part in group.rows"
                 :key="part.key"
                 :data-part="part.key"
                 class="border-b border-rule2 align-top"
             >
-                <th scope="row" class="py-1 pr-4 font-normal">
+                <th scope="row" role="rowheader" class="py-1 pr-4 font-normal">
                     {{ part.name }}
                     <p v-if="part.why.length === 1" class="text-[13px] text-ink2">{{ part.why[0] }}</p>
                     <details v-else class="text-[13px] text-ink2">
@@ -65,8 +66,10 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
                         </ul>
                     </details>
                 </th>
-                <td class="pr-4 text-right"><FigureText :figure="part.asked" right /></td>
-                <td class="pr-4 text-right">
+                <td role="cell" data-label="Planned" class="pr-4 text-right">
+                    <FigureText :figure="part.asked" right />
+                </td>
+                <td role="cell" data-label="Spare" class="pr-4 text-right">
                     <input
                         class="fig w-10 border-b bg-transparent text-right"
                         :class="part.usual ? 'border-rule text-ink2' : 'border-ink3'"
@@ -81,15 +84,15 @@ async function spare(part: PartRow, field: HTMLInputElement): Promise<void> {
                         @change="spare(part, $event.target as HTMLInputElement)"
                     />
                 </td>
-                <td class="pr-4 text-right"><FigureText :figure="part.buy" right /></td>
-                <td class="pr-4 text-right">
+                <td role="cell" data-label="Buy" class="pr-4 text-right"><FigureText :figure="part.buy" right /></td>
+                <td role="cell" :data-label="parts.currency" class="pr-4 text-right">
                     <FigureText v-if="part.cost" :figure="{ ...part.cost, unit: '' }" right /><span
                         v-else
                         class="text-[13px] text-watch"
                         >{{ part.foreign ? `in ${part.foreign}, no rate` : 'no price' }}</span
                     >
                 </td>
-                <td class="w-[236px]">
+                <td role="cell" class="w-[236px]">
                     <select
                         class="pick"
                         :value="part.state"

@@ -38,7 +38,11 @@ defineExpose({ ask });
 </script>
 
 <template>
-    <nav aria-label="Places" class="mb-3 flex items-end gap-1 overflow-x-auto border-b border-rule" tabindex="-1">
+    <nav
+        aria-label="Places"
+        class="relative mb-3 flex items-end gap-1 overflow-x-auto border-b border-rule"
+        tabindex="-1"
+    >
         <button
             v-for="place in places"
             :key="place.id"

@@ -34,30 +34,30 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
 </script>
 
 <template>
-    <table v-if="cables.length" class="w-full text-left">
+    <table v-if="cables.length" class="stack w-full text-left" role="table">
         <caption class="sr-only">
             Cables of
             {{
                 of
             }}
         </caption>
-        <thead class="text-xs text-ink2">
-            <tr class="border-b border-rule">
-                <th class="py-1 font-normal">Cable</th>
-                <th class="font-normal">From, to</th>
-                <th class="font-normal">Kind</th>
-                <th class="font-normal">Length one way, m</th>
-                <th class="font-normal">Joints</th>
-                <th class="font-normal">Fuse, switch</th>
-                <th class="text-right font-normal">Highest current in a core</th>
-                <th class="text-right font-normal">Lost</th>
+        <thead role="rowgroup" class="text-xs text-ink2">
+            <tr role="row" class="border-b border-rule">
+                <th role="columnheader" class="py-1 font-normal">Cable</th>
+                <th role="columnheader" class="font-normal">From, to</th>
+                <th role="columnheader" class="font-normal">Kind</th>
+                <th role="columnheader" class="font-normal">Length one way, m</th>
+                <th role="columnheader" class="font-normal">Joints</th>
+                <th role="columnheader" class="font-normal">Fuse, switch</th>
+                <th role="columnheader" class="text-right font-normal">Highest current in a core</th>
+                <th role="columnheader" class="text-right font-normal">Lost</th>
             </tr>
         </thead>
-        <tbody>
-            <tr v-for="({ way, cable }, n) in cables" :key="cable.id" class="border-b border-rule2">
-                <th scope="row" class="fig py-1 font-semibold">{{ cable.id.toUpperCase() }}</th>
-                <td class="fig text-ink2">{{ way }}</td>
-                <td>
+        <tbody role="rowgroup">
+            <tr role="row" v-for="({ way, cable }, n) in cables" :key="cable.id" class="border-b border-rule2">
+                <th scope="row" role="rowheader" class="fig py-1 font-semibold">{{ cable.id.toUpperCase() }}</th>
+                <td role="cell" data-label="From, to" class="fig text-ink2">{{ way }}</td>
+                <td role="cell" data-label="Kind">
                     <Listbox
                         as="div"
                         class="relative"
@@ -85,7 +85,7 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                         </ListboxOptions>
                     </Listbox>
                 </td>
-                <td>
+                <td role="cell" data-label="Length one way, m">
                     <input
                         class="fig field !w-20 !py-0.5"
                         inputmode="decimal"
@@ -103,7 +103,7 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                         refused[cable.id]
                     }}</span>
                 </td>
-                <td>
+                <td role="cell" data-label="Joints">
                     <FittingPick
                         class="w-28"
                         :cable="cable"
@@ -113,7 +113,7 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                         :options="joints"
                     />
                 </td>
-                <td>
+                <td role="cell" data-label="Fuse, switch">
                     <FittingPick
                         v-if="cable.fusible"
                         class="fig"
@@ -134,8 +134,12 @@ async function setLength(cable: WireCable, field: HTMLInputElement): Promise<voi
                         :options="switches"
                     />
                 </td>
-                <td class="text-right"><FigureText v-if="cable.amps" :figure="cable.amps" up right /></td>
-                <td class="text-right"><FigureText v-if="cable.drop" :figure="cable.drop" up right /></td>
+                <td role="cell" data-label="Highest current in a core" class="text-right">
+                    <FigureText v-if="cable.amps" :figure="cable.amps" up right />
+                </td>
+                <td role="cell" data-label="Lost" class="text-right">
+                    <FigureText v-if="cable.drop" :figure="cable.drop" up right />
+                </td>
             </tr>
         </tbody>
     </table>

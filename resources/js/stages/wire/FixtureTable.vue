@@ -52,24 +52,24 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
 <template>
     <section aria-labelledby="fixtures" class="mb-6">
         <h2 id="fixtures" class="mb-1 font-semibold">Fixtures</h2>
-        <table v-if="wire.fixtures.length" class="w-full text-left">
-            <thead class="text-xs text-ink2">
-                <tr class="border-b border-rule">
-                    <th class="py-1 font-normal">Fixtures</th>
-                    <th class="font-normal">Place</th>
-                    <th class="font-normal">Number</th>
-                    <th class="text-right font-normal">Together</th>
-                    <th class="pl-6 font-normal">Dimmed by</th>
-                    <th class="font-normal">On</th>
+        <table v-if="wire.fixtures.length" class="stack w-full text-left" role="table">
+            <thead role="rowgroup" class="text-xs text-ink2">
+                <tr role="row" class="border-b border-rule">
+                    <th role="columnheader" class="py-1 font-normal">Fixtures</th>
+                    <th role="columnheader" class="font-normal">Place</th>
+                    <th role="columnheader" class="font-normal">Number</th>
+                    <th role="columnheader" class="text-right font-normal">Together</th>
+                    <th role="columnheader" class="pl-6 font-normal">Dimmed by</th>
+                    <th role="columnheader" class="font-normal">On</th>
                 </tr>
             </thead>
-            <tbody>
-                <tr v-for="row in wire.fixtures" :key="row.id" class="border-b border-rule2">
-                    <th scope="row" class="whitespace-nowrap py-1 pr-4 font-normal">
+            <tbody role="rowgroup">
+                <tr role="row" v-for="row in wire.fixtures" :key="row.id" class="border-b border-rule2">
+                    <th scope="row" role="rowheader" class="whitespace-nowrap py-1 pr-4 font-normal">
                         <b class="fig font-semibold">{{ row.id.toUpperCase() }}</b> {{ row.name }}
                     </th>
-                    <td class="pr-4">{{ row.place }}</td>
-                    <td>
+                    <td role="cell" data-label="Place" class="pr-4">{{ row.place }}</td>
+                    <td role="cell" data-label="Number">
                         <input
                             class="fig field !w-16 !py-0.5"
                             inputmode="numeric"
@@ -78,9 +78,9 @@ function choose(row: FixtureRow, field: HTMLSelectElement): void {
                             @change="number(row, $event.target as HTMLInputElement)"
                         />
                     </td>
-                    <td class="fig text-right">{{ row.watts }} W</td>
-                    <td class="whitespace-nowrap pl-6 pr-4">{{ row.dim }}</td>
-                    <td>
+                    <td role="cell" data-label="Together" class="fig text-right">{{ row.watts }} W</td>
+                    <td role="cell" data-label="Dimmed by" class="whitespace-nowrap pl-6 pr-4">{{ row.dim }}</td>
+                    <td role="cell" data-label="On">
                         <span v-if="row.note" class="block text-[13px] text-ink2">{{ row.note }}</span>
                         {{ row.on || 'nothing yet'
                         }}<span v-if="row.volts" class="fig text-ink2"> {{ row.volts }} V</span>

@@ -65,7 +65,7 @@ async function take(payload: object): Promise<void> {
         <p v-if="message" role="alert" class="text-stop">{{ message }}</p>
         <p v-else-if="!found" role="status">Calculating each split …</p>
         <div v-if="found">
-            <table class="ways w-full text-left" role="table">
+            <table class="stack w-full text-left" role="table">
                 <thead role="rowgroup">
                     <tr class="border-b border-rule align-bottom text-[13px]" role="row">
                         <th scope="col" role="columnheader" class="py-1 pr-4 font-normal text-ink2">Way</th>
@@ -134,32 +134,3 @@ async function take(payload: object): Promise<void> {
         </div>
     </DialogBox>
 </template>
-
-<style scoped>
-/* On a phone each way is a block of lines, each with its name. */
-@media (max-width: 639px) {
-    .ways thead {
-        position: absolute;
-        clip-path: inset(50%);
-    }
-    .ways tr,
-    .ways th,
-    .ways td {
-        display: block;
-        padding: 2px 0;
-        text-align: left;
-    }
-    .ways tr {
-        padding-bottom: 8px;
-    }
-    .ways td[data-label] {
-        display: flex;
-        justify-content: space-between;
-    }
-    .ways td[data-label]::before {
-        content: attr(data-label);
-        font-weight: normal;
-        color: var(--ink-2);
-    }
-}
-</style>

@@ -28,27 +28,29 @@ function blocks(supply: SupplyRow, which: 'series' | 'parallel', field: HTMLInpu
         <h2 id="supplies" class="mb-1 font-semibold">
             Supplies <span class="font-normal text-ink2">{{ words }}</span>
         </h2>
-        <table class="w-full text-left">
-            <thead class="text-xs text-ink2">
-                <tr class="border-b border-rule">
-                    <th class="py-1 font-normal">Supply</th>
-                    <th class="font-normal">Where</th>
-                    <th class="pr-4 text-right font-normal">Average</th>
-                    <th class="pr-6 text-right font-normal">Peak</th>
-                    <th class="font-normal">Details</th>
+        <table class="stack w-full text-left" role="table">
+            <thead role="rowgroup" class="text-xs text-ink2">
+                <tr role="row" class="border-b border-rule">
+                    <th role="columnheader" class="py-1 font-normal">Supply</th>
+                    <th role="columnheader" class="font-normal">Where</th>
+                    <th role="columnheader" class="pr-4 text-right font-normal">Average</th>
+                    <th role="columnheader" class="pr-6 text-right font-normal">Peak</th>
+                    <th role="columnheader" class="font-normal">Details</th>
                 </tr>
             </thead>
-            <tbody>
-                <tr v-for="supply in supplies" :key="supply.id" class="border-b border-rule2 align-top">
-                    <th scope="row" class="py-1 font-normal">
+            <tbody role="rowgroup">
+                <tr v-for="supply in supplies" role="row" :key="supply.id" class="border-b border-rule2 align-top">
+                    <th scope="row" role="rowheader" class="py-1 font-normal">
                         <b class="fig font-semibold">{{ supply.id.toUpperCase() }}</b> {{ supply.name }}
                     </th>
-                    <td>{{ supply.where || '–' }}</td>
-                    <td class="pr-4 text-right">
+                    <td role="cell" data-label="Where">{{ supply.where || '–' }}</td>
+                    <td role="cell" data-label="Average" class="pr-4 text-right">
                         <FigureText v-if="supply.average" :figure="supply.average" up right />
                     </td>
-                    <td class="pr-6 text-right"><FigureText v-if="supply.peak" :figure="supply.peak" up right /></td>
-                    <td class="max-w-[420px] text-[13px] text-ink2">
+                    <td role="cell" data-label="Peak" class="pr-6 text-right">
+                        <FigureText v-if="supply.peak" :figure="supply.peak" up right />
+                    </td>
+                    <td role="cell" class="max-w-[420px] text-[13px] text-ink2">
                         <p v-if="supply.battery" class="text-ink">
                             <label
                                 >Blocks in series
