@@ -68,6 +68,15 @@ final class JoinRecoveryTest extends TestCase
         self::assertSame([$one['event'], self::lanes($one)], [$later['event'], self::lanes($later)]);
     }
 
+    /** Two screens, one number: the minutes that Build plans for joining. */
+    public function test_join_shows_the_minutes_that_build_plans(): void
+    {
+        $build = $this->answer($this->getJson("/jobs/{$this->job->id}/state?stage=build"))['desk']['build'];
+        $join = array_filter($build['steps'], static fn(array $s): bool => str_starts_with($s['id'], 'join-'));
+        self::assertNotSame([], $join);
+        self::assertSame(array_sum(array_column($join, 'minutes')), $this->start()['planned']);
+    }
+
     public function test_an_unknown_event_is_refused_at_its_field(): void
     {
         $this->postJson("/jobs/{$this->job->id}/join", ['speed' => 1, 'recovery' => 'controller c99'])

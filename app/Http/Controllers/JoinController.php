@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace App\Http\Controllers;
 
-use App\Facts\Ticks;
 use App\Http\Requests\JoinActRequest;
 use App\Http\Requests\JoinBeginRequest;
 use App\Http\Requests\JoinLookRequest;
@@ -12,7 +11,6 @@ use App\Http\Requests\JoinNeedRequest;
 use App\Http\Requests\JoinSpeedRequest;
 use App\Joining\NewRun;
 use App\Joining\Runs;
-use App\Kit\KitNotes;
 use App\Models\Job;
 use App\Models\JoinNeed;
 use App\Models\JoinRun;
@@ -31,12 +29,7 @@ use Inertia\Response as Page;
 /** The Join stage: live runs on site, and rehearsals against the simulated devices that ship with the tool. */
 final readonly class JoinController
 {
-    public function __construct(
-        private Runs $runs,
-        private NewRun $fresh,
-        private JobLoader $loader,
-        private KitNotes $notes,
-    ) {}
+    public function __construct(private Runs $runs, private NewRun $fresh, private JobLoader $loader) {}
 
     public function show(Job $job, #[CurrentUser] User $user): Page
     {
@@ -53,13 +46,9 @@ final readonly class JoinController
 
     private function start(Job $job): JoinStart
     {
-        $plan = $job->newest()->plan();
-
         return JoinStart::for(
-            $plan,
+            $this->loader->load($job, $job->newest()->plan()),
             array_values(array_map(static fn(JoinNeed $n): string => $n->key, $job->joinNeeds()->get()->all())),
-            $this->notes->for($job->crew, $plan),
-            array_keys(Ticks::for($job, $plan)),
         );
     }
 

@@ -8,6 +8,7 @@ use App\Screens\View;
 use EmberDusk\Control\Presets;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
+use EmberDusk\Job\JobState;
 use EmberDusk\Joining\Joinable;
 use EmberDusk\Joining\JoinBlock;
 use EmberDusk\Joining\Prerequisite;
@@ -16,7 +17,8 @@ use EmberDusk\Joining\Recovery;
 use EmberDusk\Joining\Rehearsal;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Kit\CrewNote;
-use EmberDusk\Plan\Plan;
+use EmberDusk\Rates\Work;
+use EmberDusk\Schedule\Step;
 
 /** Data before a run: blocked units, preparations, used devices, estimated time. */
 final readonly class JoinStart implements View
@@ -38,18 +40,16 @@ final readonly class JoinStart implements View
         #[Field(of: JoinUnit::class)] public array $units,
         public int $steps,
         public float $minutes,
+        public int $planned,
         #[Field(of: CrewNote::class)] public array $notes,
         #[Field(of: JoinPanel::class)] public array $panels,
         #[Field(of: JoinLoss::class)] public array $losses,
     ) {}
 
-    /**
-     * @param  list<string>  $there keys of ticked preparations
-     * @param  list<CrewNote>  $notes
-     * @param  list<string>  $done  keys of ticked steps of Build
-     */
-    public static function for(Plan $plan, array $there, array $notes, array $done): self
+    /** @param  list<string>  $there  keys of ticked preparations */
+    public static function for(JobState $state, array $there): self
     {
+        $plan = $state->plan;
         $joinable = Joinable::for($plan);
         $needs = [];
         $steps = 0;
@@ -90,14 +90,20 @@ final readonly class JoinStart implements View
             ),
             steps: $steps,
             minutes: $minutes,
-            notes: $notes,
+            planned: (int) array_sum(
+                array_map(
+                    static fn(Step $s): int => $s->kind === Work::Join ? $s->minutes : 0,
+                    $state->schedule()->steps,
+                ),
+            ),
+            notes: $state->notes,
             panels: array_values(
                 array_map(
                     static fn(Unit $u): JoinPanel => new JoinPanel(
                         id: $u->id,
                         label: $u->label(),
                         name: $u->name,
-                        fixed: in_array("item-{$u->item}", $done, true),
+                        fixed: isset($state->ticks["item-{$u->item}"]),
                     ),
                     $joinable->roster->inRole(Unit::PANEL),
                 ),

@@ -176,7 +176,7 @@ final readonly class Recovery
             $all[] = new self(
                 self::HUB,
                 "{$hub->called()} is replaced",
-                'Create entries, names, rooms and scenes again in its app; other lights are not affected.',
+                'Another kind of hub: choose it at Kit first. Create entries, names, rooms and scenes again in its app; other lights are not affected.',
                 self::with(
                     $roster,
                     static fn(ControlledLight $w): bool => in_array($w->light, $lights, true),

@@ -11,6 +11,7 @@ use EmberDusk\Joining\LiveRun;
 use EmberDusk\Joining\Look;
 use EmberDusk\Joining\Order\Order;
 use EmberDusk\Joining\StepAnswer;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Values\OutOfTurn;
 use PHPUnit\Framework\TestCase;
@@ -127,6 +128,20 @@ final class HumanHandsTest extends TestCase
         self::assertSame('The run has moved on: that answers an earlier step.', self::message($denied));
         $run->act(Event::SAW, 'c1', $now + 40.0, "{$reset->key()}|nothing");
         self::assertSame(1, $run->progress()->marks->missed);
+    }
+
+    /** The way through the app takes 26 s, joining 6 s, 5 s to spare: a window of 15 s is too short for “reset, then search”. */
+    public function test_a_method_that_does_not_fit_is_not_used_and_says_why(): void
+    {
+        $of = static function (string $timing): string {
+            $roster = Bench::roster([Bench::zigbee(), Bench::hub()], [['h1', 'c1']])->in(new TimingMethod($timing));
+            $run = new LiveRun($roster, Order::for($roster), 1, onSite: true);
+
+            return self::toReset($run)[0]->why;
+        };
+        $says = '“Reset, then search” is not used here: app and joining need 37 s, it listens 15 s.';
+        self::assertStringContainsString($says, $of(TimingMethod::RESET_FIRST));
+        self::assertStringNotContainsString('not used', $of(TimingMethod::SEARCH_FIRST));
     }
 
     /** No “Done” was pressed: the pattern that was seen tells how long ago the gesture was. */

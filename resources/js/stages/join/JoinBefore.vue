@@ -53,8 +53,9 @@ function begin(site: boolean, hidden = 0, recovery = ''): void {
             <KitNotes :notes="start.notes" />
             <h2 id="begin" class="text-2xl font-semibold">Join on site, or rehearse first</h2>
             <p v-if="start.ready" class="mt-2 text-ink2">
-                {{ start.steps }} steps, about {{ Math.ceil(start.minutes) }} min if all goes well: reset, join, link,
-                name, and every control tried at the end.
+                {{ start.steps }} steps: reset, join, link, name, and every control tried at the end.
+                <template v-if="start.planned > 0">Build plans {{ start.planned }} min.</template> Hands alone need
+                about {{ Math.ceil(start.minutes) }} min if all goes well.
             </p>
             <p v-else-if="!start.blocked.length" class="mt-3 border-l-4 border-watch bg-sheet px-3 py-2">
                 Choose a controller, and a hub, remote or phone for it, at Kit first.

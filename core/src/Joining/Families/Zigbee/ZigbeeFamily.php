@@ -117,6 +117,7 @@ final readonly class ZigbeeFamily implements Family
                 name: 'reset',
                 signal: 'resetDone',
                 why: ($first ? 'The hub is already searching. ' : '') .
+                    ($first && $school->timing === TimingMethod::RESET_FIRST ? self::unfit($unit, $hub) : '') .
                     sprintf('%s leaves any old network and listens for %g s.', $label, $listens),
                 search: $search,
                 searchFor: $searchFor,
@@ -184,11 +185,26 @@ final readonly class ZigbeeFamily implements Family
      */
     private static function searchesFirst(Unit $unit, Unit $hub, TimingMethod $school): bool
     {
-        $fits =
-            self::taps($hub) + $unit->leaflet->seconds('takesMost') + self::SPARE <= $unit->leaflet->seconds('listens');
+        $fits = self::needs($unit, $hub) <= $unit->leaflet->seconds('listens');
 
         return $school->timing === TimingMethod::SEARCH_FIRST ||
             ($school->timing === TimingMethod::RESET_FIRST && !$fits);
+    }
+
+    /** Seconds that a search after the reset needs of the window: the way through the app, joining, and a hesitation. */
+    private static function needs(Unit $unit, Unit $hub): float
+    {
+        return self::taps($hub) + $unit->leaflet->seconds('takesMost') + self::SPARE;
+    }
+
+    /** Why the chosen method is not used here. */
+    private static function unfit(Unit $unit, Unit $hub): string
+    {
+        return sprintf(
+            '“Reset, then search” is not used here: app and joining need %g s, it listens %g s. ',
+            self::needs($unit, $hub),
+            $unit->leaflet->seconds('listens'),
+        );
     }
 
     /** The app at its last tap, so that the search starts immediately when the power is back. */
