@@ -6,7 +6,7 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\PlannerLimit;
 
-/** A limit that a layout does not hold: which, in words, by what share of it, and the code of the check that found it. */
+/** A limit that a layout does not hold: which, in words, by what share of it, the code of the check that found it, and where. */
 final readonly class BrokenLimit
 {
     public function __construct(
@@ -14,5 +14,6 @@ final readonly class BrokenLimit
         public string $words,
         public float $excess,
         public string $code = '',
+        public string $at = '',
     ) {}
 }

@@ -36,6 +36,9 @@ final class FeedProof
     /** @var array<string, list<array{FeedOption, float}>> by run, place and amps */
     private array $stairs = [];
 
+    /** @var array<string, float> volts lost at least by what was too uneven in a layout, by run and pattern: not proven to fail in every one */
+    private array $doubts = [];
+
     /** @var array<string, float> volts lost at least by ways of feeding that were solved with their own cables */
     private array $solved = [];
 
@@ -49,11 +52,12 @@ final class FeedProof
      * Feedings of a run from a place that are not proven to fail and whose cables carry so many amps: the cheapest first, each that costs more
      * loses less.
      *
+     * @param  bool  $likely  without the doubtful ones, for layouts that shall hold; a bound counts them
      * @return list<array{FeedOption, float}> with the volts that it loses at least
      */
-    public function stairs(Run $run, string $place, float $capacity): array
+    public function stairs(Run $run, string $place, float $capacity, bool $likely = false): array
     {
-        $key = "{$run->id}/{$place}/{$capacity}";
+        $key = "{$run->id}/{$place}/{$capacity}" . ($likely ? '/likely' : '');
         if (!isset($this->stairs[$key])) {
             $this->stairs[$key] = [];
             $least = $this->limit($run) + self::MISSED;
@@ -62,7 +66,8 @@ final class FeedProof
                     continue;
                 }
                 $loses = $this->loses($run, $option);
-                if ($loses < $least) {
+                $doubted = $likely && $loses >= ($this->doubts["{$run->id}/{$option->pattern}"] ?? INF);
+                if ($loses < $least && !$doubted) {
                     $this->stairs[$key][] = [$option, $loses];
                     $least = $loses;
                 }
@@ -73,9 +78,9 @@ final class FeedProof
     }
 
     /** The cheapest of them that loses no more than so many volts; null where none does. */
-    public function cheapest(Run $run, string $place, float $capacity, float $volts): ?FeedOption
+    public function cheapest(Run $run, string $place, float $capacity, float $volts, bool $likely): ?FeedOption
     {
-        foreach ($this->stairs($run, $place, $capacity) as [$option, $loses]) {
+        foreach ($this->stairs($run, $place, $capacity, $likely) as [$option, $loses]) {
             if ($loses <= $volts) {
                 return $option;
             }
@@ -174,13 +179,33 @@ final class FeedProof
         $now = $this->solved($run, $option, $highest)->drop ?? 0.0;
         $behind = ($this->solved($run, $option, $highest - $half)->drop ?? 0.0) + $this->limit($run) / 2;
         $this->solved[$key] = max($before, min($now, $behind));
+        $this->forget($run);
+
+        return $this->solved[$key] > $before + 1e-9;
+    }
+
+    /** Doubts a way of feeding that was too uneven in a layout, and the same with cables that lose more. Returns whether that is new. */
+    public function doubt(FeedOption $option): bool
+    {
+        $run = $this->tables->plan->run($option->run);
+        $key = "{$run->id}/{$option->pattern}";
+        $loses = $this->loses($run, $option);
+        if ($loses >= ($this->doubts[$key] ?? INF)) {
+            return false;
+        }
+        $this->doubts[$key] = $loses;
+        $this->forget($run);
+
+        return true;
+    }
+
+    private function forget(Run $run): void
+    {
         $this->stairs = array_filter(
             $this->stairs,
             static fn(string $key): bool => !str_starts_with($key, "{$run->id}/"),
             ARRAY_FILTER_USE_KEY,
         );
-
-        return $this->solved[$key] > $before + 1e-9;
     }
 
     private static function key(FeedOption $option): string

@@ -20,26 +20,10 @@ final class Group
     /** Layouts that are solved for each run alone, where there are many. */
     private const ALONE = 150;
 
-    /** Factor on the volts lost, and share of their full load that runs take, of the layouts that are tried; the first for the bound. */
-    private const TRIED = [
-        [1.0, null],
-        [1.0, 0.86],
-        [1.0, 0.9],
-        [1.02, 0.92],
-        [1.05, 0.95],
-        [1.1, 0.97],
-        [1.2, 1.0],
-        [1.5, 1.0],
-    ];
-
-    /** Number of the level at which most layouts hold. */
-    private const LIKELY = 2;
-
     /** Most times that the runs are parted. */
     private const ROUNDS = 12;
 
-    /** @var array<int, SharedFloor> by level */
-    private array $floors = [];
+    private ?SetTrials $trials = null;
 
     /** @var array<string, SearchResult> by the runs' ids */
     private array $found = [];
@@ -102,61 +86,27 @@ final class Group
      */
     private function sets(): void
     {
-        [$least, $sets] = $this->refined(0)->least([]) ?? [0, []];
+        [$least, $sets] = $this->trials()->refined(0)->least([]) ?? [0, []];
         $this->bound = $least;
         $found = $costs = [];
         // Each run alone too: something whole, whatever sets do not hold.
         $sets = [...$sets, ...array_map(static fn(int $n): int => 1 << $n, array_keys($this->runs))];
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach (array_diff($sets, array_keys($costs)) as $set) {
-                $tried = $this->onOneSupply($set);
+                $tried = $this->trials()->onOneSupply($set);
                 $costs[$set] = $tried?->cost;
                 $found += $tried === null ? [] : [$set => $tried];
             }
-            $best = $this->refined(0)->least(array_filter($costs, is_int(...)), true);
+            $best = $this->trials()->refined(0)->least(array_filter($costs, is_int(...)), true);
             if ($best !== null) {
                 $this->parts = $this->inOrder(array_map(static fn(int $set): LayoutTrial => $found[$set], $best[1]));
             }
-            [$sum, $sets] = $this->refined(self::LIKELY)->least($costs) ?? [PHP_INT_MAX, []];
+            [$sum, $sets] = $this->trials()->refined(SetTrials::LIKELY)->least($costs) ?? [PHP_INT_MAX, []];
             if ($best !== null && $best[0] <= $sum) {
                 break;
             }
         }
         $this->exact = $this->complete() && $this->bound === $this->rank();
-    }
-
-    /** The first layout of a set that holds, the least tight first; null where none does. */
-    private function onOneSupply(int $set): ?LayoutTrial
-    {
-        foreach (array_keys(self::TRIED) as $level) {
-            $floor = $this->refined($level, $set);
-            $layout = $floor->floor($set)[1] ?? null;
-            $tried = $layout === null ? null : $this->search->try($layout, $floor->runs($set));
-            if ($tried?->judged->holds() === true) {
-                return $tried;
-            }
-        }
-
-        return null;
-    }
-
-    /** Bounds at a level, whose layouts, of a set or of the least sum, are of ways of feeding that were solved with their own cables. */
-    private function refined(int $level, ?int $set = null): SharedFloor
-    {
-        do {
-            $floor = $this->floors[$level] ??= new SharedFloor($this->search, $this->runs, ...self::TRIED[$level]);
-            $new = [];
-            foreach ($set === null ? $floor->least([])[1] ?? [] : [$set] as $one) {
-                foreach ($floor->floor($one)[1]->blocks ?? [] as $block) {
-                    array_push($new, ...array_map($this->search->proof->refine(...), $block->feeds));
-                }
-            }
-            if (in_array(true, $new, true)) {
-                $this->floors = [];
-            }
-        } while ($this->floors === []);
-
-        return $floor;
     }
 
     /**
@@ -332,6 +282,11 @@ final class Group
         }
 
         return $rank;
+    }
+
+    private function trials(): SetTrials
+    {
+        return $this->trials ??= new SetTrials($this->search, $this->runs);
     }
 
     /** @return list<non-empty-list<Run>> runs of one light, else each alone */

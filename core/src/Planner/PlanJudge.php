@@ -110,6 +110,7 @@ final readonly class PlanJudge
                         "{$finding->title}. {$finding->detail}",
                         self::excess($finding),
                         $finding->code,
+                        $finding->place->id,
                     );
                 }
             }
