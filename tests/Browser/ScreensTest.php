@@ -161,6 +161,39 @@ final class ScreensTest extends BrowserTestCase
         $this->eventually(fn(): bool => $this->revision() > $before, 'not saved');
     }
 
+    /** Two edits on a slow line: the answer to the first is older than what stands in the notes, and takes nothing back. */
+    public function test_an_answer_to_an_earlier_edit_takes_no_typing_back(): void
+    {
+        $this->open('/jobs/1/survey');
+        $this->find('textarea');
+        $before = $this->revision();
+        $this->js(
+            'window.held = []; const real = window.fetch; window.fetch = (url, how) => how?.method === "POST" ' .
+                '? new Promise((answer) => held.push(() => answer(real(url, how)))) : real(url, how)',
+        );
+        $text = fn(): string => (string) $this->find('textarea')->getAttribute('value');
+        $this->typeAtTheEnd('; # first');
+        $this->eventually(fn(): bool => $this->js('return held.length') === 1, 'the first edit is not sent');
+        $this->press(', second');
+        // The hand rests: the second edit waits for its turn.
+        $from = (float) $this->js('return performance.now()');
+        $this->eventually(
+            fn(): bool => (float) $this->js('return performance.now()') > $from + 1000.0,
+            'no time passes',
+        );
+        $this->js('held[0]()');
+        $this->eventually(fn(): bool => $this->js('return held.length') === 2, 'the second edit is not sent');
+        self::assertStringEndsWith('; # first, second', $text());
+        $this->press(', third');
+        $this->js('held[1]()');
+        $this->eventually(fn(): bool => $this->js('return held.length') === 3, 'the third edit is not sent');
+        self::assertStringEndsWith('; # first, second, third', $text());
+        $this->js('held[2]()');
+        $this->eventually(fn(): bool => $this->revision() >= $before + 3, 'not all is saved');
+        $this->open('/jobs/1/survey');
+        self::assertStringEndsWith('; # first, second, third', $text());
+    }
+
     public function test_notes_typed_in_a_stale_tab_are_not_lost(): void
     {
         $driver = $this->browser()->driver;

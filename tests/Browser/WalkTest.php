@@ -204,10 +204,7 @@ final class WalkTest extends BrowserTestCase
         $this->assertAccessible('join after a miss');
         $this->press('d');
         $this->see('C1, reset: nothing seen');
-        $this->press('y');
-        $this->see('Look at C1: 4 quick');
-        // A second press within a second is a double press.
-        $this->find('[data-step][data-settled=true]');
+        $this->see('Second: it has joined: 4 quick');
         $this->press('y');
         $this->eventually(function (): bool {
             $this->press('q');
@@ -251,10 +248,7 @@ final class WalkTest extends BrowserTestCase
             $this->press('d');
             $this->see($next);
         }
-        $this->press('y');
-        $this->see('Look at C1: 4 quick');
-        // A second press within a second is a double press.
-        $this->find('[data-step][data-settled=true]');
+        $this->see('Second: it has joined: 4 quick');
         $this->press('y');
         $this->assertAccessible('join on site');
         $this->tabTo('input[name=listed]');

@@ -25,7 +25,7 @@ final class ShelfTest extends TestCase
     public function test_it_is_searched_by_words_and_kind(): void
     {
         $all = $this->answer($this->getJson('/shelf/entries'), 'shelfResults');
-        self::assertSame([161, 3], [$all['total'], $all['pages']]);
+        self::assertSame([162, 3], [$all['total'], $all['pages']]);
         self::assertCount(60, $all['entries']);
         $found = $this->answer(
             $this->getJson('/shelf/entries?find=' . urlencode('24 V TUNABLE') . '&kind=strip'),
@@ -57,7 +57,7 @@ final class ShelfTest extends TestCase
         ];
         $kept = $this->answer($this->postJson('/shelf/entries', ['cells' => $cells]), 'entryAnswer');
         self::assertSame(['fuse-own-blade-fuse', '7.5'], [$kept['cells']['id'], $kept['cells']['amps']]);
-        self::assertSame(162, $this->crew->kitEntries()->count());
+        self::assertSame(163, $this->crew->kitEntries()->count());
         self::assertSame(
             'fuse-own-blade-fuse-2',
             $this->answer($this->postJson('/shelf/entries', ['cells' => $cells]), 'entryAnswer')['cells']['id'],
@@ -73,7 +73,7 @@ final class ShelfTest extends TestCase
             ->assertJson(['pointer' => '/kind']);
         $this->deleteJson('/shelf/entries/fuse-own-blade-fuse-2')->assertOk();
         $this->deleteJson('/shelf/entries/fuse-own-blade-fuse-2')->assertNotFound();
-        self::assertSame(162, $this->crew->kitEntries()->count());
+        self::assertSame(163, $this->crew->kitEntries()->count());
     }
 
     public function test_a_change_offers_an_update_and_shows_what_would_move(): void
@@ -132,7 +132,7 @@ final class ShelfTest extends TestCase
             ),
         );
         $json = (string) $this->get('/shelf/export.json')->assertOk()->getContent();
-        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 162], $this->answer($send($json), 'importCounts'));
+        self::assertSame(['new' => 0, 'changed' => 0, 'same' => 163], $this->answer($send($json), 'importCounts'));
         $count = $this->crew->kitEntries()->count();
         foreach (
             [

@@ -34,6 +34,10 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 let typed = notes.value;
 /** Which place the text in the editor belongs to. */
 let typedOf = at.value;
+/** Edits of these notes that are on their way or wait their turn: an answer to an earlier one is older than the text here. */
+let sending = 0;
+/** The server's notes have changed since they were shown here. */
+let fresh = false;
 /** Own notes when another person's change came first: shown until used or discarded. */
 const mine = ref('');
 const unsaved = drafts(`${person()?.id}:${props.answer.job}`);
@@ -69,19 +73,31 @@ async function keep(): Promise<void> {
     if (place.value && notes.value !== typed) {
         const text = (typed = notes.value);
         const of = typedOf;
+        sending++;
         const kept = await change({ kind: 'ReviseNotes', place: of, text });
+        sending--;
         await nextTick();
         if (kept && unsaved.read(of)?.text === text) {
             unsaved.drop(of);
         }
-        if (!kept && of === at.value && notes.value !== text) {
+        if (!kept && of === at.value && fresh && place.value.notes !== text) {
             mine.value = text;
         }
+        follow();
+    }
+}
+
+/** Shows the server's notes where they have changed, unless there is younger text here. */
+function follow(): void {
+    if (fresh && timer === undefined && sending === 0 && place.value) {
+        fresh = false;
+        typed = notes.value = place.value.notes;
     }
 }
 
 watch(notes, () => {
     clearTimeout(timer);
+    timer = undefined;
     if (notes.value !== typed) {
         unsaved.keep(typedOf, notes.value, typed);
         timer = setTimeout(() => void keep(), REST);
@@ -92,6 +108,7 @@ watch(at, () => {
     void keep();
     typedOf = at.value;
     typed = notes.value = place.value?.notes ?? '';
+    fresh = false;
     clearTimeout(timer);
     timer = undefined;
     takeUp();
@@ -99,11 +116,9 @@ watch(at, () => {
 // Changes from elsewhere (undo, a fix, another person) are shown unless the user is typing.
 watch(
     () => place.value?.notes,
-    (now) => {
-        if (timer === undefined && now !== undefined) {
-            typed = now;
-            notes.value = now;
-        }
+    () => {
+        fresh = true;
+        follow();
     },
 );
 onBeforeUnmount(() => void keep());
