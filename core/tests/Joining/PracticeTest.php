@@ -85,7 +85,7 @@ final class PracticeTest extends TestCase
             [62.0, 'tap', 'h1', 'name Lamp 2=Door'],
             [64.0, 'tap', 'h1', 'name Lamp 3=Table'],
         ];
-        $score = static fn(array $hands): Score => Score::for(self::attempt($lesson, $hands));
+        $score = static fn(array $hands): Score => Score::for(self::attempt($lesson, array_values($hands)));
         $looked = $score($hands('Lamp 1', 'Lamp 2', 'Lamp 3'));
         self::assertSame([true, 0, 0], [$looked->clean(), $looked->guesses, $looked->useless]);
         $guessed = $score($hands('Lamp 2'));

@@ -199,7 +199,7 @@ final class PrintedHands
         foreach ($taps as $pattern => $tap) {
             if (preg_match($pattern, $text, $m) === 1) {
                 [$device, $key] = explode(' ', $tap, 2);
-                $this->do(Act::TAP, $m[(int) $device], str_replace(' 1', ' ' . strtolower($m[1]), $key));
+                $this->do(Act::TAP, $m[(int) $device] ?? '', str_replace(' 1', ' ' . strtolower($m[1]), $key));
 
                 return true;
             }
