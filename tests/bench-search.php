@@ -37,7 +37,7 @@ for ($seed = 1; $seed <= $rooms; $seed++) {
     $from = microtime(true);
     $group->solve();
     $took = microtime(true) - $from;
-    if (!$group->complete()) {
+    if (!$group->complete() || $group->parts === []) {
         printf("room %2d: no whole layout\n", $seed);
 
         continue;

@@ -129,7 +129,7 @@ final class RandomSearch
         if (in_array(null, $blocks, true) || $blocks === []) {
             return null;
         }
-        $blocks = array_values(array_filter($blocks));
+        $blocks = array_values($blocks);
         usort($blocks, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
 
         return new Layout($layout->supply, $layout->place, $blocks);
@@ -172,6 +172,6 @@ final class RandomSearch
             $feeds,
         );
 
-        return in_array(null, $moved, true) ? [] : array_values(array_filter($moved));
+        return in_array(null, $moved, true) ? [] : $moved;
     }
 }
