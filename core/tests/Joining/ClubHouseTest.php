@@ -247,6 +247,37 @@ final class ClubHouseTest extends TestCase
         self::assertSame([], preg_grep('/^p1/', array_keys($works)) ?: []);
     }
 
+    /** A module on mains is never carried to a panel: the panel is taken off, by a licensed person. */
+    public function test_a_module_on_mains_stays_where_it_is(): void
+    {
+        $house = self::house();
+        $lamps = new Unit(
+            id: 'c3',
+            name: 'Lamps',
+            role: Unit::LIGHT,
+            family: 'zigbee',
+            way: 'zigbee',
+            leaflet: $house->unit('c3')->leaflet,
+            place: 'club',
+            at: [14.0, 0.0],
+            kind: 'tunable',
+            load: Unit::LAMPS,
+        );
+        $roster = (new Roster([...$house->units, 'c3' => $lamps], $house->wants))->fixing(['p1']);
+        $done = Rehearsal::run($roster, 1);
+        self::assertTrue($done->works());
+        $steps = array_column(
+            array_map(static fn(array $t): array => [$t[1]->key(), $t[1]->title . ' ' . $t[1]->caution], $done->trail),
+            1,
+            0,
+        );
+        self::assertStringStartsWith('Take P1 off its plate, and bring it to C3', $steps['link p1 c3/bring']);
+        self::assertStringContainsString('licensed person', $steps['link p1 c3/bring']);
+        self::assertStringStartsWith('Fix P1 again', $steps['link p1 c3/back']);
+        self::assertStringNotContainsString('temporary supply', $steps['link p1 c3/bring']);
+        self::assertStringContainsString('temporary supply', $steps['link p1 c1/bring']);
+    }
+
     /** Within the distance of the instructions nothing is moved; a place without measurements counts as far. */
     public function test_a_controller_beside_a_fixed_panel_stays_where_it_is(): void
     {

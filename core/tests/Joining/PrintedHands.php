@@ -92,6 +92,11 @@ final class PrintedHands
                 $this->do(Act::NEAR, $m[2], strtolower($m[1]) . ' 0.03');
                 $this->do(Act::ON, $m[1]);
             }),
+            $this->reads('/^Take (\w+) off its plate, and bring it to (\w+)\.$/', $text, function (array $m): void {
+                $this->do(Act::NEAR, $m[2], strtolower($m[1]) . ' 0.03');
+                $this->do(Act::NEAR, $m[1], strtolower($m[2]) . ' 0.03');
+            }),
+            $this->reads('/^Fix (\w+) again\.$/', $text, static fn(): null => null),
             $this->reads('/^Put (\w+) back in its place, leads as marked\.$/', $text, function (array $m): void {
                 $this->do(Act::OFF, $m[1]);
                 $this->do(Act::NEAR, $m[1]);

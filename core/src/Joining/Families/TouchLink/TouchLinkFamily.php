@@ -125,52 +125,77 @@ final readonly class TouchLinkFamily implements Family
             caution: trim($caution),
         );
 
-        return [...$steps, ...$brought ? [$this->back($task, $light)] : []];
+        return [...$steps, ...$brought ? [$this->back($task, $light, $remote)] : []];
     }
 
-    /** The controller goes to a panel that is fixed already: it needs power there, and a load that answers. */
+    /**
+     * The controller goes to a panel that is fixed already: it needs power there, and a load that answers. A module on mains stays where it is:
+     * the panel comes to it.
+     */
     private function bring(Task $task, Unit $light, Unit $panel, float $near): JoinStep
     {
         $label = $light->label();
+        $module = $light->load === Unit::LAMPS;
+        $or = $module ? '' : " Or take {$panel->label()} off its plate and hold it to {$label}.";
 
         return new JoinStep(
             task: $task->id(),
             kind: 'bring',
             look: Look::Hand,
             device: $light->id,
-            title: "Bring {$label} to {$panel->label()}, with a temporary supply of its voltage and a short piece of strip",
+            title: $module
+                ? "Take {$panel->label()} off its plate, and bring it to {$label}"
+                : "Bring {$label} to {$panel->label()}, with a temporary supply of its voltage and a short piece of strip",
             why: "{$panel->label()} is fixed, and links within " .
                 sprintf('%g m only. ', $near) .
-                "{$label} keeps what it has joined. Or take {$panel->label()} off its plate and hold it to {$label}.",
+                "{$label} keeps what it has joined.{$or}",
             at: $panel->id,
             where: 'at ' . $panel->called(),
-            acts: [
-                new Act(Act::OFF, $light->id),
+            acts: self::unpowered($light, [
                 new Act(Act::NEAR, $light->id, sprintf('%s %.2F', $panel->id, $near / 2)),
                 new Act(Act::NEAR, $panel->id, sprintf('%s %.2F', $light->id, $near / 2)),
-                new Act(Act::ON, $light->id),
-            ],
+            ]),
             before: StepBuilder::BROUGHT,
-            caution: trim(
-                'Switch the supply off before you move a lead, and mark the leads first. ' . $light->source->isolate(),
-            ),
+            caution: $module
+                ? 'A module on mains is not carried about. Mains behind a panel is for a licensed person; local rules decide.'
+                : trim(
+                    'Switch the supply off before you move a lead, and mark the leads first. ' .
+                        $light->source->isolate(),
+                ),
         );
     }
 
-    private function back(Task $task, Unit $light): JoinStep
+    /**
+     * Hands while a controller that is moved has no power; a module on mains is not moved and keeps its own.
+     *
+     * @param  list<Act>  $acts
+     * @return list<Act>
+     */
+    private static function unpowered(Unit $light, array $acts): array
     {
+        return $light->load === Unit::LAMPS
+            ? $acts
+            : [new Act(Act::OFF, $light->id), ...$acts, new Act(Act::ON, $light->id)];
+    }
+
+    private function back(Task $task, Unit $light, Unit $panel): JoinStep
+    {
+        $module = $light->load === Unit::LAMPS;
+
         return new JoinStep(
             task: $task->id(),
             kind: 'back',
             look: Look::Hand,
             device: $light->id,
-            title: "Put {$light->label()} back in its place, leads as marked",
-            why: 'Links and joins are stored in the controller: moving it changes nothing.',
-            at: $light->id,
-            where: 'at ' . $light->called(),
-            acts: [new Act(Act::OFF, $light->id), new Act(Act::NEAR, $light->id), new Act(Act::ON, $light->id)],
+            title: $module ? "Fix {$panel->label()} again" : "Put {$light->label()} back in its place, leads as marked",
+            why: 'Links and joins are stored in the devices: moving them changes nothing.',
+            at: $module ? $panel->id : $light->id,
+            where: 'at ' . ($module ? $panel : $light)->called(),
+            acts: self::unpowered($light, [new Act(Act::NEAR, $light->id)]),
             before: StepBuilder::BROUGHT,
-            caution: trim('Switch the supply off before you move a lead. ' . $light->source->isolate()),
+            caution: $module
+                ? 'Mains behind a panel is for a licensed person.'
+                : trim('Switch the supply off before you move a lead. ' . $light->source->isolate()),
         );
     }
 
