@@ -161,7 +161,7 @@ final class ScreensTest extends BrowserTestCase
         $this->eventually(fn(): bool => $this->revision() > $before, 'not saved');
     }
 
-    /** Two edits on a slow line: the answer to the first is older than what stands in the notes, and takes nothing back. */
+    /** Two edits on a slow line: the answer to the first is older than the notes, and takes nothing back. */
     public function test_an_answer_to_an_earlier_edit_takes_no_typing_back(): void
     {
         $this->open('/jobs/1/survey');

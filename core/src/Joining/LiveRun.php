@@ -196,6 +196,7 @@ final class LiveRun
             $this->open($step, $given->at);
         }
         $this->touched($step, $given);
+        $this->acted($step, $given);
         if ($step->key() === $given->step?->key() && !$late) {
             $this->looked($step, $given);
         }
@@ -311,6 +312,21 @@ final class LiveRun
         $done = isset($marks->worked[$step->key()]) || isset($marks->gestured[$step->key()]);
         if ($this->site !== null && $answers && $gesture && !$done) {
             throw OutOfTurn::at('/kind', "Do it first, then say what you saw: {$step->title}.");
+        }
+    }
+
+    /** @throws OutOfTurn for Done where simulated hands have not done the step; on site only the person knows */
+    private function acted(JoinStep $step, Event $given): void
+    {
+        $done = isset($this->progress->marks->gestured[$step->key()]);
+        if (
+            $this->site !== null &&
+            $given->kind === Event::DONE &&
+            $step->look === Look::Hand &&
+            $step->acts !== [] &&
+            !$done
+        ) {
+            throw OutOfTurn::at('/kind', "Not done yet: {$step->title}.");
         }
     }
 

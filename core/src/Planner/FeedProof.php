@@ -36,7 +36,7 @@ final class FeedProof
     /** @var array<string, list<array{FeedOption, float}>> by run, place and amps */
     private array $stairs = [];
 
-    /** @var array<string, float> volts lost at least by what was too uneven in a layout, by run and pattern: not proven to fail in every one */
+    /** @var array<string, float> least volts lost by feedings that were too uneven in a layout, by run and pattern: not proven to fail in every one */
     private array $doubts = [];
 
     /** @var array<string, float> volts lost at least by ways of feeding that were solved with their own cables */

@@ -48,7 +48,7 @@ final class SetTrials
         return null;
     }
 
-    /** Whether something is doubted anew: ways of feeding that are too uneven in a layout. Other layouts are likelier without them. */
+    /** Whether a trial adds doubts: ways of feeding that are too uneven in a layout. Other layouts are likelier without them. */
     private function doubted(LayoutTrial $tried): bool
     {
         $new = false;

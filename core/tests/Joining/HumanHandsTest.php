@@ -250,6 +250,20 @@ final class HumanHandsTest extends TestCase
         }
     }
 
+    /** Done without the act: a rehearsal names the missing act. */
+    public function test_done_without_the_act_names_the_act(): void
+    {
+        $roster = Bench::roster([Bench::zigbee(), Bench::hub()], [['h1', 'c1']]);
+        $run = new LiveRun($roster, Order::for($roster), 1);
+        $done = static fn(float $at) => $run->act(Event::DONE, $run->next($at)->device, $at, $run->next($at)->key());
+        self::assertSame('Not done yet: Switch C1 on.', self::message(static fn() => $done(5.0)));
+        self::assertSame([], $run->log(), 'it is not logged');
+        $run->act(Act::ON, 'c1', 6.0);
+        self::assertSame('Not done yet: Press Search in the hub’s app.', self::message(static fn() => $done(7.0)));
+        $run->act(Act::TAP, 'h1', 8.0, 'search');
+        self::assertSame('reset', $run->next(9.0)->kind);
+    }
+
     public function test_nothing_is_no_answer_while_a_sign_may_still_come(): void
     {
         $run = self::begun();

@@ -33,7 +33,7 @@ final class PresetStepsTest extends TestCase
         ]);
     }
 
-    /** @return array<string, float> by light, after a control was told to recall a preset */
+    /** @return array<string, float> by light, after a preset was recalled */
     private static function recalled(SimulatedSite $site, int $number): array
     {
         $site->apply(new Event($site->now() + 1.0, Act::SET, 'r1', "recall {$number}"));

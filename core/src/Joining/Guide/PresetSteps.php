@@ -50,7 +50,7 @@ final readonly class PresetSteps
                 "Switch the lights off, then recall preset {$n}" .
                     ($recall === '' ? '' : " ({$recall})") .
                     ": is it “{$this->preset->scene}”?",
-                'A gesture that was cut short stores nothing, and no lamp says so.',
+                'A gesture that was cut short stores nothing, and no lamp shows it.',
                 [...$off, new Act(Act::SET, $this->control->id, "recall {$n}")],
                 $this->levels(),
             ),

@@ -27,6 +27,15 @@ const left = computed(() => (step.value.to === null ? null : step.value.to - pro
 const patterns = computed(() => [step.value.expect, step.value.then].filter((signal) => signal !== null));
 /** Seconds until the window opens. */
 const opens = computed(() => Math.max(0, (step.value.from ?? 0) - props.now));
+/** Share of the window that is left, or of the wait before it; null without one. */
+const shownFrom = ref(props.now);
+const rest = computed(() => {
+    const { from, to } = step.value;
+    if (opens.value > 0 && from !== null) {
+        return Math.min(1, opens.value / Math.max(0.1, from - shownFrom.value));
+    }
+    return from === null || to === null || to <= from ? null : Math.max(0, Math.min(1, (to - props.now) / (to - from)));
+});
 const tooEarly = (answer: StepAnswer) => Math.ceil(early(step.value, answer, props.now));
 useCues(
     () => step.value,
@@ -44,6 +53,7 @@ const main = (answer: StepAnswer) =>
 watch(
     () => step.value.key,
     async () => {
+        shownFrom.value = props.now;
         if (step.value.look === 'name') {
             given.value = { name: step.value.name, room: step.value.room };
             await nextTick();
@@ -89,6 +99,14 @@ function send(text: string, room?: string): void {
             >
         </p>
         <p v-else-if="left !== null" class="mt-2 text-[20px] text-watch">Time is up</p>
+        <!-- The rest of the window, or of the wait before it. -->
+        <div v-if="rest !== null" class="mt-1 h-1.5 bg-rule" aria-hidden="true">
+            <div
+                class="h-full"
+                :class="opens > 0 ? 'bg-dusk' : 'bg-ember'"
+                :style="{ width: `${(100 * rest).toFixed(1)}%` }"
+            />
+        </div>
         <button
             v-if="step.stops"
             type="button"
