@@ -258,7 +258,10 @@ final class SharedFloor
                     $limit = $this->search->proof->limit($run) + FeedProof::MISSED;
                     // Behind a trunk that loses more the tails lose less: the bound counts each against the limit for itself.
                     $volts = $this->load === null ? $limit : ($limit - $lost) / $this->tight;
-                    $feed = $lost > $limit ? null : $this->search->proof->cheapest($run, $at, $carries, $volts, $this->load !== null);
+                    $feed =
+                        $lost > $limit
+                            ? null
+                            : $this->search->proof->cheapest($run, $at, $carries, $volts, $this->load !== null);
                     if ($feed === null) {
                         continue 2;
                     }
