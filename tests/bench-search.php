@@ -38,7 +38,7 @@ for ($seed = 1; $seed <= $rooms; $seed++) {
     $group->solve();
     $took = microtime(true) - $from;
     if (!$group->complete() || $group->parts === []) {
-        printf("room %2d: no whole layout\n", $seed);
+        printf("room %2d: no complete layout\n", $seed);
 
         continue;
     }

@@ -149,7 +149,7 @@ final readonly class Prerequisites
         );
     }
 
-    /** A hub of its own network is there before anything joins it, on a cable or by radio. */
+    /** Zigbee hubs, which must run before any device joins them, by cable or radio. */
     private function hubs(): ?Prerequisite
     {
         $hubs = array_filter($this->roster->inRole(Unit::HUB), static fn(Unit $u): bool => $u->way === 'zigbee');

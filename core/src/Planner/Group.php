@@ -89,7 +89,7 @@ final class Group
         [$least, $sets] = $this->trials()->refined(0)->least([]) ?? [0, []];
         $this->bound = $least;
         $found = $costs = [];
-        // Each run alone too: something whole, whatever sets do not hold.
+        // Each run alone as well: a complete result even if no set holds.
         $sets = [...$sets, ...array_map(static fn(int $n): int => 1 << $n, array_keys($this->runs))];
         for ($round = 0; $round < self::ROUNDS; $round++) {
             foreach (array_diff($sets, array_keys($costs)) as $set) {

@@ -51,7 +51,7 @@ final readonly class Joints
         return $joints;
     }
 
-    /** Whether a cable begins at a battery: fitting its leads there is a step of its own, and nothing is joined twice. */
+    /** Whether a cable begins at a battery. Its leads are fitted in a separate step, so they are not counted here. */
     private function atBattery(string $end): bool
     {
         return $this->plan->block($end) !== null;

@@ -205,7 +205,7 @@ final class HumanHandsTest extends TestCase
         }
     }
 
-    /** One search, two controllers: what failed at the first is said when its turn comes again, not at the second. */
+    /** One search, two controllers: a note about the first is shown with the first, not with the second. */
     public function test_a_note_is_shown_with_its_own_device(): void
     {
         $roster = Bench::roster(

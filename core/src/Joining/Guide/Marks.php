@@ -46,7 +46,7 @@ final class Marks
         $this->alerts[$task?->id() ?? ''] = $says;
     }
 
-    /** Note beside a step: of its own task only. Another device has nothing to do with it. */
+    /** Note beside a step of the same task. Steps of other devices do not show it. */
     public function alertOf(JoinStep $step): string
     {
         return $this->alerts[$step->task] ?? ($this->alerts[''] ?? '');

@@ -84,7 +84,7 @@ final readonly class Prompt
         );
     }
 
-    /** The pattern that follows the one of the first step by itself, so that both are on one card. */
+    /** Second pattern of the current card: it follows the first without another act. */
     public function then(): ?JoinStep
     {
         [$step, $next] = [$this->queue->first(), $this->queue->second()];

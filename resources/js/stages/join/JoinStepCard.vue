@@ -15,7 +15,7 @@ const props = defineProps<{
     /** A lesson: the drawn kit is worked by hand, and lights have no room. */
     lesson?: boolean;
     refused?: { at: string; message: string };
-    /** Key of the answer that is on its way. */
+    /** Key of the answer being sent. */
     pressed?: string;
     /** Next page after everything is done. */
     onward?: string;

@@ -38,7 +38,7 @@ export interface Ways {
     ahead?(run: number): string;
 }
 
-/** An answer with the whole log: a look sends only the lines that are new since the last one. */
+/** An answer with the complete log: a look brings only the lines since the last one. */
 function withLog<A extends Answer>(answer: A, before: A | null): A {
     const { picture } = answer;
     if (!picture || picture.logFrom === 0) {
@@ -131,7 +131,7 @@ export function useLive<A extends Answer>(ways: Ways, first: A | null) {
 
     /** The answer given last, and when: a double press is one. */
     let given = { text: '', at: 0 };
-    /** Key of the answer that is on its way: a press shows at once, however slow the line is. */
+    /** Key of the answer being sent: a press is shown immediately, even on a slow line. */
     const pressed = ref('');
     /** Whether the same answer would count again: not within the time of a double press. */
     const settled = ref(true);

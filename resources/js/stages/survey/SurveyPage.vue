@@ -34,7 +34,7 @@ let timer: ReturnType<typeof setTimeout> | undefined;
 let typed = notes.value;
 /** Which place the text in the editor belongs to. */
 let typedOf = at.value;
-/** Edits of these notes that are on their way or wait their turn: an answer to an earlier one is older than the text here. */
+/** Edits of these notes being sent or waiting. The answer to an earlier edit is older than the text here. */
 let sending = 0;
 /** The server's notes have changed since they were shown here. */
 let fresh = false;

@@ -130,7 +130,7 @@ final readonly class TouchLinkFamily implements Family
 
     /**
      * The controller goes to a panel that is fixed already: it needs power there, and a load that answers. A module on mains stays where it is:
-     * the panel comes to it.
+     * the panel is brought there.
      */
     private function bring(Task $task, Unit $light, Unit $panel, float $near): JoinStep
     {
