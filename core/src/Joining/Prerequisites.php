@@ -197,8 +197,8 @@ final readonly class Prerequisites
 
         return new Prerequisite(
             'panel',
-            self::labels($panels) . ' not yet fixed',
-            'A panel is linked before it is fixed, or a controller is brought to it on a temporary supply.',
+            self::labels($panels) . ' still loose, or a temporary supply',
+            'A panel is linked before it is fixed. To one that is on its wall already each controller is brought on a temporary supply.',
         );
     }
 

@@ -115,13 +115,27 @@ final readonly class Recovery
             Families::say($roster->unit($w->control), FamilyFact::OnePhone);
         $reset = array_column(array_filter($roster->wants, $gone), 'light');
 
+        $kept = array_filter(
+            $roster->inRole(Unit::HUB) + $roster->inRole(Unit::BRIDGE),
+            static fn(Unit $u): bool => !Families::say($u, FamilyFact::OnePhone),
+        );
+        $label = static fn(string $id): string => $roster->unit($id)->label();
+        $says = [
+            $kept === []
+                ? ''
+                : implode(', ', array_map($label, array_keys($kept))) .
+                    ': install the app on the new phone and sign in with the client’s account; what it holds stays joined.',
+            $reset === []
+                ? ''
+                : implode(', ', array_map($label, array_values(array_unique($reset)))) .
+                    ': only the lost phone knew them. They are joined again.',
+        ];
+
         return new self(
             self::PHONE,
             'The phone is lost',
-            $roster->inRole(Unit::HUB) + $roster->inRole(Unit::BRIDGE) === []
-                ? 'Install the app of each light on the new phone; remotes and panels go on working.'
-                : 'Hubs and bridges that work with any phone: install the app on the new one ' .
-                    'and sign in with the client’s account; nothing has to be joined again.',
+            trim(implode(' ', $says)) ?:
+            'Install the app of each light on the new phone; remotes and panels go on working.',
             self::with(
                 $roster,
                 // A light that is reset has lost its remotes and panels as well.

@@ -205,7 +205,7 @@ final class HumanHandsTest extends TestCase
         }
     }
 
-    /** One search, two controllers: a note about the first is shown with the first, not with the second. */
+    /** One search, two controllers: a note about the first is shown with the first; the second says who was left for later. */
     public function test_a_note_is_shown_with_its_own_device(): void
     {
         $roster = Bench::roster(
@@ -214,10 +214,14 @@ final class HumanHandsTest extends TestCase
         );
         $run = new LiveRun($roster, Order::for($roster), 1, onSite: true);
         $notes = [];
+        $failed = '';
         for ($now = 5.0, $n = 0; $n < 20; $n++, $now += 5.0) {
             $step = $run->next($now);
-            $notes[] = [$step->device, substr($step->alert, 0, 12)];
+            $notes[$step->device][$step->alert] = true;
             $seen = $run->progress()->marks->missed === 0 ? 'nothing' : 'expected';
+            if ($step->look->value === 'lamp' && $failed === '') {
+                $failed = $step->device;
+            }
             match ($step->look) {
                 Look::Hand => $run->work($step->key(), $now),
                 Look::List => $run->act(Event::FOUND, 'h1', $now, 'Light 1'),
@@ -225,12 +229,17 @@ final class HumanHandsTest extends TestCase
                 default => $run->act(Event::SAW, $step->device, $now, "{$step->key()}|{$seen}"),
             };
         }
-        $said = array_filter($notes, static fn(array $n): bool => $n[1] !== '');
-        self::assertNotSame([], $said);
-        $failed = array_values($said)[0][0];
-        foreach ($said as [$device, $words]) {
-            self::assertSame([$failed, 'Nothing seen'], [$device, $words]);
+        $other = $failed === 'c1' ? 'c2' : 'c1';
+        $said = static fn(string $device): array => array_filter(array_keys($notes[$device] ?? []));
+        foreach ($said($failed) as $note) {
+            self::assertStringStartsWith('Nothing seen', $note);
         }
+        $label = strtoupper($failed);
+        self::assertNotSame([], $said($failed));
+        self::assertSame(
+            ["Joining {$label}, run {$failed} to H1: nothing seen. It comes again later."],
+            array_values($said($other)),
+        );
     }
 
     /** A rehearsal knows that no hand has touched the device; on site the hands may have been quicker than the screen. */

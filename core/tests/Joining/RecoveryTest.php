@@ -199,6 +199,11 @@ final class RecoveryTest extends TestCase
         $roster = Bench::roster([Bench::zigbee(), Bench::hub(), $bound, $receiver], [['h1', 'c1'], ['h2', 'c3']]);
         $recovery = self::of($roster, Recovery::PHONE);
         self::assertSame(['c3'], array_map(static fn($w): string => $w->light, $recovery->roster->wants));
+        self::assertSame(
+            'H1: install the app on the new phone and sign in with the client’s account; what it holds stays joined. ' .
+                'C3: only the lost phone knew them. They are joined again.',
+            $recovery->says,
+        );
         $done = $recovery->rehearsed();
         self::assertTrue($done->works());
         self::assertNotSame(

@@ -265,6 +265,11 @@ final class GuideProgress
                 $task,
             );
             $this->queue->behind($task);
+            if ($this->queue->first()?->task !== $task->id()) {
+                $this->marks->alert(
+                    EventWords::task($task, $this->roster) . ': ' . $seen->words() . '. It comes again later.',
+                );
+            }
 
             return;
         }

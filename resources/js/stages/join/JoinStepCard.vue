@@ -80,7 +80,7 @@ function send(text: string, room?: string): void {
         <p class="fig text-[13px] text-ink2">
             {{ picture.through }} of {{ picture.tasks }} done<template v-if="step.where"> · {{ step.where }}</template>
         </p>
-        <h2 id="step" class="mt-1 text-[26px] font-semibold leading-8">{{ step.title }}</h2>
+        <h2 id="step" class="mt-1 text-[21px] font-semibold leading-7 sm:text-2xl sm:leading-8">{{ step.title }}</h2>
         <p v-if="step.alert" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-2">{{ step.alert }}</p>
         <p class="mt-2 text-ink2">{{ step.why }}</p>
         <p v-if="step.caution" class="mt-2 border-l-4 border-ember pl-3 text-[13px]">
