@@ -24,6 +24,9 @@ final readonly class RunSteps
     /** Silicone cures for a day. */
     private const CURE = 1440;
 
+    /** Metres of a straight strip that are soldered loose and then carried up in one piece by two people. Common practice, no source. */
+    private const CARRIED = 3.0;
+
     /**
      * @param  array<string, int>  $joined  joints in the strip of a run, by run
      * @param  array<string, CableJoints>  $at  joints by cable
@@ -108,6 +111,10 @@ final readonly class RunSteps
                 after: [$loose],
             );
         }
+        $early = $measured && count($run->sections) === 1 && $run->length() <= self::CARRIED;
+        if ($early) {
+            $fixed = $this->joints($run, $fixed, 'Loose, before it is fixed: better than on a ladder.');
+        }
         if ($profile) {
             $fixed = $this->list->addFor(
                 of: $run,
@@ -148,15 +155,7 @@ final readonly class RunSteps
                 after: [$fixed],
             );
         }
-        $of = new Joints($this->plan);
-        $data = $of->ofData(DataLead::separateTo($this->plan, $run->id));
-        $joints = RunJoints::for(
-            $this->plan,
-            new CableJoints($of->ofRun($run, $this->joined[$run->id] ?? 0) + $data->made, $data->terminals),
-            $this->install->cables($run->id),
-            $this->at,
-        );
-        $made = $this->list->joints($run, $joints, $fixed);
+        $made = $early ? $fixed : $this->joints($run, $fixed);
         $wired = $this->signals($run, $made);
         $last = $this->list->addFor(
             of: $run,
@@ -210,6 +209,21 @@ final readonly class RunSteps
         }
 
         return $last;
+    }
+
+    /** The joints of a run: in its strip, at its cables and of its data. */
+    private function joints(Run $run, string $after, string $when = ''): string
+    {
+        $of = new Joints($this->plan);
+        $data = $of->ofData(DataLead::separateTo($this->plan, $run->id));
+        $joints = RunJoints::for(
+            $this->plan,
+            new CableJoints($of->ofRun($run, $this->joined[$run->id] ?? 0) + $data->made, $data->terminals),
+            $this->install->cables($run->id),
+            $this->at,
+        );
+
+        return $this->list->joints($run, $joints, $after, $when);
     }
 
     /**

@@ -85,7 +85,7 @@ final class StepList
     }
 
     /** The step that makes joints after another; that other where there are none. */
-    public function joints(Run|Fitting $of, RunJoints $joints, string $after): string
+    public function joints(Run|Fitting $of, RunJoints $joints, string $after, string $when = ''): string
     {
         if ($joints->count === 0) {
             return $after;
@@ -95,7 +95,7 @@ final class StepList
             of: $of,
             kind: Work::Joints,
             title: $joints->words(),
-            why: $joints->why(),
+            why: trim("{$joints->why()} {$when}"),
             units: $joints->units(),
             people: 1,
             tools: $joints->tools(),

@@ -225,4 +225,20 @@ final class TimetableTest extends TestCase
             '93 minutes, told in fives',
         );
     }
+
+    /** A straight strip for profile that two people carry is soldered before it is fixed; a longer one where it hangs. */
+    public function test_a_short_strip_is_soldered_before_it_is_fixed(): void
+    {
+        $order = static function (string $metres): array {
+            $plan = Demo::with(
+                Demo::run($metres, 'strip-tunable-24', 'supply-24-150', 'controller-zigbee-2', 'cable-3x15'),
+                ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => "start end\n{$metres} line\nrun line, profile"],
+            );
+            $kinds = array_map(static fn(Step $s): string => $s->kind->value, self::steps($plan));
+
+            return array_values(array_intersect($kinds, ['cut', 'profile', 'joints', 'second']));
+        };
+        self::assertSame(['cut', 'joints', 'profile', 'second'], $order('2.9'));
+        self::assertSame(['cut', 'profile', 'joints', 'second'], $order('3.1'));
+    }
 }
