@@ -38,6 +38,18 @@ final readonly class EventWords
         };
     }
 
+    /** Note beside a step that did not go as it should. */
+    public static function missed(JoinStep $step, Observation $seen): string
+    {
+        return ucfirst($seen->words()) . '. ' . ($step->ifNot === '' ? 'Repeat the last step.' : $step->ifNot);
+    }
+
+    /** Note beside the next device when the one before is left for later. */
+    public static function later(Task $task, Roster $roster, Observation $seen): string
+    {
+        return self::task($task, $roster) . ': ' . $seen->words() . '. It comes again later.';
+    }
+
     /** Message when no fault explains a failing step: an answer was wrong. */
     public static function unfitting(JoinStep $step): string
     {

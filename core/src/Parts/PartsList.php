@@ -113,7 +113,8 @@ final readonly class PartsList
                     wanted: $wanted,
                     why: "{$lead->signal} wire of the vehicle to " . strtoupper($lead->unit),
                     cores: 1,
-                    joints: Joints::ofTail(1),
+                    // At the vehicle; its unit has terminals.
+                    joints: 1,
                     metres: $lead->metres,
                     run: $run,
                 );

@@ -66,8 +66,11 @@ final readonly class Run implements CheckedRecord
 
     public function name(): string
     {
-        return mb_strtoupper(mb_substr($this->word, 0, 1)) .
-            mb_substr($this->word, 1) .
+        // A name of several words is one word with hyphens.
+        $word = str_replace('-', ' ', $this->word);
+
+        return mb_strtoupper(mb_substr($word, 0, 1)) .
+            mb_substr($word, 1) .
             ($this->parts > 1 ? " {$this->part} of {$this->parts}" : '');
     }
 

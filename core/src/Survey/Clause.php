@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
+use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\Site\SiteReader;
 
 /** A clause of the tape notes being read word by word. */
@@ -13,6 +14,20 @@ final class Clause
 
     /** Keywords of the notes, for highlighting. */
     public const WORDS = [...self::NOTATION, 'up', 'and', 'to'];
+
+    /** Words that no run can have in its name: each has a meaning where a name stands. */
+    private const RESERVED = [
+        'start',
+        'close',
+        'up',
+        'down',
+        'gap',
+        'at',
+        'and',
+        'main',
+        'accent',
+        ...RunNote::MOUNTINGS,
+    ];
 
     private int $at = 0;
 
@@ -125,6 +140,39 @@ final class Clause
         }
 
         return $value;
+    }
+
+    /**
+     * The name of a run: one word, or several that are joined by hyphens, up to a comma or the word after it.
+     *
+     * @throws SlipFound when no such name stands there
+     */
+    public function name(string $expected, string $until = ''): Word
+    {
+        $first = $this->peek();
+        $name = [];
+        while (($word = $this->peek()) !== null && $word->text !== ',' && ($name === [] || !$word->is($until))) {
+            $this->take();
+            if ($word->is(...self::RESERVED) || isset(Length::UNITS[mb_strtolower($word->text)])) {
+                throw new SlipFound(
+                    $this->slip(
+                        $word,
+                        $word->is('gap') || $name !== []
+                            ? "Type a comma before “{$word->text}”."
+                            : "“{$word->text}” is a keyword of the notes and cannot be the name of a run.",
+                    ),
+                );
+            }
+            $name[] = $word->text;
+        }
+        $text = implode('-', $name);
+        if ($first === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $text) !== 1) {
+            throw new SlipFound(
+                $this->slip($first, "Expected {$expected}: words that start with a letter, at most 24 letters."),
+            );
+        }
+
+        return new Word($text, $first->line, $first->column, $first->to($this->last())->length());
     }
 
     public function rest(): string

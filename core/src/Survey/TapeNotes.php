@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Survey;
 
 use EmberDusk\Survey\Site\SiteReader;
+use EmberDusk\Survey\Site\Walls;
 
 /**
  * Reads tape notes, one clause per line or after `;`: `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`,
@@ -26,6 +27,9 @@ final class TapeNotes
     /** @var list<Slip> */
     private array $slips = [];
 
+    /** @var list<array{Clause, int}> clauses that tell no wall, and how many walls are typed before each */
+    private array $rest = [];
+
     private string $start = '';
 
     private bool $started = false;
@@ -36,12 +40,11 @@ final class TapeNotes
 
     private readonly TapeLengths $lengths;
 
-    private readonly SiteReader $site;
+    private SiteReader $site;
 
     private function __construct()
     {
         $this->lengths = new TapeLengths();
-        $this->site = new SiteReader();
     }
 
     /** The same text gives the same sheet, and one answer of the server asks for it many times: the last ones are kept. */
@@ -60,6 +63,7 @@ final class TapeNotes
         foreach (TapeWords::clauses($text) as $clause) {
             $reader->clause(new Clause($clause));
         }
+        $reader->surroundings();
         $sheet = TapeSheet::from(
             start: $reader->start,
             legs: $reader->legs,
@@ -84,7 +88,7 @@ final class TapeNotes
         try {
             $word = $clause->peek();
             if ($word?->is(...SiteReader::KEYWORDS)) {
-                $this->site->read($clause, $this->lengths, $this->close === null ? $this->legs : []);
+                $this->rest[] = [$clause, $this->close === null ? count($this->legs) : 0];
 
                 return;
             }
@@ -104,6 +108,22 @@ final class TapeNotes
             $this->slips[] = $found->slip;
             $this->heading = $heading;
         }
+    }
+
+    /** What is besides the walls, once all of them are known: it may be typed before its wall. */
+    private function surroundings(): void
+    {
+        $this->site = new SiteReader(
+            array_map(static fn(array $r): string => mb_strtolower($r[0]->peek(1)->text ?? ''), $this->rest),
+        );
+        foreach ($this->rest as [$clause, $before]) {
+            try {
+                $this->site->read($clause, $this->lengths, new Walls($this->legs, $before));
+            } catch (SlipFound $found) {
+                $this->slips[] = $found->slip;
+            }
+        }
+        usort($this->slips, static fn(Slip $a, Slip $b): int => [$a->line, $a->column] <=> [$b->line, $b->column]);
     }
 
     private function readStart(Clause $clause): void
@@ -184,27 +204,7 @@ final class TapeNotes
 
     private function runName(Clause $clause): string
     {
-        $word = $clause->take();
-        if ($word === null || preg_match('/^\p{L}[\p{L}\p{N}_-]{0,23}$/u', $word->text) !== 1) {
-            throw new SlipFound(
-                $clause->slip($word, 'A run has a name of one word that starts with a letter, at most 24 letters.'),
-            );
-        }
-        if (
-            $word->is('start', 'close', 'left', 'right', 'up', 'down', 'gap', 'at', 'and') ||
-            isset(Length::UNITS[mb_strtolower($word->text)])
-        ) {
-            throw new SlipFound(
-                $clause->slip(
-                    $word,
-                    $word->is('gap')
-                        ? 'Type a comma before “gap”.'
-                        : "“{$word->text}” is a keyword of the notes and cannot be the name of a run.",
-                ),
-            );
-        }
-
-        return mb_strtolower($word->text);
+        return mb_strtolower($clause->name('the run’s name', 'and')->text);
     }
 
     /** @param  list<Gap>  $before */

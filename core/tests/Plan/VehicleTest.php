@@ -153,6 +153,15 @@ final class VehicleTest extends TestCase
             ),
         );
         self::assertStringContainsString('brake wire of the vehicle to C1, 0.90 m', $parts);
+        // One joint at the vehicle's wire; the unit has a terminal for it.
+        $joints = array_values(
+            array_filter(
+                PartsList::for($plan, Demo::shelf())->parts,
+                static fn(Part $p): bool => $p->group === 'Joint' && isset($p->why['brake wire of the vehicle to C1']),
+            ),
+        );
+        self::assertCount(1, $joints);
+        self::assertSame(1.0, $joints[0]->why['brake wire of the vehicle to C1']);
         $titles = [];
         foreach (Steps::for($plan, PartsList::for($plan, Demo::shelf()), new Productivity([])) as $step) {
             $titles[$step->id] = $step;

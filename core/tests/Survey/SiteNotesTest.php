@@ -6,6 +6,7 @@ namespace EmberDusk\Tests\Survey;
 
 use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Site\Battery;
+use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\TapeText;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -73,6 +74,20 @@ final class SiteNotesTest extends TestCase
         );
     }
 
+    /** A spot before all walls, or after other walls, stands along the run that it names, on over the corner. */
+    public function test_a_spot_names_the_run_of_its_wall(): void
+    {
+        $site = TapeNotes::read(
+            "outlet P1 on long wall at 3.30\nbox B1 on left at 0.20, 30x20x12\n3.10 long wall\nright 2 long wall\nright 3.10 left\n" .
+                "close\noutlet P2 on long wall at 0.50",
+        )->site;
+        self::assertSame(
+            [[1, 0.2], [0, 0.5]],
+            array_map(static fn(Outlet $o): array => [$o->spot->leg, round($o->spot->at, 6)], $site->outlets),
+        );
+        self::assertSame([2, 0.2], [$site->boxes[0]->spot->leg, $site->boxes[0]->spot->at]);
+    }
+
     /** @return iterable<string, array{string, string, string, string|null}> text, the word, part of the message, what would fix it */
     public static function slips(): iterable
     {
@@ -83,7 +98,15 @@ final class SiteNotesTest extends TestCase
         yield 'a box of 9 m' => ['box B1 loft, 900x30x30', '900x30x30', 'is not possible', null];
         yield 'no comma' => ['box B1 loft, vented ladder', 'ladder', 'after a comma', null];
         yield 'a name twice' => ["outlet P1 dais\nbox P1 loft", 'P1', 'already used', null];
-        yield 'at without a wall' => ['outlet P1 at 0.40', 'at', 'here is none yet', null];
+        yield 'at without a wall' => ['outlet P1 at 0.40', 'at', 'there is none', null];
+        yield 'beyond the walls of its run' => [
+            "2.00 cove\noutlet P1 on cove at 2.40",
+            '2.40',
+            'end before this',
+            null,
+        ];
+        yield 'an outlet without a name' => ["2.00 cove\noutlet P1 at 1\noutlet at 2", 'at', 'P2 is free', 'P2 at'];
+        yield 'a box without a name' => ["2.00 cove\nbox", '', 'B1 is free', ' B1'];
         yield 'beyond its wall' => ["2.00\noutlet P1 at 2.40", '2.40', 'is beyond its end', null];
         yield 'blocks' => ['battery E1, 200 Ah', '', 'the number in series', null];
         yield 'a block of 7 V' => ['battery E1, 3 of 7 V', '7', '2, 3.7, 4, 6, 8 or 12', null];

@@ -107,6 +107,15 @@ final class TapeNotesTest extends TestCase
         self::assertEqualsWithDelta(2.0, $sheet->climbs[0]->at->y, 1e-9);
     }
 
+    public function test_runs_have_names_of_several_words_and_of_directions(): void
+    {
+        $sheet = TapeNotes::read("3.10 Long wall and left\nright 2 right\nright 3 run\nrun long wall, profile");
+        self::assertSame([], $sheet->slips);
+        self::assertSame(['long-wall', 'left', 'right', 'run'], array_keys($sheet->runs));
+        self::assertSame(['profile'], $sheet->site->runs['long-wall']->mounting);
+        self::assertSame(2.0, $sheet->runs['right']->length());
+    }
+
     public function test_a_leg_without_the_run_makes_a_jump_of_its_length(): void
     {
         $run = TapeNotes::read("2 band\nright 1.5\nright 2 band")->runs['band'];
@@ -140,7 +149,8 @@ final class TapeNotesTest extends TestCase
         yield 'gap without at' => ['5 cove, gap 0.9 1.3', 1, 16, 3, '“at”'];
         yield 'gap too far' => ['5 cove, gap 0.9 at 4.5', 1, 12, 3, 'ends at 5.40 m'];
         yield 'gaps overlap' => ['5 cove, gap 1 at 1, gap 1 at 1.5', 1, 29, 3, 'before the one before it ends'];
-        yield 'second word' => ['5 cove lamp', 1, 7, 4, 'not expected'];
+        yield 'an attribute without a comma' => ['5 cove profile', 1, 7, 7, 'Type a comma before'];
+        yield 'three long words' => ['5 counter under the kitchen', 1, 2, 7, 'at most 24 letters'];
         yield 'keyword as run' => ['5 close', 1, 2, 5, 'cannot be the name of a run'];
         yield 'after umlauts' => ['5 größe; x', 1, 9, 1, 'Expected'];
         yield 'not closed' => ["2\nright 2\nclose", 3, 0, 5, 'does not close: 2.83 m'];

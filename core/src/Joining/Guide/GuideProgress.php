@@ -260,15 +260,10 @@ final class GuideProgress
             return;
         }
         if ($times === 1 && $seen !== Observation::Elsewhere && $step->look !== Look::Try) {
-            $this->marks->alert(
-                ucfirst($seen->words()) . '. ' . ($step->ifNot === '' ? 'Repeat the last step.' : $step->ifNot),
-                $task,
-            );
+            $this->marks->alert(EventWords::missed($step, $seen), $task);
             $this->queue->behind($task);
             if ($this->queue->first()?->task !== $task->id()) {
-                $this->marks->alert(
-                    EventWords::task($task, $this->roster) . ': ' . $seen->words() . '. It comes again later.',
-                );
+                $this->marks->alert(EventWords::later($task, $this->roster, $seen));
             }
 
             return;

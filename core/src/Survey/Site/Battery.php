@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
-use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 use EmberDusk\Values\Copies;
@@ -55,13 +54,11 @@ final readonly class Battery
     /**
      * Reads `E1 [where] [at LENGTH], 6 of 8 V {, 2 rows | 200 Ah | want 12 V | charged elsewhere | fitted | key}`.
      *
-     * @param  list<Leg>  $legs  walls written before it
-     *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
+    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls): self
     {
-        $spot = NamedSpot::read($clause, $lengths, $legs);
+        $spot = NamedSpot::read($clause, $lengths, $walls);
         $blocks = 0;
         $volts = 0.0;
         $rows = 1;

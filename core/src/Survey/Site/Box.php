@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
-use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\Number;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
@@ -33,13 +32,11 @@ final readonly class Box
     /**
      * Reads `B1 [where] [at LENGTH] {, 40x30x12 [cm|mm|in] | open | vented | sealed | hand | tools | ladder | closed}`.
      *
-     * @param  list<Leg>  $legs  walls written before it
-     *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
+    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls): self
     {
-        $spot = NamedSpot::read($clause, $lengths, $legs);
+        $spot = NamedSpot::read($clause, $lengths, $walls);
         $size = null;
         $air = $access = '';
         while (($word = $clause->attribute()) !== null) {

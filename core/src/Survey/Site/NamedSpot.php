@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
-use EmberDusk\Survey\Leg;
+use EmberDusk\Survey\MeasuredWord;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 use EmberDusk\Survey\Word;
@@ -29,13 +29,11 @@ final readonly class NamedSpot
     ) {}
 
     /**
-     * Reads `NAME [where] [at LENGTH [up LENGTH]]`; the walls are those typed before it.
-     *
-     * @param  list<Leg>  $legs
+     * Reads `NAME [where] [[on RUN] at LENGTH [up LENGTH]]`: along the walls of that run, else along the wall typed before.
      *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
+    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls): self
     {
         $word = self::name($clause, 'a name such as P1');
         $where = [];
@@ -43,39 +41,67 @@ final readonly class NamedSpot
             $where[] = $next->text;
             $clause->take();
         }
-        $at = $leg = $up = null;
-        if ($clause->peek()?->is('at')) {
-            $keyword = $clause->take();
-            if ($legs === []) {
-                throw new SlipFound(
-                    $clause->slip(
-                        $keyword,
-                        '“at” is measured along the wall typed before, and there is none yet. Type this line after its wall, or leave “at” out.',
-                    ),
-                );
-            }
-            $leg = count($legs) - 1;
-            $measured = $lengths->take($clause, 'the distance from the start of the leg before', nought: true);
-            $at = $measured->metres;
+        $leg = $up = null;
+        $at = 0.0;
+        if (($keyword = $clause->peek())?->is('at')) {
+            $clause->take();
+            $measured = $lengths->take($clause, 'the distance from the start of the wall', nought: true);
+            $on = array_search('on', array_map(mb_strtolower(...), $where), true);
+            $run = $on === false ? '' : mb_strtolower(implode('-', array_slice($where, $on + 1)));
+            [$leg, $at] = $walls->has($run)
+                ? self::along($clause, $measured, $walls, $run)
+                : self::before($clause, $lengths, $measured, $walls, $keyword);
             $up = self::height($clause, $lengths);
-            if ($at > $legs[$leg]->length + 1e-9) {
-                throw new SlipFound(
-                    $clause->slip(
-                        $measured->word,
-                        "The leg before is {$lengths->say($legs[$leg]->length)} long; this is beyond its end.",
-                    ),
-                );
-            }
         }
 
-        return new self(
-            word: $word,
-            name: $word->text,
-            where: implode(' ', $where),
-            leg: $leg,
-            at: $at ?? 0.0,
-            up: $up,
-        );
+        return new self(word: $word, name: $word->text, where: implode(' ', $where), leg: $leg, at: $at, up: $up);
+    }
+
+    /**
+     * @return array{int, float}
+     *
+     * @throws SlipFound
+     */
+    private static function along(Clause $clause, MeasuredWord $measured, Walls $walls, string $run): array
+    {
+        return $walls->along($run, $measured->metres) ??
+            throw new SlipFound($clause->slip($measured->word, "The walls of {$run} end before this."));
+    }
+
+    /**
+     * @return array{int, float}
+     *
+     * @throws SlipFound
+     */
+    private static function before(
+        Clause $clause,
+        TapeLengths $lengths,
+        MeasuredWord $measured,
+        Walls $walls,
+        ?Word $keyword,
+    ): array {
+        $leg = $walls->before - 1;
+        if ($leg < 0) {
+            throw new SlipFound(
+                $clause->slip(
+                    $keyword,
+                    '“at” is measured along the wall typed before, and there is none. ' .
+                        'Type “on” and a run along its wall before “at”, such as “on cove at 0.30”.',
+                ),
+            );
+        }
+        if ($measured->metres > $walls->legs[$leg]->length + 1e-9) {
+            throw new SlipFound(
+                $clause->slip(
+                    $measured->word,
+                    "The wall typed before is {$lengths->say(
+                        $walls->legs[$leg]->length,
+                    )} long; this is beyond its end. " . 'For another wall type “on” and a run along it before “at”.',
+                ),
+            );
+        }
+
+        return [$leg, $measured->metres];
     }
 
     /** @throws SlipFound when no length follows “up” */

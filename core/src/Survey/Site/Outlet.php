@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
-use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 
@@ -24,13 +23,11 @@ final readonly class Outlet
     /**
      * Reads `P1 [where] [at LENGTH] {, circuit NAME | key | switched | damp}` after its keyword.
      *
-     * @param  list<Leg>  $legs  walls written before it
-     *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, array $legs, bool $spur): self
+    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls, bool $spur): self
     {
-        $spot = NamedSpot::read($clause, $lengths, $legs);
+        $spot = NamedSpot::read($clause, $lengths, $walls);
         $circuit = '';
         $keyed = $damp = $switched = false;
         while (($word = $clause->attribute()) !== null) {

@@ -50,7 +50,7 @@ final readonly class RunNote
      */
     public static function read(Clause $clause, TapeLengths $lengths): self
     {
-        $word = NamedSpot::name($clause, 'the run’s name');
+        $word = $clause->name('the run’s name');
         $mounting = [];
         $light = '';
         $height = null;

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
-use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 
@@ -19,14 +18,12 @@ final readonly class SignalWire
     /**
      * Reads `brake [where] [at LENGTH] {, found}`.
      *
-     * @param  list<Leg>  $legs  walls written before it
-     *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, array $legs): self
+    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls): self
     {
         $name = $clause->peek();
-        $spot = NamedSpot::read($clause, $lengths, $legs);
+        $spot = NamedSpot::read($clause, $lengths, $walls);
         if (!in_array($spot->name, self::NAMES, true)) {
             throw new SlipFound($clause->slip($name, 'A signal is one of ' . implode(', ', self::NAMES) . '.'));
         }

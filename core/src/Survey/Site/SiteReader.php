@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
-use EmberDusk\Survey\Leg;
 use EmberDusk\Survey\SlipFound;
 use EmberDusk\Survey\TapeLengths;
 use EmberDusk\Survey\Word;
@@ -69,19 +68,24 @@ final class SiteReader
     /** @var array<string, RunNote> */
     private array $runs = [];
 
+    /** How the first of a kind without a name is called. */
+    private const CALLED = ['outlet' => 'P', 'spur' => 'P', 'box' => 'B', 'battery' => 'U'];
+
     /** @var array<string, true> */
     private array $taken = [];
+
+    /** @param  list<string>  $names  in use in any line, in small letters */
+    public function __construct(private readonly array $names = []) {}
 
     /**
      * A clause whose first word is a keyword.
      *
-     * @param  list<Leg>  $legs  walls written before it; none once the walls are closed
-     *
      * @throws SlipFound
      */
-    public function read(Clause $clause, TapeLengths $lengths, array $legs): void
+    public function read(Clause $clause, TapeLengths $lengths, Walls $walls): void
     {
         $keyword = $clause->take();
+        $this->nameless($clause, mb_strtolower($keyword->text ?? ''));
         match (mb_strtolower($keyword->text ?? '')) {
             'said' => ($this->said = true),
             'floor' => ($this->floor = $this->floor($clause)),
@@ -89,11 +93,11 @@ final class SiteReader
             'damp', 'dry' => ($this->damp = $keyword?->is('damp')),
             'air' => ($this->air = $this->air($clause)),
             'bundle' => ($this->bundled = $clause->count($clause->take(), 'the number of cables in a bundle', 50)),
-            'outlet' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, false), $clause)),
-            'spur' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $legs, true), $clause)),
-            'box' => ($this->boxes[] = $this->named(Box::read($clause, $lengths, $legs), $clause)),
-            'battery' => ($this->batteries[] = $this->named(Battery::read($clause, $lengths, $legs), $clause)),
-            'signal' => ($this->signals[] = $this->named(SignalWire::read($clause, $lengths, $legs), $clause)),
+            'outlet' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $walls, false), $clause)),
+            'spur' => ($this->outlets[] = $this->named(Outlet::read($clause, $lengths, $walls, true), $clause)),
+            'box' => ($this->boxes[] = $this->named(Box::read($clause, $lengths, $walls), $clause)),
+            'battery' => ($this->batteries[] = $this->named(Battery::read($clause, $lengths, $walls), $clause)),
+            'signal' => ($this->signals[] = $this->named(SignalWire::read($clause, $lengths, $walls), $clause)),
             'leg' => ($this->legs[] = $this->leg(CableLeg::read($clause, $lengths), $clause)),
             'wifi' => ($this->radios[] = Radio::read($clause, Radio::WIFI)),
             'hub' => ($this->radios[] = Radio::read($clause, Radio::HUB)),
@@ -106,6 +110,24 @@ final class SiteReader
             default => $this->run(RunNote::read($clause, $lengths), $clause),
         };
         $clause->end('Nothing may follow this.');
+    }
+
+    /** @throws SlipFound with a free name for what has none */
+    private function nameless(Clause $clause, string $kind): void
+    {
+        $next = $clause->peek();
+        if (!isset(self::CALLED[$kind]) || ($next !== null && $next->text !== ',' && !$next->is('at', 'on'))) {
+            return;
+        }
+        for ($n = 1; in_array(mb_strtolower(self::CALLED[$kind]) . $n, $this->names, true); $n++);
+        $free = self::CALLED[$kind] . $n;
+        throw new SlipFound(
+            $clause->slip(
+                $next,
+                "This {$kind} has no name yet. {$free} is free.",
+                $next === null ? " {$free}" : ($next->text === ',' ? " {$free}," : "{$free} {$next->text}"),
+            ),
+        );
     }
 
     public function site(): Site

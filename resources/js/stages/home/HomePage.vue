@@ -298,8 +298,7 @@ useKeys(() => [
                 </fieldset>
                 <div class="grid grid-cols-2 gap-3">
                     <label class="block"
-                        >Name of the run (one word)
-                        <input v-model="form.run" class="field" maxlength="24" :placeholder="kind.run"
+                        >Name of the run <input v-model="form.run" class="field" maxlength="24" :placeholder="kind.run"
                     /></label>
                     <label class="block"
                         >{{ form.kind === 'matrix' ? 'Strip in all rows, about (m)' : 'Length, about (m)' }}

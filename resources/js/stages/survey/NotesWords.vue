@@ -23,7 +23,7 @@ const WORDS: [string, string][] = [
     ],
     [
         'outlet P1 dais at 1.20, circuit C2',
-        'power 1.20 m along the wall before; spur likewise; key: live with the key only',
+        'power 1.20 m along the wall before, or “on cove at 1.20” along the walls of a run; spur likewise; key: live with the key only',
     ],
     [
         'box B1 loft, 40x30x12, vented, ladder',
