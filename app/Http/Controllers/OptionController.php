@@ -35,7 +35,7 @@ final readonly class OptionController
         return new JsonResponse(
             new OptionsView(
                 run: $of->id,
-                name: ucfirst($of->word),
+                name: $of->whole(),
                 asked: Questions::all(),
                 needs: Needs::questions(),
                 sets: (new Needs($plan, $of, $basis->shelf))->sets(),
@@ -65,7 +65,7 @@ final readonly class OptionController
         return new JsonResponse(
             new SplitsView(
                 run: $of->id,
-                name: ucfirst($of->word),
+                name: $of->whole(),
                 most: SplitParts::MOST,
                 ways: Splits::for($plan, $of, $request->parts(), Bases::for($job)),
             ),

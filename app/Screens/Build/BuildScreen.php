@@ -97,7 +97,7 @@ final readonly class BuildScreen
             new Figure(
                 label: 'Days of work',
                 value: (float) $days,
-                unit: 'days',
+                unit: $days === 1 ? 'day' : 'days',
                 decimals: 0,
                 formula: 'd',
                 inputs: [

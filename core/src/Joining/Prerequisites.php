@@ -7,15 +7,13 @@ namespace EmberDusk\Joining;
 use EmberDusk\Kit\Profiles\Gesture;
 use EmberDusk\Kit\Profiles\GesturePart;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Source;
 use EmberDusk\Survey\TapeNotes;
 
 /** Preparations for joining: tools, power, phone and accounts, the network, old pairings. Checked before any time window runs. */
 final readonly class Prerequisites
 {
-    /** Metres above the floor from which a ladder is needed. Common practice, no source. */
-    private const LADDER = 2.0;
-
     private function __construct(private Roster $roster) {}
 
     /** @return list<Prerequisite> */
@@ -92,7 +90,7 @@ final readonly class Prerequisites
             $stands = ($plan->lightUnits()[$u->item] ?? ($plan->hubs[$u->item] ?? ($plan->items[$u->item] ?? null)))
                 ?->stands;
 
-            return ($stands->up ?? 0.0) > self::LADDER;
+            return ($stands->up ?? 0.0) > Run::REACH;
         });
         if ($high !== []) {
             $needs[] = new Prerequisite(

@@ -230,7 +230,7 @@ final readonly class Card
     {
         return sprintf(
             'Option taken for %s: %g V, %s, %s light, %d controller%s, %s',
-            ucfirst($run->word),
+            $run->whole(),
             $requirement->volts,
             Facts::way($requirement->colour),
             $requirement->light,

@@ -50,7 +50,7 @@ final readonly class SetCard
                 ),
             );
         $take = ChangeGroup::payload(
-            words: "{$best->entry->name()} taken for " . ucfirst($this->run->word),
+            words: "{$best->entry->name()} taken for " . $this->run->whole(),
             changes: [
                 // The kit chosen for the run is removed.
                 SplitRun::payload(run: $this->run->id, parts: 1),

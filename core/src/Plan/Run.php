@@ -18,6 +18,9 @@ final readonly class Run implements CheckedRecord
     /** Parts that a proposal may not change. */
     public const PINS = ['feeds', 'cables', 'kit'];
 
+    /** Metres above the floor up to which no ladder is needed. Common practice, no source. */
+    public const REACH = 2.0;
+
     /**
      * @param  string  $word  its word in the place's tape notes
      * @param  non-empty-list<float>  $sections  metres each
@@ -64,14 +67,23 @@ final readonly class Run implements CheckedRecord
         return $this;
     }
 
+    /** Whether it is known to be reached from the floor. */
+    public function reached(): bool
+    {
+        return $this->height !== null && $this->height <= self::REACH;
+    }
+
     public function name(): string
     {
-        // A name of several words is one word with hyphens.
-        $word = str_replace('-', ' ', $this->word);
+        return $this->whole() . ($this->parts > 1 ? " {$this->part} of {$this->parts}" : '');
+    }
 
-        return mb_strtoupper(mb_substr($word, 0, 1)) .
-            mb_substr($word, 1) .
-            ($this->parts > 1 ? " {$this->part} of {$this->parts}" : '');
+    /** The name of all parts together; several words have hyphens between them in the notes' id. */
+    public function whole(): string
+    {
+        $words = str_replace('-', ' ', $this->word);
+
+        return mb_strtoupper(mb_substr($words, 0, 1)) . mb_substr($words, 1);
     }
 
     public function length(): float

@@ -182,6 +182,23 @@ final class InstallSteps
         };
     }
 
+    private function laying(Run|Fitting $of): string
+    {
+        if ($of instanceof Run && in_array('moving', $of->mounting, true)) {
+            return 'Parked and held. Keep leads clear of wheels, chain and hinges, and guard them where they pass through metal.';
+        }
+        $units = [
+            $this->plan->supplies[$of->supply ?? ''] ?? null,
+            $this->plan->controllers[$of->controller ?? ''] ?? null,
+        ];
+        $high = array_filter($units, static fn($u): bool => ($u?->stands->up ?? 0.0) > Run::REACH);
+        if ($of instanceof Run && $of->reached() && $high === []) {
+            return '';
+        }
+
+        return 'Set the ladder on firm ground, with a second person to hold it.';
+    }
+
     /**
      * @param  array<string, LaidCable>  $ways
      * @param  list<string>  $after
@@ -203,9 +220,7 @@ final class InstallSteps
                 units: $metres,
                 people: 1,
                 tools: ['cutter', 'labels'],
-                caution: $of instanceof Run && in_array('moving', $of->mounting, true)
-                    ? 'Parked and held. Keep leads clear of wheels, chain and hinges, and guard them where they pass through metal.'
-                    : 'Set the ladder on firm ground, with a second person to hold it.',
+                caution: $this->laying($of),
                 after: $after,
             );
             $this->laid += array_fill_keys(array_keys($new), $step);

@@ -113,7 +113,7 @@ final readonly class RunSteps
         }
         $early = $measured && count($run->sections) === 1 && $run->length() <= self::CARRIED;
         if ($early) {
-            $fixed = $this->joints($run, $fixed, 'Loose, before it is fixed: better than on a ladder.');
+            $fixed = $this->joints($run, $fixed, 'Loose, before it is fixed: then both sides can be reached.');
         }
         if ($profile) {
             $fixed = $this->list->addFor(
@@ -127,7 +127,7 @@ final readonly class RunSteps
                 units: $units['profile'],
                 people: 2,
                 tools: ['saw', 'drill'],
-                caution: 'Ladders: two people. Wear glasses at the saw.',
+                caution: ($run->reached() ? '' : 'Ladders: two people. ') . 'Wear glasses at the saw.',
                 after: [$fixed],
             );
         } else {

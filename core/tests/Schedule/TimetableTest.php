@@ -241,4 +241,24 @@ final class TimetableTest extends TestCase
         self::assertSame(['cut', 'joints', 'profile', 'second'], $order('2.9'));
         self::assertSame(['cut', 'profile', 'joints', 'second'], $order('3.1'));
     }
+
+    /** Nothing is said of ladders where run and units are reached from the floor; where that is not known it is. */
+    public function test_a_shelf_needs_no_ladder(): void
+    {
+        $cautions = static function (string $up): string {
+            $plan = Demo::with(
+                Demo::run('2.9', 'strip-tunable-24', 'supply-24-150', 'controller-zigbee-2', 'cable-3x15'),
+                [
+                    'kind' => 'ReviseNotes',
+                    'place' => 'room',
+                    'text' => "start end\n2.9 line\nrun line, profile{$up}",
+                ],
+            );
+
+            return implode(' ', array_map(static fn(Step $s): string => $s->caution, self::steps($plan)));
+        };
+        self::assertStringNotContainsStringIgnoringCase('ladder', $cautions(', up 1.50'));
+        self::assertStringContainsString('Set the ladder', $cautions(', up 2.30'));
+        self::assertStringContainsString('Ladders: two people', $cautions(''));
+    }
 }

@@ -193,7 +193,7 @@ function arrow(climb: Sheet['climbs'][number]): string {
                     :text-anchor="name.anchor"
                     class="text-[13px] text-ink2"
                 >
-                    {{ run.word }} {{ run.text }}
+                    {{ run.word.replaceAll('-', ' ') }} {{ run.text }}
                 </text>
             </g>
             <g v-if="sheet.corners.length > 1" class="fig text-[12px]">

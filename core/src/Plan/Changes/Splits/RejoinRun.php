@@ -78,7 +78,7 @@ final readonly class RejoinRun extends Change
 
     public function words(Plan $plan): string
     {
-        return ucfirst($plan->run($this->run)->word) . ' back together';
+        return $plan->run($this->run)->whole() . ' back together';
     }
 
     /** @return non-empty-list<Run> in their order */

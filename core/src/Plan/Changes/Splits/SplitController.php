@@ -57,6 +57,6 @@ final readonly class SplitController extends Change
 
     public function words(Plan $plan): string
     {
-        return ucfirst($plan->run($this->run)->word) . ' split, with a second controller for the second half';
+        return $plan->run($this->run)->whole() . ' split, with a second controller for the second half';
     }
 }

@@ -36,7 +36,7 @@ final readonly class SplitParts extends Change
 
     public function words(Plan $plan): string
     {
-        return ucfirst($plan->run($this->run)->word) .
+        return $plan->run($this->run)->whole() .
             ' split into ' .
             ($this->parts === 2 ? 'halves' : "{$this->parts} parts") .
             ' side by side';

@@ -79,6 +79,6 @@ final readonly class SplitRepeater extends Change
 
     public function words(Plan $plan): string
     {
-        return ucfirst($plan->run($this->run)->word) . ' split, the second half behind a repeater';
+        return $plan->run($this->run)->whole() . ' split, the second half behind a repeater';
     }
 }

@@ -70,6 +70,6 @@ final readonly class SplitZones extends Change
 
     public function words(Plan $plan): string
     {
-        return ucfirst($plan->run($this->run)->word) . ' split in two zones, the + cut, a supply for each';
+        return $plan->run($this->run)->whole() . ' split in two zones, the + cut, a supply for each';
     }
 }
