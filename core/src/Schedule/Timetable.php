@@ -8,7 +8,8 @@ use EmberDusk\Values\Refusal;
 
 /**
  * Steps scheduled on the working days: of those that can start, the one with the least slack first, each as soon as its people are free, its parts
- * are here and it fits into the day. A moved step reserves its people at its time. Curing continues at night.
+ * are here and it fits into the day. People stay at a place while it has work for them, unless the last day would then be later. A moved step
+ * reserves its people at its time. Curing continues at night.
  *
  * Times are minutes of work from the first day's begin, DAY of them a day.
  */
@@ -34,14 +35,20 @@ final class Timetable
     /** @var array<int, int> from when each person is free */
     private array $free = [0, 0];
 
+    /** @var array<int, string> place of the last step of each person */
+    private array $stands = ['', ''];
+
     /** @var array<string, ReservedTime> by step */
     private array $kept = [];
 
     /** @var array<string, int> by step, least first */
     private array $rank;
 
-    private function __construct(public readonly CriticalPath $path, public readonly Days $days)
-    {
+    private function __construct(
+        public readonly CriticalPath $path,
+        public readonly Days $days,
+        private readonly bool $stay,
+    ) {
         $this->rank = $path->latest;
     }
 
@@ -55,10 +62,24 @@ final class Timetable
      */
     public static function for(array $steps, Days $days, array $pins = [], array $here = [], array $held = []): self
     {
-        $timetable = new self(CriticalPath::from($steps), $days);
+        $path = CriticalPath::from($steps);
+        $stays = (new self($path, $days, stay: true))->filled($steps, $pins, $here, $held);
+        $moves = (new self($path, $days, stay: false))->filled($steps, $pins, $here, $held);
+
+        return $stays->lastDay() <= $moves->lastDay() ? $stays : $moves;
+    }
+
+    /**
+     * @param  list<Step>  $steps
+     * @param  array<string, Pin>  $pins
+     * @param  array<string, int>  $here
+     * @param  array<string, int>  $held
+     */
+    private function filled(array $steps, array $pins, array $here, array $held): self
+    {
         $byId = array_combine(array_map(static fn(Step $s): string => $s->id, $steps), $steps);
         foreach (array_intersect_key($pins, $byId) as $id => $pin) {
-            $timetable->keep($byId[$id], $pin, $byId);
+            $this->keep($byId[$id], $pin, $byId);
         }
         $next = $open = $ready = [];
         foreach ($steps as $step) {
@@ -75,18 +96,18 @@ final class Timetable
             foreach ($ready as $step) {
                 $from = max([
                     $held[$step->id] ?? 0,
-                    ...array_map(static fn(string $b): int => $timetable->ends[$b], $step->after),
+                    ...array_map(fn(string $b): int => $this->ends[$b], $step->after),
                     ...array_values(array_intersect_key($here, array_fill_keys($step->needs, true))),
                 ]);
-                [$at, $crew] = $timetable->place($step, $from);
-                $rank = [$at, $timetable->rank[$step->id], $step->id];
+                [$at, $crew] = $this->place($step, $from);
+                $rank = [$at, $this->walk($step, $crew), $this->rank[$step->id], $step->id];
                 if ($best === null || $rank < $best[0]) {
                     $best = [$rank, $step, $crew, $at];
                 }
             }
             [, $step, $crew, $at] = $best;
             unset($ready[$step->id]);
-            $timetable->lay($step, $at, $crew);
+            $this->lay($step, $at, $crew);
             foreach ($next[$step->id] ?? [] as $follows) {
                 if (--$open[$follows->id] === 0) {
                     $ready[$follows->id] = $follows;
@@ -94,17 +115,36 @@ final class Timetable
             }
         }
         usort(
-            $timetable->slots,
+            $this->slots,
             static fn(Slot $a, Slot $b): int => [$a->day, $a->from, $a->people] <=> [$b->day, $b->from, $b->people],
         );
 
-        return $timetable;
+        return $this;
     }
 
     /** @return list<string> days with work, YYYY-MM-DD */
     public function worked(): array
     {
         return array_values(array_unique(array_map(static fn(Slot $s): string => $s->day, $this->slots)));
+    }
+
+    private function lastDay(): int
+    {
+        return intdiv(max(0, $this->end() - 1), self::DAY);
+    }
+
+    /**
+     * People who would have to go to another place for a step; none for one that something moved waits for.
+     *
+     * @param  list<int>  $crew
+     */
+    private function walk(Step $step, array $crew): int
+    {
+        if (!$this->stay || $step->place === '' || $this->rank[$step->id] < self::URGENT / -2) {
+            return 0;
+        }
+
+        return count(array_filter($crew, fn(int $p): bool => !in_array($this->stands[$p], ['', $step->place], true)));
     }
 
     /** Minutes of work until everything is done and cured. */
@@ -212,6 +252,7 @@ final class Timetable
     {
         foreach ($crew as $person) {
             $this->free[$person] = $at + $step->minutes;
+            $this->stands[$person] = $step->place === '' ? $this->stands[$person] : $step->place;
         }
         $this->begins[$step->id] = $at;
         $this->ends[$step->id] = $this->days->cured($at + $step->minutes, $step->wait);

@@ -11,6 +11,7 @@ use EmberDusk\Rates\Productivity;
 use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Arrangement;
 use EmberDusk\Schedule\CriticalPath;
+use EmberDusk\Schedule\Days;
 use EmberDusk\Schedule\RemainingWork;
 use EmberDusk\Schedule\Slot;
 use EmberDusk\Schedule\Step;
@@ -260,5 +261,27 @@ final class TimetableTest extends TestCase
         self::assertStringNotContainsStringIgnoringCase('ladder', $cautions(', up 1.50'));
         self::assertStringContainsString('Set the ladder', $cautions(', up 2.30'));
         self::assertStringContainsString('Ladders: two people', $cautions(''));
+    }
+
+    /** A cure at one place and work at two: people stay where they are while there is work, and go only where the end would be later. */
+    public function test_people_stay_at_a_place_unless_the_last_day_would_be_later(): void
+    {
+        $at = static fn(Step $s, string $place): Step => new Step(...[...get_object_vars($s), 'place' => $place]);
+        $order = static fn(array $steps): array => array_map(
+            static fn(Slot $s): string => $s->step->id,
+            Timetable::for($steps, Days::for(new Arrangement(), '2026-11-23'))->slots,
+        );
+        // By slack alone: a1 b1 a2 b2, three ways between the places.
+        $hall = [$at(self::step('a1', 60), 'hall'), $at(self::step('a2', 30, ['a1']), 'hall')];
+        $loft = [$at(self::step('b1', 50), 'loft'), $at(self::step('b2', 30, ['b1']), 'loft')];
+        self::assertSame(['a1', 'a2', 'b1', 'b2'], $order([...$hall, ...$loft]));
+        // Silicone in the loft cures for a day: it is sealed first, although the hall has work of a whole day.
+        $day = [$at(self::step('a1', 240), 'hall'), $at(self::step('a2', 200, ['a1']), 'hall')];
+        $cure = [
+            $at(self::step('b0', 5), 'hall'),
+            $at(self::step('b1', 30, ['b0'], 1440), 'loft'),
+            $at(self::step('b2', 30, ['b1']), 'loft'),
+        ];
+        self::assertSame(['b0', 'b1', 'a1', 'a2', 'b2'], $order([...$day, ...$cure]));
     }
 }
