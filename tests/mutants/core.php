@@ -15,7 +15,12 @@ return [
         ['DIGITS = 2;', 'DIGITS = 3;', 'Bench/MeterTest.php'],
     ],
     ['Joining/Joinable.php', ['$w->zone > $unit->zones', '$w->zone > 9 + $unit->zones', 'Joining/JoinableTest.php']],
-    ['Joining/Prerequisites.php', ['LADDER = 2.0;', 'LADDER = 3.0;', 'Joining/JoinableTest.php']],
+    ['Plan/Run.php', ['REACH = 2.0;', 'REACH = 3.0;', 'Schedule/TimetableTest.php']],
+    [
+        'Schedule/Timetable.php',
+        ['(new self($path, $days, stay: true))', '(new self($path, $days, stay: false))', 'Schedule/TimetableTest.php'],
+    ],
+    ['Schedule/RunSteps.php', ['CARRIED = 3.0;', 'CARRIED = 4.0;', 'Schedule/TimetableTest.php']],
     ['Joining/Order/Costs.php', ['POWER = 3;', 'POWER = 4;', 'Joining/OrderTest.php']],
     ['Joining/Order/JoinMoves.php', ['Task::LINK && $joins', 'Task::READ && $joins', 'Joining/OrderTest.php']],
     ['Joining/Simulation/GestureDetector.php', ['PAUSE = 0.8;', 'PAUSE = 0.1;', 'Joining/TracesTest.php']],

@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** A strip in the drawing, with the length of each piece. */
+/** A strip in the drawing, with the length of each piece in metres; the whole as the job says it. */
 final readonly class BenchStrip implements View
 {
     use WrittenRecord;
@@ -18,6 +18,7 @@ final readonly class BenchStrip implements View
         public string $id,
         public string $name,
         public float $length,
+        public string $said,
         #[Field(of: Field::NUMBERS)] public array $pieces,
     ) {}
 }

@@ -41,6 +41,7 @@ final readonly class WiringRows
                         id: $p->run->id,
                         name: $p->run->name(),
                         length: $p->marks->length(),
+                        said: $plan->terms->say($p->marks->length()),
                         pieces: array_map(static fn(int $g): float => $g * $p->marks->pitch, $p->marks->groups),
                     ),
                     // The run that is looked at is on top.

@@ -104,6 +104,8 @@ final readonly class SheetPicture
                 ),
                 $sheet->slips,
             ),
+            unit: $system === Length::IMPERIAL ? 'ft' : 'm',
+            unitMetres: Length::UNITS[$system === Length::IMPERIAL ? 'ft' : 'm'],
         );
     }
 

@@ -22,6 +22,7 @@ final readonly class SheetView implements View
      * @param  list<Spot>  $spots
      * @param  list<SheetLeg>  $legs
      * @param  list<SlipView>  $slips
+     * @param  string  $unit  of lengths beside the drawing, m or ft, and how many metres one is
      */
     public function __construct(
         public string $start,
@@ -34,5 +35,7 @@ final readonly class SheetView implements View
         #[Field(of: Spot::class)] public array $spots,
         #[Field(of: SheetLeg::class)] public array $legs,
         #[Field(of: SlipView::class)] public array $slips,
+        public string $unit,
+        public float $unitMetres,
     ) {}
 }

@@ -59,7 +59,7 @@ final readonly class Ribbons
             ...[
                 'id' => $this->run->id,
                 'name' => $this->run->name(),
-                'length' => Figure::print($marks?->length() ?? $this->run->length(), 2),
+                'length' => $plan->terms->say($marks?->length() ?? $this->run->length()),
                 'metres' => $marks?->length() ?? $this->run->length(),
                 'pitch' => $marks->pitch ?? 0.0,
                 'lastPad' => $marks?->lastPad() ?? 0,
@@ -214,7 +214,7 @@ final readonly class Ribbons
             $cables = array_reverse($plan->ways()->wayTo($supply), true) + $cables;
         }
         $end = static fn(string $id): string => isset($plan->feeds[$id])
-            ? sprintf('%.2f m', $marks?->position($plan->feeds[$id]->pad) ?? 0.0)
+            ? $plan->terms->say($marks?->position($plan->feeds[$id]->pad) ?? 0.0)
             : strtoupper($id);
 
         return array_values(

@@ -201,7 +201,7 @@ final readonly class SheetBuilder
             name: $run->name(),
             place: $plan->places[$run->place]->name,
             strip: $strip?->name(),
-            length: Figure::print($plan->of($run)->cutMarks()?->length() ?? $run->length(), 2) . ' m',
+            length: $plan->terms->say($plan->of($run)->cutMarks()?->length() ?? $run->length()),
             supply: $this->supply($run),
             controller: self::named($run->controller, $controller?->name()),
             data: array_map(static fn(BoardSetting $s): string => $s->words(), BoardSettings::ofRun($plan, $run)),
@@ -306,8 +306,8 @@ final readonly class SheetBuilder
             $volts = '';
             $feed = $plan->feeds[$cable->to] ?? null;
             if ($feed !== null) {
-                $at = Figure::print($plan->of($run)->marks()->position($feed->pad), 2);
-                $to = "{$at} m of {$run->name()}";
+                $at = $plan->terms->say($plan->of($run)->marks()->position($feed->pad));
+                $to = "{$at} of {$run->name()}";
                 $of = $result->feeds[$cable->to] ?? null;
                 $volts = $of === null ? '' : Figure::print($of->volts, 2) . ' V';
             }
@@ -356,7 +356,7 @@ final readonly class SheetBuilder
             id: strtoupper($cable->id),
             way: $way,
             kit: $this->plan->cable($cable->kit)?->name() ?? '',
-            length: Figure::print($cable->length, 2) . ' m' . ($cable->reckoned ? ' (calculated)' : ''),
+            length: $this->plan->terms->say($cable->length) . ($cable->reckoned ? ' (calculated)' : ''),
             volts: $volts,
             amps: $amps,
             drop: $drop,

@@ -128,8 +128,7 @@ final class WiringDiagram
             $text =
                 ($cable === null ? 'no cable yet' : $this->cable($cable)) .
                 ' to ' .
-                Figure::print($this->plan->of($this->run)->marks()->position($feed->pad), 2) .
-                ' m';
+                $this->plan->terms->say($this->plan->of($this->run)->marks()->position($feed->pad));
             $this->label(max(self::MARGIN + 22 + 8 * count($feeds), min($x - 220, self::WIDE - 330)), $y - 3, $text);
         }
         if ($data !== '') {
@@ -203,8 +202,7 @@ final class WiringDiagram
             ' ' .
             ($this->plan->cable($cable->kit)?->name() ?? '') .
             ', ' .
-            Figure::print($cable->length, 2) .
-            ' m' .
+            $this->plan->terms->say($cable->length) .
             ($cable->reckoned ? ' (calculated)' : '') .
             ($more === [] ? '' : ', ' . implode(', ', $more));
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Joining;
 
 use EmberDusk\Joining\Guide\LoggedState;
+use EmberDusk\Survey\Length;
 
 /** Printable steps of a run: a reader who follows the text alone does everything that the run did. */
 final readonly class Instructions
@@ -28,7 +29,9 @@ final readonly class Instructions
             if ($act->kind === Act::NEAR && $act->text !== '' && !$this->roster->unit($act->device)->lights()) {
                 [$to, $metres] = explode(' ', $act->text);
 
-                return "Hold {$this->label($act->device)} within {$metres} m of {$this->label($to)}.";
+                return "Hold {$this->label($act->device)} within " .
+                    Length::near((float) $metres) .
+                    " of {$this->label($to)}.";
             }
         }
 

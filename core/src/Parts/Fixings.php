@@ -40,7 +40,7 @@ final readonly class Fixings
                     ),
                 ),
                 unit: 'piece',
-                why: sprintf('%s, an anchor every %.2f m', $name, self::ANCHOR),
+                why: "{$name}, an anchor every {$this->plan->terms->say(self::ANCHOR)}",
                 run: $run,
             );
         } elseif (in_array('moving', $run->mounting, true)) {

@@ -36,7 +36,7 @@ final class BatterySteps
                     kind: Work::Posts,
                     title: $terminal->work(strtoupper($unit)),
                     why: $terminal->why() .
-                        ' Fit the fuse within 0.18 m of the battery; leave its holder empty until the test.',
+                        ' Fit the fuse within 0.18 m (7 in) of the battery; leave its holder empty until the test.',
                     units: 1.0,
                     people: 1,
                     tools: ['crimping tool', 'meter'],

@@ -70,7 +70,7 @@ final class PlaceSteps
                 kind: Work::Trim,
                 of: $id,
                 place: $name,
-                title: 'Take off ' . self::trims($trim),
+                title: 'Take off ' . $this->trims($trim),
                 why: 'Number it on the back to refit it in its place.',
                 units: self::metres($trim),
                 people: 1,
@@ -99,7 +99,7 @@ final class PlaceSteps
                 kind: Work::Back,
                 of: $id,
                 place: $name,
-                title: 'Put back ' . self::trims($trim),
+                title: 'Put back ' . $this->trims($trim),
                 why: 'After the last test: the wiring behind it is then out of reach.',
                 units: self::metres($trim),
                 people: 1,
@@ -131,11 +131,11 @@ final class PlaceSteps
     }
 
     /** @param  list<Present>  $trim */
-    private static function trims(array $trim): string
+    private function trims(array $trim): string
     {
         return implode(
             ', ',
-            array_map(static fn(Present $p): string => sprintf('%.2f m of %s', $p->count, $p->what), $trim),
+            array_map(fn(Present $p): string => "{$this->plan->terms->say($p->count)} of {$p->what}", $trim),
         );
     }
 

@@ -121,8 +121,8 @@ final readonly class RunSteps
                 kind: Work::Profile,
                 title: 'assemble the profile on the bench, then mount it',
                 why: sprintf(
-                    'Strip into profile, clips on its back every %.2f m, mount the profile; fit the diffuser last.',
-                    Fixings::ANCHOR,
+                    'Strip into profile, clips on its back every %s, mount the profile; fit the diffuser last.',
+                    $this->plan->terms->say(Fixings::ANCHOR),
                 ),
                 units: $units['profile'],
                 people: 2,

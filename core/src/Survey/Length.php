@@ -37,6 +37,15 @@ final readonly class Length
         return self::write($metres, $system) . ($system === self::METRIC ? ' m' : '');
     }
 
+    /** A short distance that a hand keeps, in both systems: “4 cm (1 1/2 in)”; inches to the quarter below. */
+    public static function near(float $metres): string
+    {
+        return ($metres < 0.3 ? sprintf('%g cm', $metres * 100) : sprintf('%g m', $metres)) .
+            ' (' .
+            self::write((floor(($metres / 0.0254) * 4) / 4) * 0.0254, self::IMPERIAL) .
+            ')';
+    }
+
     /** Text for metres: 3.80, or 12 ft 5 5/8 in, to the nearest sixteenth. */
     public static function write(float $metres, string $system): string
     {

@@ -67,8 +67,11 @@ final class PrintedHands
         $app = '(?: \(([A-Z0-9]+)\))?';
 
         return match (true) {
-            $this->reads('/^Hold (\w+) within ([\d.]+) m of (\w+)\.$/', $text, function (array $m): void {
-                $this->do(Act::NEAR, $m[1], strtolower($m[3]) . " {$m[2]}");
+            $this->reads('/^Hold (\w+) within ([\d.]+) (m|cm) \([^)]+\) of (\w+)\.$/', $text, function (
+                array $m,
+            ): void {
+                $metres = (float) $m[2] / ($m[3] === 'cm' ? 100.0 : 1.0);
+                $this->do(Act::NEAR, $m[1], strtolower($m[4]) . " {$metres}");
             }),
             $this->reads('/^Switch (\w+) off and on, then at once (.+) on (\w+)\.$/', $text, function (array $m): void {
                 $this->do(Act::OFF, $m[1]);

@@ -116,7 +116,7 @@ final class RecoveryTest extends TestCase
             substr_count($text, 'on C1.') - substr_count($text, 'on C1. Expect'),
             'C1 is opened once for each of its two remotes',
         );
-        self::assertStringContainsString('Hold R1 within 0.04 m of C1.', $text);
+        self::assertStringContainsString('Hold R1 within 4 cm (1 1/2 in) of C1.', $text);
         self::assertStringContainsString('Name “Light 1” “Cove”, room “Lecture room”.', $text);
         self::assertStringContainsString('It searches for 75 s', $text);
         self::assertStringContainsString('Allow 24 s to get there in the app.', $text);

@@ -60,7 +60,7 @@ final readonly class MeterSpots
         if (preg_match('/^([a-z0-9-]+)@([0-9]+(?:\.[0-9]+)?):([1-6])$/', $id, $m) === 1) {
             $parts = $island->parts[$m[1]] ?? null;
             if ($parts !== null && (int) $m[3] <= count($parts->strip->channels)) {
-                return self::pad($parts, (float) $m[2], (int) $m[3]);
+                return (new self($plan, $island))->pad($parts, (float) $m[2], (int) $m[3]);
             }
         }
         foreach (self::for($plan, $island) as $spot) {
@@ -158,7 +158,7 @@ final readonly class MeterSpots
         $spots = [];
         foreach (array_keys($at) as $group) {
             foreach (array_keys($parts->strip->channels) as $c) {
-                $spots[] = self::pad($parts, $group * $parts->strip->pitch, $c + 1);
+                $spots[] = $this->pad($parts, $group * $parts->strip->pitch, $c + 1);
             }
         }
 
@@ -203,10 +203,10 @@ final readonly class MeterSpots
                 unit: 'V',
                 of: $parts->run->id,
                 words: sprintf(
-                    '%s, along its + rail from %.2f m to %.2f m',
+                    '%s, along its + rail from %s to %s',
                     $parts->run->name(),
-                    $from * $parts->strip->pitch,
-                    $to * $parts->strip->pitch,
+                    $this->plan->terms->say($from * $parts->strip->pitch),
+                    $this->plan->terms->say($to * $parts->strip->pitch),
                 ),
                 nodes: [sprintf('%s_a%d_p', $prefix, $from + $section), sprintf('%s_a%d_p', $prefix, $to + $section)],
                 metres: $from * $parts->strip->pitch,
@@ -245,7 +245,7 @@ final readonly class MeterSpots
         return $before;
     }
 
-    private static function pad(WiredRun $parts, float $metres, int $channel): MeterSpot
+    private function pad(WiredRun $parts, float $metres, int $channel): MeterSpot
     {
         $group = min((int) round($metres / $parts->strip->pitch), array_sum($parts->marks->groups));
         $at = $group * $parts->strip->pitch;
@@ -255,7 +255,7 @@ final readonly class MeterSpots
             id: sprintf('%s@%.2f:%d', $parts->run->id, $at, $channel),
             unit: 'V',
             of: $parts->run->id,
-            words: sprintf('%s, pads at %.2f m, + to %s', $parts->run->name(), $at, $colour),
+            words: "{$parts->run->name()}, pads at {$this->plan->terms->say($at)}, + to {$colour}",
             pad: new PadSpot($parts->run->id, (float) $group, $channel),
             metres: $at,
         );

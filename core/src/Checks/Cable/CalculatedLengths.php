@@ -35,14 +35,13 @@ final readonly class CalculatedLengths extends Check
                 $findings[] = $this->rule('reckoned')->open(
                     place: new FindingPlace(JobStage::Wire, $id),
                     title: strtoupper($id) . ' is not measured yet',
-                    detail: sprintf(
-                        '%.2f m calculated. Measure the route and type it, or use the figure.',
+                    detail: "{$job->plan->terms->say(
                         $laid->length,
-                    ),
+                    )} calculated. Measure the route and type it, or use the figure.",
                     number: $laid->length,
                     fixes: [
                         new Fix(
-                            sprintf('Use %.2f m', $laid->length),
+                            "Use {$job->plan->terms->say($laid->length)}",
                             SetCable::payload(cable: $id, length: $laid->length),
                         ),
                     ],

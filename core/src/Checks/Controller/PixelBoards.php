@@ -186,7 +186,12 @@ final readonly class PixelBoards extends Check
         return [
             $this->rule('data-lead')->watch(
                 place: new FindingPlace(JobStage::Wire, $case->run->id),
-                title: sprintf('%s: %.2f m of data lead, at most %g m', $case->run->name(), $metres, $most),
+                title: sprintf(
+                    '%s: %s of data lead, at most %s',
+                    $case->run->name(),
+                    $case->plan->terms->say($metres),
+                    $case->plan->terms->say($most),
+                ),
                 detail: 'Pixels flicker or stay dark where the data arrives blurred. Place the board at the start of the strip, ' .
                     'or put one pixel on the way: it repeats the data.' .
                     ($outputs->protected ? '' : ' A level shifter carries further.'),

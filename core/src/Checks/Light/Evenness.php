@@ -75,9 +75,9 @@ final readonly class Evenness extends RunCheck implements SolvesFixes
                 place: new FindingPlace(JobStage::Wire, $case->run->id),
                 title: $title,
                 detail: sprintf(
-                    'Darkest %.2f of the brightest, at %.2f m; limit %.2f.%s',
+                    'Darkest %.2f of the brightest, at %s; limit %.2f.%s',
                     $even,
-                    $at,
+                    $case->plan->terms->say($at),
                     $limit,
                     $range->low < $range->high
                         ? sprintf(' With rail and supply tolerances: %.2f to %.2f.', $range->low, $range->high)

@@ -53,7 +53,7 @@ final readonly class Fusing extends Check
             new Rule(
                 'tap-fuse',
                 'cable',
-                'a cable that leaves a battery has a fuse, within 0.18 m',
+                'a cable that leaves a battery has a fuse, within 0.18 m (7 in)',
                 'ABYC E-11, from memory',
                 binds: PlannerLimit::Cable,
             ),
@@ -97,7 +97,7 @@ final readonly class Fusing extends Check
                 $this->rule('tap-fuse')->stop(
                     place: $place,
                     title: "{$name} leaves the battery without a fuse",
-                    detail: 'A bank can push hundreds of amps into a short. A fuse within 0.18 m of the tap, before anything else is joined.' .
+                    detail: 'A bank can push hundreds of amps into a short. A fuse within 0.18 m (7 in) of the tap, before anything else is joined.' .
                         $none,
                     fixes: $take,
                 ),

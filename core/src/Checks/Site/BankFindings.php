@@ -23,7 +23,7 @@ use EmberDusk\Values\JobStage;
 /** Batteries: a tap at the wanted volts or a converter from the shelf, the effect of a tap on the bank, the usual caution. */
 final readonly class BankFindings extends PlaceCheck
 {
-    public const CAUTION = 'A bank can short and burn: fuse within 0.18 m of the tap, cover the posts, no soldering on a battery.';
+    public const CAUTION = 'A bank can short and burn: fuse within 0.18 m (7 in) of the tap, cover the posts, no soldering on a battery.';
 
     public function rules(): array
     {

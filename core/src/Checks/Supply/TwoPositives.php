@@ -57,7 +57,7 @@ final readonly class TwoPositives extends RunCheck
                 detail: 'The one with more volts drives current into the other. Cut the + rail between them and keep the minus connected.',
                 fixes: [
                     new Fix(
-                        sprintf('Cut the + at %.2f m', $marks->position($pad)),
+                        "Cut the + at {$case->plan->terms->say($marks->position($pad))}",
                         SetZones::payload(
                             run: $case->run->id,
                             pads: [...$case->run->zones, ...array_map(static fn(array $c): int => $c[2], $cuts)],

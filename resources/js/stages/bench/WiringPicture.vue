@@ -115,9 +115,7 @@ const INK = { inside: 'var(--lit)', doubtful: 'var(--watch)', outside: 'var(--st
             :stroke-width="held(one.cable.id) ? 3 : 1.6"
         />
         <g v-for="(run, n) in wiring.runs" :key="run.id">
-            <text :x="LEFT" :y="tops[n]! - 4" font-size="12" fill="var(--ink-2)">
-                {{ run.name }} · {{ run.length.toFixed(2) }} m
-            </text>
+            <text :x="LEFT" :y="tops[n]! - 4" font-size="12" fill="var(--ink-2)">{{ run.name }} · {{ run.said }}</text>
             <rect
                 v-for="(piece, k) in run.pieces"
                 :key="k"

@@ -4,6 +4,8 @@ import type { Slip } from '@/types/generated/responses';
 
 const props = defineProps<{ slips: Slip[]; label: string; words: string[] }>();
 const text = defineModel<string>({ required: true });
+/** The line that the caret is in; 0 while nothing is typed. */
+const typed = defineModel<number>('typed', { default: 0 });
 const area = ref<HTMLTextAreaElement>();
 const emit = defineEmits<{ back: [what: 'undo' | 'redo'] }>();
 
@@ -21,7 +23,8 @@ function bits(line: string, number: number): Bit[] {
         : [line];
     return cut.flatMap((part, n) => {
         if (n === 1 || (slip && n === 0 && slip.length === 0)) {
-            return [...(n === 1 ? [] : plain(part)), { text: n === 1 ? part || ' ' : '', kind: 'slip' }].filter(
+            const kind = number === typed.value ? 'unfinished' : 'slip';
+            return [...(n === 1 ? [] : plain(part)), { text: n === 1 ? part || ' ' : '', kind }].filter(
                 (b) => b.text !== '',
             );
         }
@@ -50,9 +53,15 @@ const lines = computed(() =>
     text.value.split('\n').map((line, n) => ({
         number: n + 1,
         bits: bits(line, n + 1),
-        slip: props.slips.find((s) => s.line === n + 1),
+        slip: n + 1 !== typed.value && props.slips.some((s) => s.line === n + 1),
     })),
 );
+
+/** The line of the caret, from the browser's own events. */
+function follow(): void {
+    const field = area.value;
+    typed.value = field ? field.value.slice(0, field.selectionStart).split('\n').length : 0;
+}
 
 function keys(event: KeyboardEvent): void {
     if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z') {
@@ -106,6 +115,11 @@ defineExpose({
             autocapitalize="off"
             autocomplete="off"
             @keydown="keys"
+            @input="follow"
+            @keyup="follow"
+            @click="follow"
+            @focus="follow"
+            @blur="typed = 0"
         />
     </div>
 </template>
@@ -171,6 +185,10 @@ textarea:focus-visible {
 .remark {
     color: var(--ink-2);
     font-style: italic;
+}
+.unfinished {
+    text-decoration: underline dotted var(--ink-2);
+    text-underline-offset: 5px;
 }
 .slip {
     color: var(--stop);

@@ -9,6 +9,7 @@ const words = computed(() => [
     { show: 'left', put: 'left ' },
     ...props.runs.slice(0, 4).map((run) => ({ show: run, put: ` ${run}` })),
     { show: ', gap', put: ', gap ' },
+    { show: 'on', put: ' on ' },
     { show: 'at', put: ' at ' },
     { show: 'up', put: 'up ' },
     { show: 'down', put: 'down ' },

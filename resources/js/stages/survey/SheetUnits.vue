@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, ref } from 'vue';
 import { useScreen } from '@/lib/screen';
-import { along, nearest, standing, type OnWall } from './standing';
+import { along, nearest, stackedAt, standing, type OnWall } from './standing';
 import type { Sheet, StandingUnit } from '@/types/generated/responses';
 
 /** Units at their positions. Arrows or a drag move one along the walls, onto a spot if dropped there; Enter saves. */
@@ -31,7 +31,7 @@ const drawn = computed(() => {
         const key = `${now[0]?.toFixed(2)} ${now[1]?.toFixed(2)}`;
         const n = seen.get(key) ?? 0;
         seen.set(key, n + 1);
-        return [{ unit, x: props.px(now[0] ?? 0), y: props.py(now[1] ?? 0) + 24 * n + (unit.stands?.spot ? 42 : 0) }];
+        return [{ unit, x: props.px(now[0] ?? 0), y: props.py(now[1] ?? 0) + stackedAt(unit, n) }];
     });
 });
 
@@ -103,7 +103,7 @@ function words(unit: StandingUnit): string {
     if (to?.id !== unit.id) {
         return unit.words;
     }
-    return to.spot || `wall ${to.to.wall + 1} at ${to.to.at.toFixed(2)} m`;
+    return to.spot || `wall ${to.to.wall + 1} at ${(to.to.at / props.sheet.unitMetres).toFixed(2)} ${props.sheet.unit}`;
 }
 </script>
 

@@ -126,6 +126,8 @@ onBeforeUnmount(() => void keep());
 useEventListener(document, 'visibilitychange', () => document.visibilityState === 'hidden' && void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
+/** The line of the notes that is being typed: what it still lacks is no error. */
+const lineTyped = ref(0);
 /** Empty notes wait for the first line; where a finger types, it opens its keyboard itself. */
 onMounted(() => {
     if (place.value && notes.value.trim() === '' && !window.matchMedia('(pointer: coarse)').matches) {
@@ -240,6 +242,7 @@ const things = computed(() => [
                 <NotesEditor
                     ref="editor"
                     v-model="notes"
+                    v-model:typed="lineTyped"
                     :slips="place.sheet.slips"
                     :words="desk.survey?.words ?? []"
                     :label="`Tape notes of ${place.name}`"
@@ -267,7 +270,12 @@ const things = computed(() => [
                     <button type="button" class="act" @click="discardMine()">Discard</button>
                 </div>
                 <ul aria-live="polite">
-                    <li v-for="slip in place.sheet.slips" :key="`${slip.line}:${slip.column}`" class="mt-1 text-stop">
+                    <li
+                        v-for="slip in place.sheet.slips"
+                        :key="`${slip.line}:${slip.column}`"
+                        class="mt-1"
+                        :class="slip.line === lineTyped ? 'text-ink2' : 'text-stop'"
+                    >
                         Line {{ slip.line }}: {{ slip.message }}
                     </li>
                 </ul>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue';
+import { computed, ref } from 'vue';
 import { useWidth } from '@/lib/width';
 import SheetUnits from './SheetUnits.vue';
+import { stackedAt } from './standing';
 import { useTape } from './tape';
 import type { Sheet, StandingUnit } from '@/types/generated/responses';
 
@@ -20,6 +21,36 @@ function metres(event: PointerEvent): [number, number] {
     const at = box.value?.getBoundingClientRect();
     return [px.value.invert(event.clientX - (at?.left ?? 0)), py.value.invert(event.clientY - (at?.top ?? 0))];
 }
+/** High enough for all units that stand at one point, which are drawn below each other. */
+const tallest = computed(() => {
+    const stacks = new Map<string, number>();
+    return props.units.reduce((high, unit) => {
+        const key = `${unit.at}`;
+        const n = stacks.get(key) ?? 0;
+        stacks.set(key, n + 1);
+        return unit.at ? Math.max(high, py.value(unit.at[1] ?? 0) + stackedAt(unit, n) + 16) : high;
+    }, HEIGHT.value);
+});
+/** The scale: one metre, or three feet. */
+const bar = computed(() => {
+    const units = props.sheet.unit === 'ft' ? 3 : 1;
+    return { long: units * props.sheet.unitMetres * metre.value, words: `${units} ${props.sheet.unit}` };
+});
+/** Above the start, where the end of no leg is named. */
+const startsAt = computed(() => {
+    const x = px.value(corners.value[0]?.[0] ?? 0) + 32;
+    const y = py.value(corners.value[0]?.[1] ?? 0);
+    const free = [30, 12, 48, 66].find((up) =>
+        props.sheet.legs.every(
+            (leg) =>
+                leg.known ||
+                !leg.to ||
+                Math.abs(py.value(leg.to[1] ?? 0) - (y - up)) > 14 ||
+                Math.abs(px.value(leg.to[0] ?? 0) - x) > 130,
+        ),
+    );
+    return { x, y: y - (free ?? 30) };
+});
 /** An arrow at a corner, up or down a wall. */
 function arrow(climb: Sheet['climbs'][number]): string {
     const [long, tip] = climb.down ? [18, 6] : [-18, -6];
@@ -31,8 +62,8 @@ function arrow(climb: Sheet['climbs'][number]): string {
     <div ref="box">
         <svg
             :width="WIDTH"
-            :height="HEIGHT"
-            :viewBox="`0 0 ${WIDTH} ${HEIGHT}`"
+            :height="tallest"
+            :viewBox="`0 0 ${WIDTH} ${tallest}`"
             role="group"
             :aria-label="`${title} at true scale`"
             class="block"
@@ -159,14 +190,6 @@ function arrow(climb: Sheet['climbs'][number]): string {
                         {{ spot.where || spot.kind }}
                     </text>
                 </g>
-                <SheetUnits
-                    :sheet="sheet"
-                    :units="units"
-                    :place="place"
-                    :px="(x) => px(x)"
-                    :py="(y) => py(y)"
-                    :metres="metres"
-                />
                 <circle
                     :cx="px(corners[0]?.[0] ?? 0)"
                     :cy="py(corners[0]?.[1] ?? 0)"
@@ -175,13 +198,17 @@ function arrow(climb: Sheet['climbs'][number]): string {
                     stroke="var(--ink)"
                     stroke-width="2"
                 />
-                <text
-                    :x="px(corners[0]?.[0] ?? 0) + 32"
-                    :y="py(corners[0]?.[1] ?? 0) - 30"
-                    class="text-[13px] text-ink2"
-                >
+                <text :x="startsAt.x" :y="startsAt.y" class="text-[13px] text-ink2">
                     {{ sheet.start ? `start, ${sheet.start}` : 'start' }}
                 </text>
+                <SheetUnits
+                    :sheet="sheet"
+                    :units="units"
+                    :place="place"
+                    :px="(x) => px(x)"
+                    :py="(y) => py(y)"
+                    :metres="metres"
+                />
                 <text :x="name.x" :y="name.y - 4" :text-anchor="name.anchor" class="font-head text-lg font-semibold">
                     {{ title }}
                 </text>
@@ -198,12 +225,12 @@ function arrow(climb: Sheet['climbs'][number]): string {
             </g>
             <g v-if="sheet.corners.length > 1" class="fig text-[12px]">
                 <path
-                    :d="`M${WIDTH - 16 - metre},${HEIGHT - 14}h${metre}m0,-4v8m${-metre},-8v8`"
+                    :d="`M${WIDTH - 16 - bar.long},${HEIGHT - 14}h${bar.long}m0,-4v8m${-bar.long},-8v8`"
                     stroke="var(--ink)"
                     stroke-width="1.5"
                     fill="none"
                 />
-                <text :x="WIDTH - 16 - metre / 2" :y="HEIGHT - 22" text-anchor="middle">1 m</text>
+                <text :x="WIDTH - 16 - bar.long / 2" :y="HEIGHT - 22" text-anchor="middle">{{ bar.words }}</text>
             </g>
         </svg>
     </div>

@@ -1,4 +1,4 @@
-import type { Sheet, Standing } from '@/types/generated/responses';
+import type { Sheet, Standing, StandingUnit } from '@/types/generated/responses';
 
 /** A point of a wall: which leg of the notes, how far along it, and where that is on the sheet. */
 export interface OnWall {
@@ -65,4 +65,9 @@ export function along(sheet: Sheet, from: OnWall, by: number): OnWall {
 /** A unit at a point of a wall, at its former height. */
 export function standing(place: string, to: OnWall, before: Standing | null): Standing {
     return { place, spot: '', wall: to.wall, at: to.at, up: before?.up ?? null };
+}
+
+/** Pixels by which the nth unit at one point is drawn below it, counted from 0; below the name of a spot. */
+export function stackedAt(unit: StandingUnit, n: number): number {
+    return 24 * n + (unit.stands?.spot ? 42 : 0);
 }

@@ -41,8 +41,8 @@ const reading = ref<number | null>(null);
         <h2 :id="`run-${run.id}`" class="mb-2 text-base font-semibold">
             {{ run.name }}
             <span class="ml-2 font-words text-[13px] font-normal tracking-normal text-ink2"
-                ><span class="fig">{{ run.length }}</span> m{{ run.endsMeet ? ', both ends meet' : '' }} ·
-                {{ run.strip ?? 'no strip yet' }}</span
+                ><span class="fig">{{ run.length }}</span
+                >{{ run.endsMeet ? ', both ends meet' : '' }} · {{ run.strip ?? 'no strip yet' }}</span
             >
         </h2>
         <p v-if="run.trouble" class="border-l-4 border-watch bg-sheet px-3 py-2">{{ run.trouble }}</p>

@@ -22,6 +22,7 @@ use EmberDusk\Joining\StepBuilder;
 use EmberDusk\Joining\Task;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Source;
+use EmberDusk\Survey\Length;
 
 /** Links between a Zigbee remote or panel and single controllers, by touch: one controller with power, the remote against it. */
 final readonly class TouchLinkFamily implements Family
@@ -104,11 +105,11 @@ final readonly class TouchLinkFamily implements Family
             name: 'link',
             signal: 'linked',
             why: sprintf(
-                'Zone %d works %s from then on. Hold %s within %g m of it, with every other controller nearby switched off.',
+                'Zone %d works %s from then on. Hold %s within %s of it, with every other controller nearby switched off.',
                 max(1, $task->zone),
                 $light->called(),
                 $remote->label(),
-                $near,
+                Length::near($near),
             ),
             watch: $light,
             off: $off,

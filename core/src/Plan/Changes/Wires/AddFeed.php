@@ -36,7 +36,7 @@ final readonly class AddFeed extends Change
             if ($feed->pad === $pad) {
                 throw InvalidInput::at(
                     '/pad',
-                    sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)),
+                    "{$run->name()} is fed at {$plan->terms->say($marks->position($pad))} already.",
                 );
             }
         }
@@ -51,9 +51,9 @@ final readonly class AddFeed extends Change
         $marks = $plan->of($run)->cutMarks();
 
         return sprintf(
-            'Feed added to %s at %.2f m',
+            'Feed added to %s at %s',
             $run->name(),
-            $marks === null ? 0 : $marks->position($this->point->pad($marks)),
+            $plan->terms->say($marks === null ? 0.0 : $marks->position($this->point->pad($marks))),
         );
     }
 }

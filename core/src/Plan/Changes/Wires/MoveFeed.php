@@ -36,7 +36,7 @@ final readonly class MoveFeed extends Change
             if ($other->pad === $pad && $other->id !== $feed->id) {
                 throw InvalidInput::at(
                     '/pad',
-                    sprintf('%s is fed at %.2f m already.', $run->name(), $marks->position($pad)),
+                    "{$run->name()} is fed at {$plan->terms->say($marks->position($pad))} already.",
                 );
             }
         }
@@ -54,10 +54,10 @@ final readonly class MoveFeed extends Change
         $marks = $plan->of($run)->marks();
 
         return sprintf(
-            'Feed of %s moved from %.2f m to %.2f m',
+            'Feed of %s moved from %s to %s',
             $run->name(),
-            $marks->position($feed->pad),
-            $marks->position($this->point->pad($marks)),
+            $plan->terms->say($marks->position($feed->pad)),
+            $plan->terms->say($marks->position($this->point->pad($marks))),
         );
     }
 }

@@ -38,6 +38,10 @@ final readonly class RemoveFeed extends Change
         $feed = $plan->feed($this->feed);
         $run = $plan->run($feed->run);
 
-        return sprintf('Feed of %s at %.2f m removed', $run->name(), $plan->of($run)->marks()->position($feed->pad));
+        return sprintf(
+            'Feed of %s at %s removed',
+            $run->name(),
+            $plan->terms->say($plan->of($run)->marks()->position($feed->pad)),
+        );
     }
 }

@@ -122,7 +122,7 @@ final readonly class SetCable extends Change
             $words[] = "{$name} becomes {$this->kit->entry->name()}";
         }
         if ($this->length !== null) {
-            $words[] = sprintf('%s is %.2f m long', $name, $this->length);
+            $words[] = "{$name} is {$plan->terms->say($this->length)} long";
         }
         if (array_key_exists('joint', $this->fittings)) {
             $words[] =

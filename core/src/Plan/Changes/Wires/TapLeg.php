@@ -73,7 +73,7 @@ final readonly class TapLeg extends Change
             foreach ([[$pad, $along], [$pad + $groups, $along + $groups * $marks->pitch]] as [$at, $metres]) {
                 $splice = Splice::nextId($plan, $splices);
                 $feed = Plan::nextId('f', $feeds);
-                $splices[$splice] = new Splice($splice, sprintf('at %.2f m of %s', $metres, $run->name()));
+                $splices[$splice] = new Splice($splice, "at {$plan->terms->say($metres)} of {$run->name()}");
                 $feeds[$feed] = new Feed($feed, $run->id, $at);
                 $leg = Plan::nextId('k', $cables);
                 $cables[$leg] = new LaidCable(
