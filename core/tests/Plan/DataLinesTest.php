@@ -180,7 +180,7 @@ final class DataLinesTest extends TestCase
             static fn(Finding $f): string => $f->title,
             (new PixelBoards())->check(JudgedJob::for($state)),
         );
-        self::assertNotSame([], preg_grep('/^West: 7.30 m of data lead, at most 5.00 m/', $titles));
+        self::assertNotSame([], preg_grep('/^West: 7.30 m of data lead, at most 5 m/', $titles));
         self::assertSame([], preg_grep('/^East: .* of data lead/', $titles));
     }
 
@@ -198,7 +198,7 @@ final class DataLinesTest extends TestCase
                 static fn(Finding $f): bool => $f->code === 'data-lead',
             ),
         );
-        self::assertSame('Band: 10.50 m of data lead, at most 5.00 m', $lead($plan)[0]->title);
+        self::assertSame('Band: 10.50 m of data lead, at most 5 m', $lead($plan)[0]->title);
         self::assertSame(['Data comes in at the end'], self::labels($lead($plan)[0]->fixes));
         $turned = Demo::with($plan, $lead($plan)[0]->fixes[0]->change);
         self::assertSame([], $lead($turned));

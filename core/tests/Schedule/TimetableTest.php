@@ -269,7 +269,7 @@ final class TimetableTest extends TestCase
         $at = static fn(Step $s, string $place): Step => new Step(...[...get_object_vars($s), 'place' => $place]);
         $order = static fn(array $steps): array => array_map(
             static fn(Slot $s): string => $s->step->id,
-            Timetable::for($steps, Days::for(new Arrangement(), '2026-11-23'))->slots,
+            Timetable::for(array_values($steps), Days::for(new Arrangement(), '2026-11-23'))->slots,
         );
         // By slack alone: a1 b1 a2 b2, three ways between the places.
         $hall = [$at(self::step('a1', 60), 'hall'), $at(self::step('a2', 30, ['a1']), 'hall')];

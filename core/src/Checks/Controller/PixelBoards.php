@@ -187,10 +187,11 @@ final readonly class PixelBoards extends Check
             $this->rule('data-lead')->watch(
                 place: new FindingPlace(JobStage::Wire, $case->run->id),
                 title: sprintf(
-                    '%s: %s of data lead, at most %s',
+                    '%s: %s of data lead, at most %g %s',
                     $case->run->name(),
                     $case->plan->terms->say($metres),
-                    $case->plan->terms->say($most),
+                    round($case->plan->terms->inUnit($most), 1),
+                    $case->plan->terms->unit(),
                 ),
                 detail: 'Pixels flicker or stay dark where the data arrives blurred. Place the board at the start of the strip, ' .
                     'or put one pixel on the way: it repeats the data.' .
