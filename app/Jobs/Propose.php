@@ -9,6 +9,7 @@ use App\Models\JobProposal;
 use EmberDusk\Formats\Json;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\PlannerProgress;
+use EmberDusk\Planner\Wish;
 use EmberDusk\Values\Refusal;
 use Illuminate\Contracts\Queue\ShouldQueue;
 use Illuminate\Foundation\Queue\Queueable;
@@ -59,6 +60,8 @@ final class Propose implements ShouldQueue
                 basis: $basis,
                 keep: $proposal->keep,
                 watch: $watch,
+                waysOut: $proposal->wish === null,
+                wish: $proposal->wish === null ? null : Wish::read($proposal->wish),
             );
             self::keep($proposal, [
                 'state' => 'done',

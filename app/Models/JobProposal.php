@@ -16,6 +16,7 @@ use Illuminate\Support\Carbon;
  * @property int $job_id
  * @property list<string> $runs
  * @property list<string> $keep
+ * @property string|null $wish  key of a choice that the planner keeps to
  * @property string $state waiting, running, done or failed
  * @property int $solved layouts so far
  * @property string $about subject of the proposal
@@ -33,7 +34,7 @@ final class JobProposal extends Model
 
     private const STUCK = 30;
 
-    protected $fillable = ['runs', 'keep', 'state', 'solved', 'about', 'stop', 'answer', 'user_id'];
+    protected $fillable = ['runs', 'keep', 'wish', 'state', 'solved', 'about', 'stop', 'answer', 'user_id'];
 
     protected $casts = ['runs' => 'array', 'keep' => 'array', 'stop' => 'boolean'];
 

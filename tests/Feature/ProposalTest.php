@@ -133,6 +133,9 @@ final class ProposalTest extends TestCase
             422,
         );
         $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['nowhere'], 'keep' => []])->assertStatus(422);
+        $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => ['cove'], 'keep' => [], 'wish' => 'colour red'])
+            ->assertStatus(422)
+            ->assertJsonPath('pointer', '/wish');
         $proposal = $this->job->proposals()->create(['runs' => ['cove'], 'keep' => [], 'state' => 'waiting']);
         $this->getJson('/jobs/' . $this->job($this->job->crew)->id . "/proposals/{$proposal->id}")->assertNotFound();
         $this->actingAs($this->user($this->crew('Crew B'), 'two@firm.example'));
@@ -149,5 +152,20 @@ final class ProposalTest extends TestCase
         return $this->postJson("/jobs/{$this->job->id}/proposals", ['runs' => $runs, 'keep' => $keep])
             ->assertCreated()
             ->json();
+    }
+
+    /** “Why not this”: the choice that was asked for is kept to by the worker. */
+    public function test_a_choice_is_kept_to_and_priced(): void
+    {
+        $id = $this->postJson("/jobs/{$this->job->id}/proposals", [
+            'runs' => ['cove'],
+            'keep' => [],
+            'wish' => 'cable 2.5 mm²',
+        ])
+            ->assertCreated()
+            ->json('id');
+        $found = $this->getJson("/jobs/{$this->job->id}/proposals/{$id}")->json('proposal.found');
+        self::assertStringContainsString('2.5 mm²', $found['parts'][0]);
+        self::assertStringNotContainsString('1.5 mm²', $found['parts'][0]);
     }
 }

@@ -10,6 +10,7 @@ use App\Models\Job;
 use App\Models\JobProposal;
 use App\Screens\Wire\ProposalState;
 use App\Time\Clock;
+use EmberDusk\Planner\Wish;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Support\Facades\DB;
 
@@ -24,11 +25,17 @@ final readonly class ProposalController
         foreach ($runs as $run) {
             $plan->run($run);
         }
+        /** @var string|null $wish */
+        $wish = $request->validated('wish');
+        if ($wish !== null) {
+            Wish::read($wish);
+        }
         $proposal = DB::transaction(static function () use ($request, $job, $runs): JobProposal {
             $proposal = $job->proposals()->create([
                 'user_id' => $request->user()?->getAuthIdentifier(),
                 'runs' => $runs,
                 'keep' => $request->validated('keep'),
+                'wish' => $request->validated('wish'),
                 'state' => 'waiting',
             ]);
             Propose::dispatch($proposal->id)->beforeCommit();

@@ -17,6 +17,7 @@ final class ProposalRequest extends FormRequest
             'runs' => ['required', 'array', 'min:1', 'max:200'],
             'runs.*' => ['required', 'string', 'max:40', 'distinct'],
             'keep' => ['present', 'array', 'max:3'],
+            'wish' => ['nullable', 'string', 'max:120'],
             'keep.*' => ['string', 'distinct', Rule::in(Run::PINS)],
         ];
     }

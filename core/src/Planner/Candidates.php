@@ -244,6 +244,6 @@ final class Candidates
             }
         }
 
-        return $this->tables->routes->places($runs, $supply);
+        return $this->tables->places($runs, $supply);
     }
 }

@@ -15,13 +15,21 @@ final readonly class Clash
      * @param  list<PlannerLimit>  $limits
      * @param  LayoutTrial|null  $nearest  layout; null where the shelf gives none
      * @param  bool  $all  whether every layout was tried
+     * @param  list<Repair>  $ways  changes after which one holds
      */
     public function __construct(
         public array $runs,
         public array $limits,
         public ?LayoutTrial $nearest,
         public bool $all,
+        public array $ways = [],
     ) {}
+
+    /** @param  list<Repair>  $ways */
+    public function with(array $ways): self
+    {
+        return new self($this->runs, $this->limits, $this->nearest, $this->all, $ways);
+    }
 
     public function row(): ClashingRuns
     {
@@ -32,6 +40,7 @@ final readonly class Clash
                 'The shelf has no supply, controller or cable with a price that suits it.',
             ],
             all: $this->all,
+            ways: $this->ways,
         );
     }
 

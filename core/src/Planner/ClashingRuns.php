@@ -18,11 +18,13 @@ final readonly class ClashingRuns implements JsonWritable
      * @param  list<string>  $limits  that clash
      * @param  list<string>  $broken  by the nearest layout
      * @param  bool  $all  whether every layout was tried
+     * @param  list<Repair>  $ways  changes after which they can be wired
      */
     public function __construct(
         public string $run,
         #[Field(of: Field::TEXTS)] public array $limits,
         #[Field(of: Field::TEXTS)] public array $broken,
         public bool $all,
+        #[Field(of: Repair::class)] public array $ways,
     ) {}
 }

@@ -31,7 +31,7 @@ final readonly class CostBound
                 $switched[] = [$run, $strip->wattsPerMetre() * $metres];
             }
             $least = [];
-            foreach ($this->tables->routes->places($runs, false) as $place) {
+            foreach ($this->tables->places($runs, false) as $place) {
                 $option = $this->tables->feeds($run, $place, $aim)[0] ?? null;
                 $least[] = $option === null ? PHP_INT_MAX : $aim->rank($option->cost, $option->joints, 0);
             }

@@ -94,10 +94,7 @@ final class FeedProof
     {
         if (!isset($this->amps[$run->id])) {
             $draws = [];
-            foreach (
-                $this->tables->feeds($run, $this->tables->routes->places([$run], false)[0] ?? '', Aim::Cost)
-                as $option
-            ) {
+            foreach ($this->tables->feeds($run, $this->tables->places([$run], false)[0] ?? '', Aim::Cost) as $option) {
                 if (self::solvable($option) && !isset($draws[$option->pattern]) && !$this->uneven($run, $option)) {
                     $draws[$option->pattern] = $this->draws($run, $option);
                 }

@@ -196,7 +196,7 @@ final class Group
                         count(
                             $this->search->tables->feeds(
                                 $r,
-                                $this->search->tables->routes->places([$r], false)[0] ?? '',
+                                $this->search->tables->places([$r], false)[0] ?? '',
                                 $this->aim,
                             ),
                         ),
@@ -289,9 +289,13 @@ final class Group
         return $this->trials ??= new SetTrials($this->search, $this->runs);
     }
 
-    /** @return list<non-empty-list<Run>> runs of one light, else each alone */
+    /** @return list<non-empty-list<Run>> runs that share a supply in any case: of one light, or all on request; else each alone */
     private function units(): array
     {
+        if ($this->search->tables->wish?->kind === WishKind::OneSupply) {
+            return [$this->runs];
+        }
+
         return Sharing::units($this->search->tables->plan, $this->runs);
     }
 

@@ -21,6 +21,9 @@ final readonly class Planner
      * @param  list<string>  $runs ids; unplannable ones are named in the proposal
      * @param  list<string>  $keep  of Run::PINS, kept for all of them on top of what each has pinned
      * @param  PlanJudge  $judge  with the checks that bind
+     * @param  Wish|null  $wish  a choice that is kept to, whatever it costs
+     * @param  bool  $brief  within few solves, without alternatives
+     * @param  bool  $waysOut  whether changes that lead out of a clash are searched for
      */
     public static function propose(
         Plan $plan,
@@ -29,8 +32,12 @@ final readonly class Planner
         array $keep = [],
         ?PlannerProgress $watch = null,
         PlanJudge $judge = new PlanJudge(),
+        ?Wish $wish = null,
+        bool $brief = false,
+        bool $waysOut = false,
     ): Proposal {
         $watch ??= new PlannerProgress();
+        $brief = $brief || $wish !== null;
         $left = [];
         $ready = [];
         foreach ($runs as $id) {
@@ -55,14 +62,20 @@ final readonly class Planner
                 ),
                 $of[0]->place,
                 $basis,
+                $wish,
             );
-            $group = new Group(new Search($tables, $basis->shelf, $watch, $judge, $known), $of, Aim::Cost);
+            $group = new Group(
+                new Search($tables, $basis->shelf, $watch, $judge, $known),
+                $of,
+                Aim::Cost,
+                $wish === null ? Search::MOST : Search::BRIEF,
+            );
             $groups[] = $group;
             try {
                 $group->solve();
-                if (!$group->complete()) {
+                if (!$group->complete() && ($wish !== null || !$brief)) {
                     foreach ($group->failing() as $set) {
-                        $clashes[] = $group->search->clash($set);
+                        $clashes[] = $group->search->clash($set, $brief ? Search::BRIEF : Search::MOST);
                     }
                 }
             } catch (SearchStopped) {
@@ -73,7 +86,10 @@ final readonly class Planner
             self::rest($groups, $watch);
         }
 
-        $alternatives = !$watch->stopped() ? Alternatives::from($groups) : [];
+        $alternatives = $watch->stopped() || $brief ? [] : Alternatives::from($groups);
+        if ($waysOut && !$watch->stopped()) {
+            $clashes = self::waysOut($plan, $clashes, $basis, $watch, $judge);
+        }
 
         return new Proposal(
             plan: $plan,
@@ -85,6 +101,35 @@ final readonly class Planner
             solved: $watch->solved,
             stopped: $watch->stopped(),
             alternatives: $alternatives,
+            wishes: $brief ? [] : Wish::choices($groups),
+        );
+    }
+
+    /**
+     * Clashes with the ways out of each.
+     *
+     * @param  list<Clash>  $clashes
+     * @return list<Clash>
+     */
+    private static function waysOut(
+        Plan $plan,
+        array $clashes,
+        Basis $basis,
+        PlannerProgress $watch,
+        PlanJudge $judge,
+    ): array {
+        $planned = static fn(Plan $made, string ...$of): Proposal => self::propose(
+            plan: $made,
+            runs: array_values($of),
+            basis: $basis,
+            watch: $watch,
+            judge: $judge,
+            brief: true,
+        );
+
+        return array_map(
+            static fn(Clash $c): Clash => $c->with(ClashWays::for($plan, $c, $basis->shelf, $planned)),
+            $clashes,
         );
     }
 

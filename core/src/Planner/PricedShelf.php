@@ -22,7 +22,12 @@ final class PricedShelf
     /** @var array<array-key, KitSnapshot|null> by amps of capacity */
     private array $fuses = [];
 
-    public function __construct(private readonly Plan $plan, private readonly ShelfSource $shelf) {}
+    /** @param  Wish|null  $wish  what alone is used of its kind */
+    public function __construct(
+        private readonly Plan $plan,
+        private readonly ShelfSource $shelf,
+        private readonly ?Wish $wish = null,
+    ) {}
 
     /** The largest blade fuse that protects so many amps, the least dear of its size; null when the shelf has none. */
     public function fuse(float $capacity): ?KitSnapshot
@@ -80,7 +85,8 @@ final class PricedShelf
             $priced = array_values(
                 array_filter(
                     $this->shelf->ofKind($kind),
-                    fn(KitSnapshot $f): bool => $this->plan->terms->price($f) !== null,
+                    fn(KitSnapshot $f): bool => $this->plan->terms->price($f) !== null &&
+                        ($this->wish?->allows($kind, $f) ?? true),
                 ),
             );
             usort(

@@ -34,6 +34,7 @@ final readonly class Proposal implements JsonWritable
      * @param  list<Clash>  $clashes
      * @param  array<string, string>  $left  why a run was not planned
      * @param  array<string, list<LayoutTrial>>  $alternatives
+     * @param  list<WishChoice>  $wishes  that can be asked for instead
      */
     public function __construct(
         private Plan $plan,
@@ -45,6 +46,7 @@ final readonly class Proposal implements JsonWritable
         public int $solved,
         public bool $stopped,
         public array $alternatives,
+        private array $wishes = [],
     ) {
         $this->parts = array_merge(...array_map(static fn(Group $g): array => $g->parts, $groups));
         $this->bound = array_sum(array_map(static fn(Group $g): int => $g->bound, $groups));
@@ -120,7 +122,7 @@ final readonly class Proposal implements JsonWritable
         return $this->answer()->write();
     }
 
-    private function answer(): ProposalAnswer
+    public function answer(): ProposalAnswer
     {
         $promise = new Promise($this->plan, $this->basis);
         $nearest = array_values(
@@ -155,6 +157,7 @@ final readonly class Proposal implements JsonWritable
             solved: $this->solved,
             stopped: $this->stopped,
             drawn: CurrentLayout::for($this->plan, $this, $this->basis, $this->judge),
+            wishes: $this->wishes,
         );
     }
 

@@ -23,6 +23,7 @@ final readonly class ProposalAnswer implements JsonWritable
      * @param  list<AlternativeWay>  $alternatives
      * @param  string  $gap  of cost and bound, in per cent; empty where it is proven
      * @param  int  $solved  circuits
+     * @param  list<WishChoice>  $wishes  choices whose price can be asked for
      */
     public function __construct(
         public ?ProposedWay $found,
@@ -37,5 +38,6 @@ final readonly class ProposalAnswer implements JsonWritable
         public int $solved,
         public bool $stopped,
         public ?DrawnWay $drawn,
+        #[Field(of: WishChoice::class)] public array $wishes,
     ) {}
 }

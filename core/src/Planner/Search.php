@@ -18,6 +18,9 @@ final class Search
     /** Layouts that are solved for one set of runs before the search is cut short. */
     public const MOST = 1500;
 
+    /** As many where an answer is wanted soon: with a choice that a person asked for, or after a way out of a clash. */
+    public const BRIEF = 200;
+
     /** Layouts that are looked at, solved or known to be hopeless. */
     private const SEEN = 20_000;
 
@@ -149,14 +152,14 @@ final class Search
      *
      * @throws SearchStopped
      */
-    public function clash(array $runs): Clash
+    public function clash(array $runs, int $most = self::MOST): Clash
     {
         $nearest = null;
         $sets = [];
         $count = 0;
         $all = true;
         foreach (Candidates::for($this->tables, $runs, Aim::Cost, true) as $layout) {
-            if ($count++ >= self::MOST) {
+            if ($count++ >= $most) {
                 $all = false;
                 break;
             }

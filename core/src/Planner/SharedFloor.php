@@ -59,7 +59,7 @@ final class SharedFloor
         private readonly ?float $load = null,
     ) {
         $this->all = 2 ** count($runs) - 1;
-        $this->places = $search->tables->routes->places($runs, false);
+        $this->places = $search->tables->places($runs, false);
         $this->fuses = $search->tables->fuseAmps();
         // The longest run of each kind first: what it takes a metre, the shorter ones take at least.
         $longest = $runs;
@@ -129,7 +129,7 @@ final class SharedFloor
         $tables = $this->search->tables;
         foreach ($tables->supplies($runs, false) as $supply) {
             $unit = $tables->costs->unit($supply);
-            foreach ($tables->routes->places($runs, true) as $place) {
+            foreach ($tables->places($runs, true) as $place) {
                 $parted = $this->parted($supply, $place)[$set] ?? null;
                 if ($parted !== null && ($best === null || $unit + $parted[0] < $best[0])) {
                     $best = [$unit + $parted[0], $supply, $place, $parted[1]];

@@ -20,7 +20,7 @@ final readonly class SimpleLayouts
         $switched = $this->tables->strip($run)->switched();
         $controller = $switched ? $this->tables->controllers([$run], false)[0] ?? null : null;
         $places = array_values(
-            array_intersect($this->tables->routes->places([$run], true), $this->tables->routes->places([$run], false)),
+            array_intersect($this->tables->places([$run], true), $this->tables->places([$run], false)),
         );
         $trunks = array_values(array_filter($this->tables->trunks([$run])));
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));

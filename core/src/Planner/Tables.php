@@ -57,14 +57,35 @@ final class Tables
 
     public readonly UnitCosts $costs;
 
-    public function __construct(public readonly Plan $plan, string $place, Basis $basis)
-    {
+    public function __construct(
+        public readonly Plan $plan,
+        string $place,
+        Basis $basis,
+        public readonly ?Wish $wish = null,
+    ) {
         $this->shelf = $basis->shelf;
         $this->costs = new UnitCosts($plan->terms, $basis->crew);
         $this->partCosts = new PartCosts($plan, $this->costs);
         $this->air = TapeNotes::read($plan->places[$place]->notes ?? '')->site->air ?? 30.0;
         $this->routes = new Routes($plan, $place);
-        $this->priced = new PricedShelf($plan, $basis->shelf);
+        $this->priced = new PricedShelf($plan, $basis->shelf, $wish);
+    }
+
+    /**
+     * Where supplies or controllers of runs can stand.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<string>
+     */
+    public function places(array $runs, bool $supply): array
+    {
+        $places = $this->routes->places($runs, $supply);
+        if ($supply || $this->wish?->kind !== WishKind::Place) {
+            return $places;
+        }
+
+        // Runs of another place have other boxes.
+        return in_array($this->wish->of, $places, true) ? [$this->wish->of] : $places;
     }
 
     /** @return list<FeedOption> of a run from a place, the least in rank first */
@@ -84,6 +105,12 @@ final class Tables
         }
 
         return $this->byDecision[$key][implode('/', $option->decision())] ?? null;
+    }
+
+    /** Whether undersized units are tried: with a wish those of its kind only, so that what it breaks is told and nothing else. */
+    private function all(bool $all, WishKind $kind): bool
+    {
+        return $all && ($this->wish === null || $this->wish->kind === $kind);
     }
 
     /**
@@ -108,7 +135,7 @@ final class Tables
                     $c->channels >= count($strip->channels) &&
                     in_array($strip->colours(), $c->modes, true) &&
                     $this->speaks($runs, $c) &&
-                    ($all || $metres <= ControllerAmps::metres($strip, $c) + 1e-9),
+                    ($this->all($all, WishKind::Controller) || $metres <= ControllerAmps::metres($strip, $c) + 1e-9),
             );
     }
 
@@ -132,7 +159,7 @@ final class Tables
                 'supply',
                 fn(object $s): bool => $s instanceof Supply &&
                     abs($s->volts - $strip->volts) < 0.5 &&
-                    ($all || Headroom::enough($this->plan, $s, $watts)),
+                    ($this->all($all, WishKind::Supply) || Headroom::enough($this->plan, $s, $watts)),
             );
     }
 

@@ -6,6 +6,8 @@ import type { WireRun } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 import FigureText from '@/ui/FigureText.vue';
 import ProposedWay from './ProposedWay.vue';
+import ClashingRuns from './ClashingRuns.vue';
+import WishPrice from './WishPrice.vue';
 import DrawnWay from './DrawnWay.vue';
 
 /**
@@ -50,6 +52,12 @@ watch(
 function toggle(id: string): void {
     keep.value = keep.value.includes(id) ? keep.value.filter((k) => k !== id) : [...keep.value, id];
 }
+/** The runs of the proposal that is shown. */
+const asked = ref<string[]>([]);
+function propose(): void {
+    asked.value = chosen.value;
+    begin(chosen.value, keep.value);
+}
 async function take(payload: object): Promise<void> {
     if (await change(payload as Payload)) {
         emit('close');
@@ -60,7 +68,7 @@ async function take(payload: object): Promise<void> {
 <template>
     <DialogBox :open="run !== ''" title="Propose the cheapest wiring" wide @close="emit('close')">
         <div class="space-y-4">
-            <form class="space-y-2" @submit.prevent="begin(chosen, keep)">
+            <form class="space-y-2" @submit.prevent="propose">
                 <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
                     <legend class="sr-only">Runs</legend>
                     <label v-for="s in SCOPES" :key="s.id" class="flex items-center gap-2"
@@ -109,25 +117,7 @@ async function take(payload: object): Promise<void> {
                         Compare with the current layout
                     </button>
                 </section>
-                <section
-                    v-for="clash in proposal.clashes"
-                    :key="clash.run"
-                    class="border-l-4 border-stop bg-sheet px-3 py-2"
-                >
-                    <p>
-                        <b class="font-semibold"
-                            >{{ clash.run }}: nothing {{ clash.all ? '' : 'that was tried '
-                            }}<template v-if="clash.limits.length"
-                                >holds {{ clash.limits.join(' and ')
-                                }}{{ clash.limits.length > 1 ? ' together' : '' }}.</template
-                            ><template v-else>can be wired with the kit of the shelf.</template></b
-                        >
-                    </p>
-                    <p>
-                        <template v-if="clash.broken.length">Nearest: {{ clash.broken.join('; ') }}. </template>Raise a
-                        limit, split the run, or choose a strip with a lower load.
-                    </p>
-                </section>
+                <ClashingRuns v-for="clash in proposal.clashes" :key="clash.run" :clash="clash" @take="take" />
                 <p v-if="proposal.nearest && proposal.clashes.length" class="flex flex-wrap items-baseline gap-1">
                     <button type="button" class="act" @click="take(proposal.nearest.take)">Use the nearest</button>
                     <FigureText :figure="proposal.nearest.cost" />
@@ -137,7 +127,7 @@ async function take(payload: object): Promise<void> {
                     <h3 class="font-semibold">Why not cheaper</h3>
                     <p v-for="way in proposal.cheaper" :key="way.label" class="border-b border-rule2 py-1 text-[13px]">
                         <FigureText :figure="way.cost" /> {{ way.label }}:
-                        <span class="text-stop">{{ way.broken.join('; ') }}</span>
+                        <span class="text-stop">{{ way.broken.join(' ') }}</span>
                     </p>
                 </section>
                 <section v-if="proposal.alternatives.length">
@@ -157,6 +147,7 @@ async function take(payload: object): Promise<void> {
                         >
                     </div>
                 </section>
+                <WishPrice v-if="proposal.wishes.length" :best="proposal" :runs="asked" :keep="keep" @take="take" />
                 <p v-for="left in proposal.left" :key="left.run" class="text-[13px] text-ink2">
                     {{ left.run }} {{ left.why }}; it stays as it is.
                 </p>

@@ -33,9 +33,9 @@ export function useProposal(job: () => number) {
         }
     }
 
-    function begin(runs: string[], keep: string[]): void {
+    function begin(runs: string[], keep: string[], wish: string | null = null): void {
         forget();
-        void told(ask<ProposalState>('POST', `/jobs/${job()}/proposals`, { runs, keep }), asked);
+        void told(ask<ProposalState>('POST', `/jobs/${job()}/proposals`, { runs, keep, wish }), asked);
     }
 
     function stop(): void {

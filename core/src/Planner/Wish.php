@@ -1,0 +1,79 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Routes\Routes;
+use EmberDusk\Values\InvalidInput;
+
+/** One choice of a person that the planner keeps to: its price beside the best tells why the best is another. */
+final readonly class Wish
+{
+    /** @param  string  $of  size of every cable, kit id of every controller or supply, or name of the place of controllers; empty for one supply */
+    private function __construct(public WishKind $kind, public string $of) {}
+
+    /**
+     * A wish from its key, such as “cable 2.5 mm²”.
+     *
+     * @throws InvalidInput at /wish
+     */
+    public static function read(string $key): self
+    {
+        [$kind, $of] = [...explode(' ', $key, 2), ''];
+
+        return new self(WishKind::tryFrom($kind) ?? throw InvalidInput::unknown('/wish', 'choice', $key), $of);
+    }
+
+    /** Whether an entry of the shelf may be used. */
+    public function allows(string $kind, KitSnapshot $kit): bool
+    {
+        return match (true) {
+            $this->kind->value !== $kind => true,
+            $kit->entry instanceof Cable => $kit->entry->conductor->label() === $this->of,
+            default => $kit->entry->id() === $this->of,
+        };
+    }
+
+    /**
+     * Choices that can be asked for with groups of runs.
+     *
+     * @param  list<Group>  $groups
+     * @return list<WishChoice>
+     */
+    public static function choices(array $groups): array
+    {
+        $words = [];
+        foreach ($groups as $group) {
+            $tables = $group->search->tables;
+            foreach ($tables->priced->cables(2) as $cable) {
+                $size = $cable->entry instanceof Cable ? $cable->entry->conductor->label() : '';
+                $words["cable {$size}"] = "{$size} for every cable";
+            }
+            foreach ($tables->places($group->runs, false) as $place) {
+                if (Routes::where($place) !== '') {
+                    $words["place {$place}"] = "controllers in {$place}";
+                }
+            }
+            if (count($group->parts) > 1) {
+                $words[WishKind::OneSupply->value] = 'one supply for all';
+            }
+            foreach ($group->runs as $run) {
+                foreach ($tables->controllers([$run], true) as $kit) {
+                    $words["controller {$kit->entry->id()}"] = "{$kit->entry->name()} as every controller";
+                }
+                foreach ($tables->supplies([$run], true) as $kit) {
+                    $words["supply {$kit->entry->id()}"] = "{$kit->entry->name()} as every supply";
+                }
+            }
+        }
+
+        return array_map(
+            static fn(string $key, string $said): WishChoice => new WishChoice($key, $said),
+            array_keys($words),
+            array_values($words),
+        );
+    }
+}
