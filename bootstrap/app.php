@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 use App\Database\Trouble;
 use App\History\Conflict;
+use App\Http\Controllers\HealthController;
 use App\Http\Middleware\AskRole;
 use App\Http\Middleware\HandleInertiaRequests;
 use App\Http\Middleware\KeepRecord;
@@ -21,10 +22,15 @@ use Illuminate\Foundation\Configuration\Middleware;
 use Illuminate\Http\Exceptions\PostTooLargeException;
 use Illuminate\Http\JsonResponse;
 use Illuminate\Http\Request;
+use Illuminate\Support\Facades\Route;
 use Symfony\Component\HttpFoundation\Response;
 
 return Application::configure(basePath: dirname(__DIR__))
-    ->withRouting(web: __DIR__ . '/../routes/web.php', health: '/up')
+    ->withRouting(
+        web: __DIR__ . '/../routes/web.php',
+        // Without a session: whoever watches asks often.
+        then: static fn(): mixed => Route::get('/up', HealthController::class),
+    )
     ->withMiddleware(function (Middleware $middleware): void {
         // Without a list every name is answered.
         $middleware->trustHosts(

@@ -13,6 +13,9 @@ return [
     // Addresses of proxies in front of it, whose word on the caller's address and on TLS counts; names by which it is called.
     'proxies' => array_values(array_filter(explode(' ', (string) env('EMBER_PROXIES', '')))),
     'hosts' => array_values(array_filter(explode(' ', (string) env('EMBER_HOSTS', '')))),
+    // Free megabytes below which the health page complains; the folder of the daily backups, empty where there are none.
+    'disk_megabytes' => (int) env('EMBER_DISK_MB', 500),
+    'backups' => env('EMBER_BACKUPS', ''),
     // Honoured in tests only: the moment at which the application believes it began, and when that was.
     'now' => env('EMBER_NOW'),
     'now_since' => env('EMBER_NOW_SINCE'),

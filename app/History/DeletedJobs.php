@@ -9,6 +9,7 @@ use App\Models\CrewOffcut;
 use App\Models\Job;
 use App\Screens\Home\DeletedJob;
 use App\Time\Clock;
+use Carbon\CarbonImmutable;
 use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 
@@ -34,14 +35,23 @@ final readonly class DeletedJobs
         DB::transaction(static fn(): bool => $job->forceFill(['deleted_at' => null])->save());
     }
 
+    /** Removes those of all crews whose days are over. Returns their number. */
+    public static function expire(CarbonImmutable $now): int
+    {
+        $over = Job::onlyTrashed()->where('deleted_at', '<', Carbon::instance($now)->subDays(self::DAYS));
+        $count = $over->count();
+        if ($count > 0) {
+            DB::transaction(static fn(): mixed => $over->forceDelete());
+        }
+
+        return $count;
+    }
+
     /** @return list<DeletedJob> of a crew, the last deleted first; those whose days are over go */
     public static function of(Crew $crew): array
     {
+        self::expire(Clock::now());
         $oldest = Carbon::instance(Clock::now())->subDays(self::DAYS);
-        $over = Job::onlyTrashed()->where('crew_id', $crew->id)->where('deleted_at', '<', $oldest);
-        if ($over->exists()) {
-            DB::transaction(static fn(): mixed => $over->forceDelete());
-        }
 
         return array_values(
             Job::onlyTrashed()
