@@ -1,6 +1,7 @@
 import '../css/app.css';
 import { createInertiaApp } from '@inertiajs/vue3';
 import { createApp, h, type DefineComponent } from 'vue';
+import { keptAt, startTaken } from '@/lib/along';
 import { heardTime, liveIn } from '@/lib/clock';
 import { watchPages } from '@/lib/connection';
 import { applyFace } from '@/lib/face';
@@ -26,8 +27,8 @@ createInertiaApp({
         // The page was in progress for up to as long as it took to come.
         const now = Number(props.initialPage.props.now);
         const [way] = performance.getEntriesByType('navigation') as PerformanceNavigationTiming[];
-        // One that the browser brought back may be hours old.
-        if (now && way?.type !== 'back_forward') {
+        // One that the browser brought back, or that was taken along, may be hours old.
+        if (now && way?.type !== 'back_forward' && keptAt() === null) {
             heardTime(now, Date.now() - performance.now(), Date.now());
         }
         liveIn(String(props.initialPage.props.zone));
@@ -37,6 +38,7 @@ createInertiaApp({
         watchPages();
         watchPast();
         startOutbox();
+        void startTaken().catch(() => undefined);
     },
     // Its style is in app.css: the page may not add style elements.
     progress: { delay: 300, includeCSS: false },

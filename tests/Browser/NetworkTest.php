@@ -66,6 +66,66 @@ final class NetworkTest extends BrowserTestCase
         }
     }
 
+    /** Over a relay that cuts off everything, also the service worker: pages open, ticks wait through reloads, and each arrives once. */
+    public function test_a_job_that_was_taken_along_opens_and_takes_ticks_without_a_signal(): void
+    {
+        $this->expectedErrors = [
+            'ERR_EMPTY_RESPONSE',
+            'ERR_FAILED',
+            'status of 502',
+            'status of 503',
+            'status of 409',
+            '502 (Bad Gateway)',
+        ];
+        $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
+        $driver = $this->browser()->driver;
+        $driver->get($hotspot->url . '/sign-in');
+        $this->click(fn() => $this->find('form button.press'));
+        $this->see('Jobs of');
+        $this->click(fn() => $this->find('[aria-label="Take along Pebble Fen Observatory"]'));
+        $this->find('[aria-label="On this device: Pebble Fen Observatory"]');
+        $this->eventually(
+            fn(): bool => $this->js('return navigator.serviceWorker.controller !== null') === true,
+            'the service worker takes over',
+        );
+        $kept = count($this->server()->query('select id from ticks'));
+        foreach (['cut', 'gateway'] as $n => $mode) {
+            $hotspot->does($mode);
+            $driver->get($hotspot->url . '/jobs/1/build');
+            $this->see('No signal: this page was kept on this device');
+            $step = $this->undone();
+            $this->click(fn() => $this->find("[data-step=\"{$step}\"] input[type=checkbox]"));
+            $this->see('1 tick on this device');
+            $driver->navigate()->refresh();
+            $this->see('1 tick on this device');
+            // A visit within the page goes to the kept one as a whole.
+            $this->click(fn() => $this->find('a[href$="/jobs/1/bench"]'));
+            $this->eventually(
+                fn(): bool => str_ends_with($driver->getCurrentURL(), '/jobs/1/bench'),
+                'the kept page of Bench',
+            );
+            $this->see('No signal: this page was kept on this device');
+            $driver->get($hotspot->url . '/jobs/1/wire');
+            $this->see('This page was not taken along');
+            $hotspot->does('relay');
+            $driver->get($hotspot->url . '/jobs/1/build');
+            $this->dontSee('on this device');
+            $this->eventually(
+                fn(): bool => count($this->server()->query('select id from ticks')) === $kept + $n + 1,
+                "{$mode}: the tick arrives, once",
+            );
+        }
+        $driver->get($hotspot->url . '/');
+        $this->click(fn() => $this->button('Sign out'));
+        $this->see('Sign in');
+        self::assertSame(
+            [],
+            $driver->executeAsyncScript(
+                'const done = arguments[0]; caches.keys().then((all) => done(all.filter((one) => one.startsWith("ember-taken"))))',
+            ),
+        );
+    }
+
     public function test_another_person_on_the_same_device_does_not_send_foreign_presses(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED', '401 (Unauthorized)', 'status of 419'];

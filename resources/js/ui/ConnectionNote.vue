@@ -1,8 +1,10 @@
 <script setup lang="ts">
-import { Link } from '@inertiajs/vue3';
-import { computed } from 'vue';
+import { Link, router } from '@inertiajs/vue3';
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
+import { forgetKept, keptAt } from '@/lib/along';
+import { said } from '@/lib/clock';
 import { pageRefusal } from '@/lib/connection';
-import { IN_BETWEEN } from '@/lib/http';
+import { ask, IN_BETWEEN } from '@/lib/http';
 import { drop, useUnsent } from '@/lib/outbox';
 import { pageOf } from '@/lib/ticks';
 
@@ -15,7 +17,30 @@ const trouble = computed(() => troubleOf(mine.value));
 /** Ticks and log entries. */
 const word = computed(() => (mine.value.some((e) => e.kind === 'note') ? ['entry', 'entries'] : ['tick', 'ticks']));
 const ticks = (n: number) => (n === 1 ? `1 ${word.value[0]}` : `${n} ${word.value[1]}`);
+const KEPT = { weekday: 'short', hour: '2-digit', minute: '2-digit' } as const;
 const SAID = { tick: 'A tick', note: 'An entry', act: 'A step of a join run or lesson' };
+/** When the open page was kept; a visit that the server answers brings a new one. */
+const kept = ref(keptAt());
+/** Milliseconds between tries to reach the server again. */
+const TRY = 5000;
+let timer: ReturnType<typeof setTimeout> | undefined;
+/** As soon as the server answers, the page of now comes. */
+async function renew(): Promise<void> {
+    try {
+        await ask('GET', '/time');
+        router.reload();
+    } catch {
+        timer = setTimeout(() => void renew(), TRY);
+    }
+}
+onMounted(() => kept.value !== null && void renew());
+onBeforeUnmount(() => clearTimeout(timer));
+onBeforeUnmount(
+    router.on('success', () => {
+        forgetKept();
+        kept.value = null;
+    }),
+);
 const whose = computed(() => {
     const count = new Map<string, number>();
     others.value.forEach(({ who = 'another person' }) => count.set(who, (count.get(who) ?? 0) + 1));
@@ -24,7 +49,12 @@ const whose = computed(() => {
 </script>
 
 <template>
-    <div v-if="pageRefusal || mine.length || whose.length || refused.length" class="no-print">
+    <div v-if="kept !== null || pageRefusal || mine.length || whose.length || refused.length" class="no-print">
+        <p v-if="kept !== null" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
+            No signal: this page was kept on this device{{
+                kept ? ` ${said(new Date(kept).toISOString(), KEPT)}` : ''
+            }}. Ticks, log entries and join steps wait here until there is a signal.
+        </p>
         <p v-if="pageRefusal" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
             {{ pageRefusal }} The open page stays as it is.
             <button type="button" class="act" @click="pageRefusal = ''">Understood</button>

@@ -5,6 +5,7 @@ import ConnectionNote from '@/ui/ConnectionNote.vue';
 import EmberMark from '@/ui/EmberMark.vue';
 import DialogBox from '@/ui/DialogBox.vue';
 import GuideCard from '@/ui/GuideCard.vue';
+import { forgetTaken } from '@/lib/along';
 import { face, turnFace } from '@/lib/face';
 import { ask, inWords, Refusal } from '@/lib/http';
 import { useKeys } from '@/lib/keys';
@@ -110,7 +111,9 @@ async function bringBack(job: number): Promise<void> {
 }
 async function signOut(): Promise<void> {
     try {
-        leaveFor((await ask<{ to: string }>('POST', '/sign-out')).to);
+        const { to } = await ask<{ to: string }>('POST', '/sign-out');
+        await forgetTaken();
+        leaveFor(to);
     } catch (error) {
         refusal.value = inWords(error);
     }

@@ -5,6 +5,7 @@ import { said } from '@/lib/clock';
 import { goToStep, guide, isDull, resumeGuide, startGuide, STEPS } from '@/lib/guide';
 import { ask, inWords } from '@/lib/http';
 import { inLine } from './line';
+import TakeAlong from './TakeAlong.vue';
 import type { JobCard, JobSummary } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 import StageStrip from '@/ui/StageStrip.vue';
@@ -65,6 +66,7 @@ const remove = () =>
                 >revision <span class="fig">{{ job.revision }}</span>,
                 {{ said(job.changed, { day: 'numeric', month: 'short', year: 'numeric' }) }}</span
             >
+            <TakeAlong v-if="!archived" :job="job.id" :name="job.name" />
             <template v-if="archived"
                 ><button type="button" class="act" :aria-label="`Restore ${job.name}`" @click="move('back')">
                     Restore</button

@@ -1,0 +1,89 @@
+import { ref } from 'vue';
+import { NOT_REACHED, Refusal } from './http';
+import { person } from './person';
+
+/** Stages whose pages are kept on this device with a job that is taken along. */
+const PAGES = ['survey', 'build', 'bench', 'join'];
+const TAKEN = 'ember-taken-';
+const store = () => caches.open(`${TAKEN}${person()?.id ?? ''}`);
+
+/** Whether this page can be opened without a signal at all: over TLS, or on the machine itself. */
+export const canTake = window.isSecureContext && 'serviceWorker' in navigator && 'caches' in window;
+
+/** Jobs of the signed-in person that are on this device. */
+export const taken = ref<number[]>([]);
+
+async function look(): Promise<void> {
+    const paths = (await (await store()).keys()).map((one) => new URL(one.url).pathname);
+    taken.value = [...new Set(paths.map((path) => Number(path.split('/')[2])))];
+}
+
+async function fetched(path: string): Promise<Response> {
+    const answer = await fetch(path, { headers: { Accept: 'text/html' } }).catch(() => {
+        throw new Refusal(NOT_REACHED, 0);
+    });
+    if (!answer.ok || answer.redirected) {
+        throw new Refusal(`The page ${path} could not be taken along: the server answered ${answer.status}.`, 0);
+    }
+    return answer;
+}
+
+/** Keeps the pages and photos of a job on this device: all of them, or none. */
+export async function takeAlong(job: number): Promise<void> {
+    await navigator.serviceWorker.register('/sw.js');
+    await navigator.serviceWorker.ready;
+    const kept = await Promise.all(
+        PAGES.map(async (page) => [`/jobs/${job}/${page}`, await fetched(`/jobs/${job}/${page}`)] as const),
+    );
+    const survey = (await kept[0]![1].clone().text()).replaceAll('\\/', '/');
+    const photos = [...new Set(survey.match(new RegExp(`/jobs/${job}/photos/\\d+(?:/[a-z]+)?`, 'g')) ?? [])];
+    const seen = await Promise.all(photos.map(async (path) => [path, await fetched(path)] as const));
+    const cache = await store();
+    for (const [path, answer] of [...kept, ...seen]) {
+        await cache.put(path, answer);
+    }
+    await look();
+}
+
+/** Takes a job off this device. */
+export async function leaveHere(job: number): Promise<void> {
+    const cache = await store();
+    for (const request of await cache.keys()) {
+        if (new URL(request.url).pathname.startsWith(`/jobs/${job}/`)) {
+            await cache.delete(request);
+        }
+    }
+    await look();
+}
+
+/** Takes everything off this device that was taken along, except what the signed-in person has where that is asked for. */
+export async function forgetTaken(but = ''): Promise<void> {
+    if (canTake) {
+        const names = (await caches.keys()).filter((name) => name.startsWith(TAKEN) && name !== but);
+        await Promise.all(names.map((name) => caches.delete(name)));
+    }
+}
+
+/** When a page opens: nothing of another person stays, and what is here is known. */
+export async function startTaken(): Promise<void> {
+    const me = person();
+    if (canTake && me) {
+        await forgetTaken(`${TAKEN}${me.id}`);
+        if ((await caches.keys()).includes(`${TAKEN}${me.id}`)) {
+            await look();
+        }
+    }
+}
+
+const mark = () => document.querySelector<HTMLMetaElement>('meta[name="kept-page"]');
+
+/** Moment by the server's clock at which the open page was kept, milliseconds; null for one that has just come. */
+export function keptAt(): number | null {
+    const kept = mark()?.content;
+    return kept === undefined ? null : Number(kept);
+}
+
+/** The open page is of now: the server has answered. */
+export function forgetKept(): void {
+    mark()?.remove();
+}
