@@ -10,10 +10,10 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Throwable;
 
-/** State of the installation for whoever watches it: what is wrong, in words; nothing if all is well. */
+/** Troubles of the installation in words; none if all is well. */
 final readonly class Health
 {
-    /** Seconds after which a proposal that nobody calculates tells that the worker is gone. */
+    /** Seconds of waiting after which a proposal shows that the worker is gone. */
     private const WAITS = 120;
 
     /** Hours after which the newest backup is too old, where backups are made every day. */

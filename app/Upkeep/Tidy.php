@@ -12,13 +12,13 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
-/** What is removed once a day: what has expired and what can be calculated again. No work of anybody. */
+/** Daily removal of expired and recalculable data. Nobody’s work is removed. */
 final readonly class Tidy
 {
     /** Days that an answered proposal and an expired link are kept. */
     private const DAYS = 30;
 
-    /** Days after which a session that nobody used is over: as long as “stay signed in”. */
+    /** Days after which an unused session is over: as long as “stay signed in”. */
     private const SESSION = 31;
 
     public function __construct(private CarbonImmutable $now) {}

@@ -42,7 +42,7 @@ final class UpkeepTest extends TestCase
         self::assertSame([], $response->headers->getCookies());
     }
 
-    public function test_health_names_what_is_wrong(): void
+    public function test_health_lists_troubles(): void
     {
         $this->travelTo('2026-12-01 09:00:00');
         $none = new Health(1e9, $this->backups);
@@ -66,7 +66,7 @@ final class UpkeepTest extends TestCase
         self::assertStringContainsString('The worker is not running', Artisan::output());
     }
 
-    public function test_tidying_removes_what_has_expired_and_nothing_else(): void
+    public function test_tidying_removes_expired_data_only(): void
     {
         $this->travelTo('2026-10-01 09:00:00');
         $crew = $this->crew();

@@ -11,7 +11,7 @@ final class HealthCommand extends Command
 {
     protected $signature = 'ember:health';
 
-    protected $description = 'Say what is wrong with the installation: database, disk, worker, backups';
+    protected $description = 'Print troubles of the installation: database, disk, worker, backups';
 
     public function handle(): int
     {

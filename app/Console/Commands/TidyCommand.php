@@ -12,7 +12,7 @@ final class TidyCommand extends Command
 {
     protected $signature = 'ember:tidy';
 
-    protected $description = 'Remove what has expired: deleted jobs after 30 days, old links, proposals, sessions, counters';
+    protected $description = 'Remove deleted jobs after 30 days, and old links, proposals, sessions, counters';
 
     public function handle(): int
     {

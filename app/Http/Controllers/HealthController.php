@@ -7,7 +7,7 @@ namespace App\Http\Controllers;
 use App\Upkeep\Health;
 use Illuminate\Http\Response;
 
-/** Health of the installation as plain text: “ok”, or what is wrong with status 503. */
+/** Health of the installation as plain text: “ok”, or its troubles with status 503. */
 final readonly class HealthController
 {
     public function __invoke(): Response

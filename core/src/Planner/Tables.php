@@ -72,7 +72,7 @@ final class Tables
     }
 
     /**
-     * Where supplies or controllers of runs can stand.
+     * Possible places of supplies or controllers of runs.
      *
      * @param  non-empty-list<Run>  $runs
      * @return list<string>
@@ -107,7 +107,7 @@ final class Tables
         return $this->byDecision[$key][implode('/', $option->decision())] ?? null;
     }
 
-    /** Whether undersized units are tried: with a wish those of its kind only, so that what it breaks is told and nothing else. */
+    /** Whether undersized units are tried. With a wish only those of its kind: the clash then names its limits alone. */
     private function all(bool $all, WishKind $kind): bool
     {
         return $all && ($this->wish === null || $this->wish->kind === $kind);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-/** What a person may ask the planner to use instead of its own choice. */
+/** Choice that a person may ask the planner to keep to. */
 enum WishKind: string
 {
     case Cable = 'cable';

@@ -7,7 +7,7 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Values\Refusal;
 
 /**
- * Steps scheduled on the working days: of those that can start, the one with the least slack first, each as soon as its people are free, its parts
+ * Steps scheduled on the working days: among the startable ones the one with the least slack first, each as soon as its people are free, its parts
  * are here and it fits into the day. People stay at a place while it has work for them, unless the last day would then be later. A moved step
  * reserves its people at its time. Curing continues at night.
  *

@@ -145,7 +145,7 @@ final class Clause
     /**
      * The name of a run: one word, or several that are joined by hyphens, up to a comma or the word after it.
      *
-     * @throws SlipFound when no such name stands there
+     * @throws SlipFound without such a name
      */
     public function name(string $expected, string $until = ''): Word
     {

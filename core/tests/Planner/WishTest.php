@@ -122,7 +122,7 @@ final class WishTest extends TestCase
         self::assertCount(1, $one->built($one->parts)->supplies);
     }
 
-    public function test_what_nothing_holds_with_is_named_and_nothing_else(): void
+    public function test_a_wish_that_cannot_hold_names_its_own_limit(): void
     {
         $plan = self::room(['line' => 9.0]);
         $small = self::proposed($plan, 'supply supply-24-100');
@@ -162,7 +162,7 @@ final class WishTest extends TestCase
         return $keys;
     }
 
-    /** Each way out of a clash, made: the whole planner finds a wiring then, at the price that was told or less. */
+    /** After each way out of a clash the whole planner finds a wiring, at the stated price or less. */
     public function test_every_way_out_of_a_clash_leads_out(): void
     {
         $shelf = ['cable-2x15', 'supply-24-100', 'controller-zigbee-1', 'fuse-15'];

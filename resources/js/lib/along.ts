@@ -64,7 +64,7 @@ export async function forgetTaken(but = ''): Promise<void> {
     }
 }
 
-/** When a page opens: nothing of another person stays, and what is here is known. */
+/** Run when a page opens: removes other people’s pages and lists one’s own. */
 export async function startTaken(): Promise<void> {
     const me = person();
     if (canTake && me) {

@@ -112,7 +112,7 @@ final class SiteReader
         $clause->end('Nothing may follow this.');
     }
 
-    /** @throws SlipFound with a free name for what has none */
+    /** @throws SlipFound at an item without a name, with a free one */
     private function nameless(Clause $clause, string $kind): void
     {
         $next = $clause->peek();

@@ -21,7 +21,7 @@ function metres(event: PointerEvent): [number, number] {
     const at = box.value?.getBoundingClientRect();
     return [px.value.invert(event.clientX - (at?.left ?? 0)), py.value.invert(event.clientY - (at?.top ?? 0))];
 }
-/** High enough for all units that stand at one point, which are drawn below each other. */
+/** Height for all units at one point, drawn below each other. */
 const tallest = computed(() => {
     const stacks = new Map<string, number>();
     return props.units.reduce((high, unit) => {
