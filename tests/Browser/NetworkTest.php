@@ -79,8 +79,9 @@ final class NetworkTest extends BrowserTestCase
         ];
         $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
         $driver = $this->browser()->driver;
-        $driver->get($hotspot->url . '/sign-in');
-        $this->click(fn() => $this->find('form button.press'));
+        // One session for both: the port is no part of a cookie.
+        $this->signIn();
+        $driver->get($hotspot->url . '/');
         $this->see('Jobs of');
         $this->click(fn() => $this->find('[aria-label="Take along Pebble Fen Observatory"]'));
         $this->find('[aria-label="On this device: Pebble Fen Observatory"]');

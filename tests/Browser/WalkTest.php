@@ -40,8 +40,12 @@ final class WalkTest extends BrowserTestCase
         $this->see('begin with an example');
         $this->press("start door\n5.20 cove\nright 3,8O cove");
         $this->see('has a letter among its digits. Did you mean 3,80?');
+        // A line is marked once it is left.
+        self::assertSame('3,8O', $this->find('.behind .unfinished')->getText());
+        $this->press(Key::ARROW_UP);
         self::assertSame('3,8O', $this->find('.behind .slip')->getText());
         $this->assertAccessible('survey with a slip');
+        $this->press(Key::ARROW_DOWN, Key::END);
         $this->press(
             ...array_fill(0, 6, Key::BACKSPACE),
             ...[
