@@ -12,7 +12,7 @@ use Illuminate\Support\Carbon;
 use Illuminate\Support\Facades\DB;
 use Illuminate\Support\Facades\File;
 
-/** Daily removal of expired and recalculable data. Nobody’s work is removed. */
+/** Daily removal of expired and recalculable data. Work is never removed. */
 final readonly class Tidy
 {
     /** Days that an answered proposal and an expired link are kept. */
@@ -23,7 +23,7 @@ final readonly class Tidy
 
     public function __construct(private CarbonImmutable $now) {}
 
-    /** @return array<string, int> number removed, by what it was */
+    /** @return array<string, int> number removed, by kind */
     public function run(): array
     {
         $before = Carbon::instance($this->now)->subDays(self::DAYS);

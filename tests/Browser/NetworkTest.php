@@ -87,7 +87,7 @@ final class NetworkTest extends BrowserTestCase
             $driver->get($hotspot->url . '/jobs/1/build');
             $this->see('No signal: this page was kept on this device');
             $this->find('[data-step]');
-            // A visit within the page goes to the kept one as a whole.
+            // A visit within the page loads the kept one.
             $this->click(fn() => $this->find('a[href$="/jobs/1/bench"]'));
             $this->eventually(
                 fn(): bool => str_ends_with($driver->getCurrentURL(), '/jobs/1/bench'),

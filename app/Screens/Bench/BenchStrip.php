@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** A strip in the drawing, with the length of each piece in metres; the whole as the job says it. */
+/** A strip in the drawing, with the length of each piece in metres, and its total in the job’s units. */
 final readonly class BenchStrip implements View
 {
     use WrittenRecord;

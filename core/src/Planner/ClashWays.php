@@ -21,7 +21,7 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Refusal;
 
-/** Single changes after which runs that clash can be wired. Each was planned before it is offered: what it costs then is known. */
+/** Single changes after which runs that clash can be wired. Each was planned before it is offered, so its cost is known. */
 final readonly class ClashWays
 {
     /** Strips with a lower load that are tried, the next lower ones. */
@@ -85,7 +85,7 @@ final readonly class ClashWays
         return null;
     }
 
-    /** A run in parts with what it has; without kit there is only its strip to divide. */
+    /** A run in parts with its kit; without kit only its strip is divided. */
     private function parted(Run $run, int $parts, string $label): ChangePayload
     {
         if ($run->supply !== null) {

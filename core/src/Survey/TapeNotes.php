@@ -110,7 +110,7 @@ final class TapeNotes
         }
     }
 
-    /** What is besides the walls, once all of them are known: it may be typed before its wall. */
+    /** Reads everything besides the walls once all walls are known: an item may be typed before its wall. */
     private function surroundings(): void
     {
         $this->site = new SiteReader(

@@ -162,7 +162,7 @@ final class WishTest extends TestCase
         return $keys;
     }
 
-    /** After each way out of a clash the whole planner finds a wiring, at the stated price or less. */
+    /** After each way out of a clash the planner finds a wiring, at the stated price or less. */
     public function test_every_way_out_of_a_clash_leads_out(): void
     {
         $shelf = ['cable-2x15', 'supply-24-100', 'controller-zigbee-1', 'fuse-15'];

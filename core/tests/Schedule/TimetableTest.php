@@ -243,7 +243,7 @@ final class TimetableTest extends TestCase
         self::assertSame(['cut', 'profile', 'joints', 'second'], $order('3.1'));
     }
 
-    /** Nothing is said of ladders where run and units are reached from the floor; where that is not known it is. */
+    /** No ladder is named where run and units are reached from the floor; with an unknown height it is. */
     public function test_a_shelf_needs_no_ladder(): void
     {
         $cautions = static function (string $up): string {
@@ -275,7 +275,7 @@ final class TimetableTest extends TestCase
         $hall = [$at(self::step('a1', 60), 'hall'), $at(self::step('a2', 30, ['a1']), 'hall')];
         $loft = [$at(self::step('b1', 50), 'loft'), $at(self::step('b2', 30, ['b1']), 'loft')];
         self::assertSame(['a1', 'a2', 'b1', 'b2'], $order([...$hall, ...$loft]));
-        // Silicone in the loft cures for a day: it is sealed first, although the hall has work of a whole day.
+        // Silicone in the loft cures for a day: it is sealed first, although the hall has a full day of work.
         $day = [$at(self::step('a1', 240), 'hall'), $at(self::step('a2', 200, ['a1']), 'hall')];
         $cure = [
             $at(self::step('b0', 5), 'hall'),

@@ -56,7 +56,7 @@ export async function leaveHere(job: number): Promise<void> {
     await look();
 }
 
-/** Takes everything off this device that was taken along, except what the signed-in person has where that is asked for. */
+/** Takes everything off this device that was taken along, except the store of that name. */
 export async function forgetTaken(but = ''): Promise<void> {
     if (canTake) {
         const names = (await caches.keys()).filter((name) => name.startsWith(TAKEN) && name !== but);

@@ -10,7 +10,7 @@ use EmberDusk\Survey\Leg;
 final readonly class Walls
 {
     /**
-     * @param  list<Leg>  $legs  of the whole text
+     * @param  list<Leg>  $legs  of all the text
      * @param  int  $before  typed before the line; 0 once the walls are closed
      */
     public function __construct(public array $legs, public int $before) {}

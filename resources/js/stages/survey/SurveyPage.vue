@@ -126,7 +126,7 @@ onBeforeUnmount(() => void keep());
 useEventListener(document, 'visibilitychange', () => document.visibilityState === 'hidden' && void keep());
 
 const editor = ref<InstanceType<typeof NotesEditor>>();
-/** The line of the notes that is being typed: what it still lacks is no error. */
+/** The line of the notes that is being typed: missing words in it are no error. */
 const lineTyped = ref(0);
 /** Empty notes wait for the first line; where a finger types, it opens its keyboard itself. */
 onMounted(() => {
