@@ -14,6 +14,12 @@ final class NetworkTest extends BrowserTestCase
         "return [...document.querySelectorAll('[data-step]')].filter((e) => " .
         "!e.querySelector('input[type=checkbox]').checked).map((e) => e.dataset.step)";
 
+    /** Number of entries in the device's store. */
+    private const KEPT =
+        'const done = arguments[0], open = indexedDB.open("ember-dusk"); open.onsuccess = () => { const count = ' .
+        'open.result.transaction("unsent").objectStore("unsent").count(); count.onsuccess = () => { ' .
+        'open.result.close(); done(count.result); }; }';
+
     private ?Hotspot $hotspot = null;
 
     protected function tearDown(): void
@@ -66,8 +72,8 @@ final class NetworkTest extends BrowserTestCase
         }
     }
 
-    /** Over a relay that cuts answers off, also those of the service worker: pages that were taken along open, and sign-out removes them. */
-    public function test_a_job_that_was_taken_along_opens_without_a_signal(): void
+    /** Over a relay that cuts answers off, also those of the service worker: pages open, ticks wait and arrive once, sign-out removes the pages. */
+    public function test_a_job_that_was_taken_along_opens_and_takes_ticks_without_a_signal(): void
     {
         $this->expectedErrors = ['ERR_EMPTY_RESPONSE', 'ERR_FAILED', 'status of 502', 'status of 503', 'status of 409'];
         $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
@@ -82,11 +88,28 @@ final class NetworkTest extends BrowserTestCase
             fn(): bool => $this->js('return navigator.serviceWorker.controller !== null') === true,
             'the service worker takes over',
         );
+        $driver->get($hotspot->url . '/jobs/1/build');
+        $this->find('[data-step]');
+        $done = $this->done();
         foreach (['cut', 'gateway'] as $mode) {
             $hotspot->does($mode);
             $driver->get($hotspot->url . '/jobs/1/build');
             $this->see('No signal: this page was kept on this device');
-            $this->find('[data-step]');
+            $step = $this->undone();
+            // A press that the page takes away while it draws is pressed again.
+            $this->eventually(function () use ($step): bool {
+                $box = $this->find("[data-step=\"{$step}\"] input[type=checkbox]");
+                if (!$box->isSelected()) {
+                    $box->click();
+                }
+
+                return $box->isSelected();
+            }, 'the step is not ticked');
+            $this->see('not sent yet');
+            // The browser asks before it leaves a page that is still writing; a driver does not.
+            $this->eventually(fn(): bool => $driver->executeAsyncScript(self::KEPT) > 0, 'the tick is not stored');
+            $driver->navigate()->refresh();
+            $this->see('not sent yet');
             // A visit within the page loads the kept one.
             $this->click(fn() => $this->find('a[href$="/jobs/1/bench"]'));
             $this->eventually(
@@ -99,6 +122,10 @@ final class NetworkTest extends BrowserTestCase
             $hotspot->does('relay');
             $driver->get($hotspot->url . '/jobs/1/build');
             $this->dontSee('No signal: this page was kept');
+            $this->dontSee('not sent yet');
+            $driver->navigate()->refresh();
+            $this->find('[data-step]');
+            self::assertSame(++$done, $this->done(), "{$mode}: the tick is kept, once");
         }
         $driver->get($hotspot->url . '/');
         $this->click(fn() => $this->button('Sign out'));
