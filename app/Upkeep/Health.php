@@ -71,7 +71,7 @@ final readonly class Health
         $hours = (Clock::now()->getTimestamp() - $newest) / 3600;
 
         return match (true) {
-            $newest === 0 => ["There is no backup in {$this->backups}."],
+            $newest === 0 => ['There is no backup.'],
             $hours > self::BACKUP => [sprintf('The newest backup is %.0f hours old.', $hours)],
             default => [],
         };

@@ -88,7 +88,7 @@ final readonly class Planner
 
         $alternatives = $watch->stopped() || $brief ? [] : Alternatives::from($groups);
         if ($waysOut && !$watch->stopped()) {
-            $clashes = self::waysOut($plan, $clashes, $basis, $watch, $judge);
+            $clashes = self::waysOut($plan, $clashes, $basis, $keep, $watch, $judge);
         }
 
         return new Proposal(
@@ -109,12 +109,14 @@ final readonly class Planner
      * Clashes with the ways out of each.
      *
      * @param  list<Clash>  $clashes
+     * @param  list<string>  $keep  that no way out changes either
      * @return list<Clash>
      */
     private static function waysOut(
         Plan $plan,
         array $clashes,
         Basis $basis,
+        array $keep,
         PlannerProgress $watch,
         PlanJudge $judge,
     ): array {
@@ -122,6 +124,7 @@ final readonly class Planner
             plan: $made,
             runs: array_values($of),
             basis: $basis,
+            keep: $keep,
             watch: $watch,
             judge: $judge,
             brief: true,

@@ -7,6 +7,7 @@ namespace EmberDusk\Planner;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Routes\Routes;
+use EmberDusk\Plan\Run;
 use EmberDusk\Values\InvalidInput;
 
 /** One choice of a person that the planner keeps to: its price beside the best tells why the best is another. */
@@ -48,9 +49,14 @@ final readonly class Wish
         $words = [];
         foreach ($groups as $group) {
             $tables = $group->search->tables;
-            foreach ($tables->priced->cables(2) as $cable) {
+            $pins = array_merge(...array_map(static fn(Run $r): array => $r->pins, $group->runs));
+            // What is kept as it is cannot be asked for.
+            foreach (in_array('cables', $pins, true) ? [] : $tables->priced->cables(2) as $cable) {
                 $size = $cable->entry instanceof Cable ? $cable->entry->conductor->label() : '';
-                $words["cable {$size}"] = "{$size} for every cable";
+                $words["cable {$size}"] = "{$size} for every new cable";
+            }
+            if (in_array('kit', $pins, true)) {
+                continue;
             }
             foreach ($tables->places($group->runs, false) as $place) {
                 if (Routes::where($place) !== '') {

@@ -64,6 +64,9 @@ final class Timetable
     {
         $path = CriticalPath::from($steps);
         $stays = (new self($path, $days, stay: true))->filled($steps, $pins, $here, $held);
+        if (count(array_unique(array_column($steps, 'place'))) < 2) {
+            return $stays;
+        }
         $moves = (new self($path, $days, stay: false))->filled($steps, $pins, $here, $held);
 
         return $stays->lastDay() <= $moves->lastDay() ? $stays : $moves;

@@ -149,6 +149,13 @@ final class WishTest extends TestCase
             self::sorted($keys),
         );
         self::assertSame([], self::proposed($plan, 'place B1')->answer()->wishes);
+        // What is not to be changed is not offered either.
+        $made = self::proposed($plan);
+        $kept = Planner::propose($made->built($made->parts), ['line'], new Basis(new FewOnShelf(self::SHELF)), [
+            'kit',
+            'cables',
+        ]);
+        self::assertSame([], $kept->answer()->wishes);
     }
 
     /**
