@@ -83,7 +83,7 @@ final class NetworkTest extends BrowserTestCase
         $driver->get($hotspot->url . '/');
         $this->see('Jobs of');
         $this->click(fn() => $this->find('[aria-label="Take along Pebble Fen Observatory"]'));
-        $this->find('[aria-label="On this device: Pebble Fen Observatory"]');
+        $this->find('[aria-label="Remove Pebble Fen Observatory from this device"]');
         $this->eventually(
             fn(): bool => $this->js('return navigator.serviceWorker.controller !== null') === true,
             'the service worker takes over',

@@ -9,11 +9,14 @@ const busy = ref(false);
 const message = ref('');
 const here = computed(() => taken.value.includes(props.job));
 const label = computed(() => {
-    const now = here.value ? 'On this device' : 'Take along';
+    const now = here.value ? 'Remove' : 'Take along';
     return busy.value ? 'Keeping …' : now;
 });
 
 async function press(): Promise<void> {
+    if (busy.value) {
+        return;
+    }
     busy.value = true;
     message.value = '';
     try {
@@ -28,12 +31,13 @@ async function press(): Promise<void> {
 
 <template>
     <template v-if="canTake">
+        <span v-if="here" class="text-ink2">On this device</span>
+        <!-- Not disabled while it works: the keyboard would lose its place. -->
         <button
             type="button"
             class="text-ink2 hover:text-ink hover:underline"
-            :aria-pressed="here"
-            :aria-label="here ? `On this device: ${name}` : `Take along ${name}`"
-            :disabled="busy"
+            :aria-label="here ? `Remove ${name} from this device` : `Take along ${name}`"
+            :aria-disabled="busy"
             @click="press"
         >
             {{ label }}
