@@ -83,7 +83,7 @@ $words = static fn(int $n): string => "start door\n" .
     ) .
     "\ndry";
 $row(
-    'Tape notes of ' . (1 + str_word_count($words(0), 0, '0..9.,')) . ' words',
+    'Wall notes of ' . (1 + str_word_count($words(0), 0, '0..9.,')) . ' words',
     sprintf(
         '%.0f ms',
         $timed(static function (int $n) use ($post, &$revision, $words): void {

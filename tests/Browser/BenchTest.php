@@ -204,7 +204,7 @@ final class BenchTest extends BrowserTestCase
         $file = tempnam(sys_get_temp_dir(), 'hall') . '.json';
         file_put_contents($file, BenchJob::file());
         $this->filePicker()->sendKeys($file);
-        $this->see('Tape notes');
+        $this->see('Wall notes');
         unlink($file);
     }
 

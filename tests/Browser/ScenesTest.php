@@ -13,7 +13,7 @@ final class ScenesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->filePicker()->sendKeys(dirname(__DIR__, 2) . '/database/demo/job-observatory.json');
-        $this->see('Tape notes');
+        $this->see('Wall notes');
         $job = explode('/', $this->path())[2];
         $this->open("/jobs/{$job}/scenes");
         $this->see('Which control works which light');
@@ -47,7 +47,7 @@ final class ScenesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->filePicker()->sendKeys(dirname(__DIR__, 2) . '/database/demo/job-observatory.json');
-        $this->see('Tape notes');
+        $this->see('Wall notes');
         $job = explode('/', $this->path())[2];
         $this->open("/jobs/{$job}/scenes");
         $this->see('Which control works which light');

@@ -261,7 +261,7 @@ final class ScreensTest extends BrowserTestCase
             (string) file_get_contents(dirname(__DIR__, 2) . '/core/tests/fixtures/job-observatory.json'),
         );
         $picker->sendKeys($file);
-        $this->see('Tape notes');
+        $this->see('Wall notes');
         self::assertMatchesRegularExpression('#^/jobs/\d+/survey$#', $this->path());
         unlink($file);
         $this->expectedErrors = ['422'];

@@ -79,7 +79,7 @@ final readonly class SurveyScreen
                 decimals: 2,
                 formula: Input::sum($runs),
                 inputs: $runs,
-                assumption: 'From the tape notes, last valid version; gaps left out.',
+                assumption: 'From the wall notes, last valid version; gaps left out.',
             ),
             $count('Places measured', $measured, 'of ' . count($state->plan->places), 'places with notes'),
             $count(
@@ -125,7 +125,7 @@ final readonly class SurveyScreen
                     'straight line between the two ends',
                     $apart,
                     $unit,
-                    path: "plan.runs.{$run->id}: its two ends on the tape sheet",
+                    path: "plan.runs.{$run->id}: its two ends on the sheet",
                 ),
             ],
             assumption: 'Within 1 m the eye compares the two ends: the seam rule applies.',
@@ -234,7 +234,7 @@ final readonly class SurveyScreen
             decimals: 2,
             formula: Input::sum($inputs),
             inputs: $inputs,
-            assumption: 'From the tape notes, last valid version; gaps left out.',
+            assumption: 'From the wall notes, last valid version; gaps left out.',
         );
     }
 

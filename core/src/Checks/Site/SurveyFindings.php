@@ -23,7 +23,7 @@ final readonly class SurveyFindings extends Check
     public function rules(): array
     {
         return [
-            new Rule('slip', 'place', 'every line of the tape notes is understood', Rule::OWN),
+            new Rule('slip', 'place', 'every line of the wall notes is understood', Rule::OWN),
             new Rule('run-lost', 'run', 'every run of the plan is in the notes', Rule::OWN),
             new Rule('no-notes', 'place', 'every place is measured', Rule::OWN),
             new Rule('said', 'place', 'lengths are measured, not only stated', Rule::OWN),
@@ -72,7 +72,7 @@ final readonly class SurveyFindings extends Check
                 $findings[] = $this->rule('no-notes')->open(
                     place: new FindingPlace(JobStage::Survey, $id),
                     title: $place->name . ' is not measured yet',
-                    detail: 'Type the first line of tape notes, such as “start door”.',
+                    detail: 'Type the first line of wall notes, such as “start door”.',
                 );
             }
         }

@@ -114,7 +114,7 @@ function step(event: KeyboardEvent): void {
 <template>
     <JobFrame :shortcuts="shortcuts" @go="go">
         <p v-if="!run" class="text-ink2">
-            There is no run yet. Type tape notes at Survey; a word after a length names a run.
+            There is no run yet. Type wall notes at Survey; a word after a length names a run.
         </p>
         <template v-else>
             <div class="mb-3 flex flex-wrap items-baseline gap-x-4 gap-y-1">

@@ -4,7 +4,7 @@ import DialogBox from '@/ui/DialogBox.vue';
 defineProps<{ open: boolean }>();
 const emit = defineEmits<{ close: [] }>();
 const WORDS: [string, string][] = [
-    ['start door', 'where the tape begins; up the page is the first heading'],
+    ['start door', 'where measuring begins; up the page is the first heading'],
     [
         '5.20 cove',
         'a wall of 5.20 m with the run “cove” along it; 5,20 is the same, and so is 17 ft 3/4 in, but all notes of a place keep to one',

@@ -222,7 +222,7 @@ const things = computed(() => [
         <div v-if="place" class="grid gap-6 lg:grid-cols-[340px_minmax(0,1fr)]">
             <section aria-labelledby="notes" class="min-w-0">
                 <div class="flex items-baseline justify-between gap-3">
-                    <h2 id="notes" class="font-semibold">Tape notes</h2>
+                    <h2 id="notes" class="font-semibold">Wall notes</h2>
                     <span class="flex gap-3 text-ink2">
                         <button type="button" @click="describing = true">
                             {{ desk.survey?.terms.length === 'imperial' ? 'feet and inches' : 'metres' }}
@@ -245,7 +245,7 @@ const things = computed(() => [
                     v-model:typed="lineTyped"
                     :slips="place.sheet.slips"
                     :words="desk.survey?.words ?? []"
-                    :label="`Tape notes of ${place.name}`"
+                    :label="`Wall notes of ${place.name}`"
                     @back="back"
                 />
                 <p v-if="notes.trim() === ''" class="mb-2 text-[13px]">
@@ -280,13 +280,14 @@ const things = computed(() => [
                     </li>
                 </ul>
                 <p v-if="notes.trim() === ''" class="mt-3 text-ink2">
-                    Stand at the door and type the tape readings, one wall per line; then outlets, boxes and cables:<br />
+                    Stand at the door and type the lengths that you measure, one wall per line; then outlets, boxes and
+                    cables:<br />
                     <span class="fig">start door</span><br /><span class="fig">5.20 cove</span><br /><span class="fig"
                         >right 3.80 cove</span
                     ><br /><span class="fig">outlet P1 dais, circuit C2</span>
                 </p>
             </section>
-            <section aria-label="Tape sheet" class="min-w-0 space-y-5">
+            <section aria-label="Walls at true scale" class="min-w-0 space-y-5">
                 <TapeSheet
                     :sheet="place.sheet"
                     :title="place.name"

@@ -173,7 +173,7 @@ const things = computed(() => [
 <template>
     <JobFrame :shortcuts="shortcuts" :things="things" @go="go">
         <p v-if="runs.length === 0" class="text-ink2">
-            There is no run yet. Type tape notes at Survey, then choose a strip at Kit.
+            There is no run yet. Type wall notes at Survey, then choose a strip at Kit.
         </p>
         <div v-else class="mb-3 flex flex-wrap items-center gap-x-4 gap-y-2">
             <div role="group" aria-label="Curve" class="flex flex-wrap gap-x-4 gap-y-1">

@@ -65,7 +65,7 @@ final readonly class ReviseNotes extends Change
 
     public function words(Plan $plan): string
     {
-        return 'Tape notes of ' . ($plan->places[$this->place]->name ?? $this->place) . ' revised';
+        return 'Wall notes of ' . ($plan->places[$this->place]->name ?? $this->place) . ' revised';
     }
 
     /** @param  array<string, RunNote>  $notes */

@@ -77,8 +77,7 @@ final readonly class SplitRun extends Change
 
     public function words(Plan $plan): string
     {
-        return $plan->run($this->run)->whole() .
-            ($this->parts === 1 ? ' rejoined' : " cut into {$this->parts} parts");
+        return $plan->run($this->run)->whole() . ($this->parts === 1 ? ' rejoined' : " cut into {$this->parts} parts");
     }
 
     /**
