@@ -40,7 +40,7 @@ final class Circuits
         $this->limits = new Limits();
     }
 
-    /** A place with these tape notes, and nothing in it. */
+    /** A place with these wall notes, and nothing in it. */
     public static function in(string $notes = 'dry'): self
     {
         return new self($notes);

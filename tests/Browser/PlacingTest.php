@@ -7,7 +7,7 @@ namespace Tests\Browser;
 use Facebook\WebDriver\Interactions\WebDriverActions;
 use Facebook\WebDriver\WebDriverKeys as Key;
 
-/** Units are placed by keys on the tape sheet, by a drag onto a box, and by a form on the phone. */
+/** Units are placed by keys on the sheet of walls, by a drag onto a box, and by a form on the phone. */
 final class PlacingTest extends BrowserTestCase
 {
     private function words(string $unit): string
@@ -27,7 +27,7 @@ final class PlacingTest extends BrowserTestCase
         $this->press(Key::ENTER);
         $this->eventually(fn(): bool => str_contains($this->words('c1'), 'wall 3 at 1.30 m'), 'keys place nothing');
         $this->see('B1 holds S1, H1');
-        $this->assertAccessible('units on the tape sheet');
+        $this->assertAccessible('units on the sheet of walls');
         // A drag back onto the box.
         $box = $this->find('[data-spot="B1"] rect');
         (new WebDriverActions($this->browser()->driver))

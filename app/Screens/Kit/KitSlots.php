@@ -9,7 +9,7 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\SurveyedBanks;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** The places in the chain of a run, in the order of the current: where there is a battery its bank, a converter and a switch too. */
 final readonly class KitSlots
@@ -144,7 +144,7 @@ final readonly class KitSlots
     {
         return array_filter(
             $plan->places,
-            static fn(Place $p): bool => TapeNotes::read($p->notes)->site->outlets !== [],
+            static fn(Place $p): bool => WallNotes::read($p->notes)->site->outlets !== [],
         ) !== [];
     }
 }

@@ -10,7 +10,7 @@ use EmberDusk\Joining\Roster;
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Point;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** The devices of one radio in the rooms of the survey, who hears whom, and devices reached through one node only. All lengths in metres. */
 final class ReachPicture
@@ -98,7 +98,7 @@ final class ReachPicture
         $x = $y = $row = 0.0;
         foreach (array_unique(array_map(static fn(Unit $u): string => $u->place, $units)) as $place) {
             $corners = isset($this->plan->places[$place])
-                ? TapeNotes::read($this->plan->places[$place]->notes)->corners
+                ? WallNotes::read($this->plan->places[$place]->notes)->corners
                 : [];
             $xs = array_map(static fn(Point $p): float => $p->x, $corners);
             $ys = array_map(static fn(Point $p): float => $p->y, $corners);

@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** A climb on the tape sheet. */
+/** A climb on the sheet of walls. */
 final readonly class ClimbView implements View
 {
     use WrittenRecord;

@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** A cable leg on the tape sheet. */
+/** A cable leg on the sheet of walls. */
 final readonly class SheetLeg implements View
 {
     use WrittenRecord;

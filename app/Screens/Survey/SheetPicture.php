@@ -16,7 +16,7 @@ use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\Site\SignalWire;
 use EmberDusk\Survey\Slip;
-use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Survey\WallSheet;
 
 /** The tape sheet at true scale in metres: walls, openings, runs, units, legs. */
 final readonly class SheetPicture
@@ -24,7 +24,7 @@ final readonly class SheetPicture
     /** Drawn metres of a leg with an unknown end. */
     private const STUB = 0.8;
 
-    public static function for(TapeSheet $sheet, string $system): SheetView
+    public static function for(WallSheet $sheet, string $system): SheetView
     {
         $at = self::places($sheet);
         $walls = array_filter($sheet->legs, static fn(Leg $l): bool => !$l->climbs);
@@ -114,7 +114,7 @@ final readonly class SheetPicture
      *
      * @return array<string, Point> by name in small letters
      */
-    private static function places(TapeSheet $sheet): array
+    private static function places(WallSheet $sheet): array
     {
         $at = [];
         if ($sheet->start !== '') {

@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** A run on the tape sheet. */
+/** A run on the sheet of walls. */
 final readonly class SheetRun implements View
 {
     use WrittenRecord;

@@ -8,7 +8,7 @@ use App\Screens\View;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\WrittenRecord;
 
-/** An outlet, box or battery on the tape sheet. */
+/** An outlet, box or battery on the sheet of walls. */
 final readonly class Spot implements View
 {
     use WrittenRecord;

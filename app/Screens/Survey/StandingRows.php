@@ -10,8 +10,8 @@ use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Point;
 use EmberDusk\Survey\Site\Box;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallSheet;
 
 /** Positions: the units of the job, the free room of each box, and possible places. */
 final readonly class StandingRows
@@ -32,7 +32,7 @@ final readonly class StandingRows
     }
 
     /** @return list<BoxRoomView> */
-    public static function boxes(Plan $plan, Place $place, TapeSheet $sheet): array
+    public static function boxes(Plan $plan, Place $place, WallSheet $sheet): array
     {
         return array_map(static function (Box $box) use ($plan, $place): BoxRoomView {
             $room = BoxRoom::for($plan, $place->id, $box);
@@ -65,7 +65,7 @@ final readonly class StandingRows
         if ($stands === null || $place === null) {
             return null;
         }
-        $sheet = TapeNotes::read($place->notes);
+        $sheet = WallNotes::read($place->notes);
         $point = $stands->on($sheet);
 
         if ($point instanceof Point) {

@@ -16,8 +16,8 @@ use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Radio;
 use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\Site\Site;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallSheet;
 use EmberDusk\Values\Figure;
 use EmberDusk\Values\Input;
 
@@ -28,7 +28,7 @@ final readonly class SurveyScreen
     {
         return new SurveyPicture(
             places: array_map(
-                static fn(Place $p): SurveyPlace => self::place($state->plan, $p, TapeNotes::read($p->notes)),
+                static fn(Place $p): SurveyPlace => self::place($state->plan, $p, WallNotes::read($p->notes)),
                 array_values($state->plan->places),
             ),
             units: StandingRows::units($state->plan),
@@ -46,7 +46,7 @@ final readonly class SurveyScreen
     public static function ledger(JobState $state): array
     {
         $sites = array_map(
-            static fn(Place $p): Site => TapeNotes::read($p->notes)->site,
+            static fn(Place $p): Site => WallNotes::read($p->notes)->site,
             array_values($state->plan->places),
         );
         $legs = array_merge(...array_map(static fn(Site $s): array => $s->legs, $sites));
@@ -133,7 +133,7 @@ final readonly class SurveyScreen
         );
     }
 
-    private static function place(Plan $plan, Place $place, TapeSheet $sheet): SurveyPlace
+    private static function place(Plan $plan, Place $place, WallSheet $sheet): SurveyPlace
     {
         $site = $sheet->site;
         $say = static fn(float $metres): string => Length::say($metres, $sheet->system);

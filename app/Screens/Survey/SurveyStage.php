@@ -9,7 +9,7 @@ use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
 use EmberDusk\Values\JobStage;
 
-/** The tape notes and what they say. */
+/** The wall notes and what they say. */
 final readonly class SurveyStage implements Stage
 {
     public function key(): JobStage

@@ -7,11 +7,11 @@ namespace App\Screens\Survey;
 use App\Models\Trace;
 use EmberDusk\Plan\Place;
 use EmberDusk\Survey\Site\CableLeg;
-use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\Trace\Probe;
 use EmberDusk\Survey\Trace\TracedLeg;
 use EmberDusk\Survey\Trace\Tracer;
 use EmberDusk\Survey\Trace\TraceResult;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\OutOfTurn;
 use EmberDusk\Values\Refusal;
@@ -36,7 +36,7 @@ final readonly class TraceScreen
             array_map(
                 static fn(CableLeg $l): TracedLeg => new TracedLeg($l->name, $l->to, $l->cores),
                 array_filter(
-                    TapeNotes::read($place->notes)->site->legs,
+                    WallNotes::read($place->notes)->site->legs,
                     static fn(CableLeg $l): bool => $l->from === $near,
                 ),
             ),

@@ -7,7 +7,7 @@ namespace EmberDusk\Checks;
 use EmberDusk\Job\JobState;
 use EmberDusk\Plan\Place;
 use EmberDusk\Survey\Site\Site;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Finding;
 
 /** A check that looks at one place after the other, as far as its notes can be read. */
@@ -17,7 +17,7 @@ abstract readonly class PlaceCheck extends Check
     {
         $findings = [];
         foreach ($job->state->plan->places as $place) {
-            $sheet = TapeNotes::read($place->notes);
+            $sheet = WallNotes::read($place->notes);
             if (trim($place->notes) !== '' && $sheet->slips === []) {
                 array_push($findings, ...$this->place($job->state, $place, $sheet->site));
             }

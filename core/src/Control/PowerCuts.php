@@ -6,7 +6,7 @@ namespace EmberDusk\Control;
 
 use EmberDusk\Joining\Unit;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Lights with a supply that is switched by hand, and the switch: a wall switch, a switch in its cable, a vehicle's key. */
 final readonly class PowerCuts
@@ -41,7 +41,7 @@ final readonly class PowerCuts
         if ($stands === null) {
             return null;
         }
-        foreach (TapeNotes::read($this->plan->places[$stands->place]->notes ?? '')->site->outlets as $outlet) {
+        foreach (WallNotes::read($this->plan->places[$stands->place]->notes ?? '')->site->outlets as $outlet) {
             if ($outlet->spot->name === $stands->spot && ($outlet->switched || $outlet->keyed)) {
                 if ($outlet->switched) {
                     return "the wall switch before {$outlet->spot->name}";

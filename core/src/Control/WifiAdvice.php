@@ -7,7 +7,7 @@ namespace EmberDusk\Control;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Reach\Channels;
 use EmberDusk\Survey\Site\Radio;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** The networks that the survey found at 2.4 GHz, and which Zigbee channels are free of them. */
 final readonly class WifiAdvice
@@ -24,7 +24,7 @@ final readonly class WifiAdvice
     {
         $found = [Radio::WIFI => $more, Radio::HUB => []];
         foreach ($plan->places as $place) {
-            foreach (TapeNotes::read($place->notes)->site->radios as $radio) {
+            foreach (WallNotes::read($place->notes)->site->radios as $radio) {
                 $found[$radio->kind] = [...$found[$radio->kind], ...array_filter([$radio->channel])];
             }
         }

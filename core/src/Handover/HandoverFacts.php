@@ -14,7 +14,7 @@ use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Show;
 use EmberDusk\Plan\Standing;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Hand-over data besides the wiring: positions of parts, control matrix, shows and automation. */
 final readonly class HandoverFacts
@@ -64,7 +64,7 @@ final readonly class HandoverFacts
     /** Position of a device; a box or an outlet is named as such, since a device may have the same label. */
     private function spot(Standing $stands): string
     {
-        $site = TapeNotes::read($this->plan->places[$stands->place]->notes ?? '')->site;
+        $site = WallNotes::read($this->plan->places[$stands->place]->notes ?? '')->site;
         $kind = match (true) {
             $stands->wall !== null => '',
             array_filter($site->boxes, static fn($b): bool => $b->spot->name === $stands->spot) !== [] => 'box ',

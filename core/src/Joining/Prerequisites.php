@@ -9,7 +9,7 @@ use EmberDusk\Kit\Profiles\GesturePart;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Source;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Preparations for joining: tools, power, phone and accounts, the network, old pairings. Checked before any time window runs. */
 final readonly class Prerequisites
@@ -167,7 +167,7 @@ final readonly class Prerequisites
     {
         $names = [];
         foreach ($plan->places as $place) {
-            foreach (TapeNotes::read($place->notes)->site->present as $present) {
+            foreach (WallNotes::read($place->notes)->site->present as $present) {
                 if ($present->kind === 'listed') {
                     $names[] = $present->what;
                 }

@@ -15,7 +15,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Source;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use WeakMap;
 
 /** The devices of a plan that take part in joining, and which control is to work which light: every one that can, in its own place first. */
@@ -66,7 +66,7 @@ final class RosterOfPlan
     {
         $place = $unit->place;
         $this->floors[$place] ??=
-            TapeNotes::read($this->plan->places[$place]->notes ?? '')->site->floor ?? self::UNKNOWN;
+            WallNotes::read($this->plan->places[$place]->notes ?? '')->site->floor ?? self::UNKNOWN;
         $floor = $this->floors[$place];
         $this->units[$unit->id] = $unit
             ->onFloor($floor === self::UNKNOWN ? null : $floor)

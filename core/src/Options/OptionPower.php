@@ -17,7 +17,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\SurveyedBanks;
 use EmberDusk\Survey\Site\Battery;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\NoSolution;
 use EmberDusk\Values\Refusal;
 
@@ -80,7 +80,7 @@ final readonly class OptionPower
     /** The battery that a run is fed from where it is without mains. */
     private static function bank(Plan $plan, Run $run): ?Battery
     {
-        $mains = TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== [];
+        $mains = WallNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== [];
 
         return $mains ? null : SurveyedBanks::for($plan, $run)[0][1] ?? null;
     }

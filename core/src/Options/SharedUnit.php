@@ -19,7 +19,7 @@ use EmberDusk\Plan\DataLine;
 use EmberDusk\Plan\DataOutput;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\Refusal;
@@ -104,7 +104,7 @@ final readonly class SharedUnit
         if ($outputs === null || $arranged !== [] || count(DataOutput::needed($plan, $unit)) <= $outputs) {
             return null;
         }
-        $words = array_flip(array_keys(TapeNotes::read($plan->places[$this->run->place]->notes ?? '')->runs));
+        $words = array_flip(array_keys(WallNotes::read($plan->places[$this->run->place]->notes ?? '')->runs));
         $runs = array_filter($plan->runs, static fn(Run $r): bool => $r->controller === $unit);
         uasort($runs, static fn(Run $a, Run $b): int => ($words[$a->word] ?? INF) <=> ($words[$b->word] ?? INF));
 

@@ -7,7 +7,7 @@ namespace EmberDusk\Parts;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** A label for each end of each cable and leg, each supply and each controller: its name and the place of the other end. */
 final readonly class Labels
@@ -66,7 +66,7 @@ final readonly class Labels
             }
         }
         foreach ($this->plan->places as $id => $place) {
-            foreach (TapeNotes::read($place->notes)->site->legs as $leg) {
+            foreach (WallNotes::read($place->notes)->site->legs as $leg) {
                 foreach ([[$leg->from, $leg->to ?? '?'], [$leg->to ?? '?', $leg->from]] as $n => [$here, $there]) {
                     $labels[] = [
                         'key' => "{$id}-{$leg->name}-{$n}",

@@ -7,7 +7,7 @@ namespace EmberDusk\Parts;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\MainsWay;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Supplies, controllers, hubs, modules and fixtures of the parts list, and mains cable to supplies. */
 final readonly class UnitParts
@@ -31,7 +31,7 @@ final readonly class UnitParts
     private function blanks(FirstForPurpose $uses): void
     {
         foreach ($this->plan->places as $place) {
-            foreach (TapeNotes::read($place->notes)->site->present as $present) {
+            foreach (WallNotes::read($place->notes)->site->present as $present) {
                 if ($present->kind === 'now' && $present->out === true) {
                     $this->wanted->add(
                         kit: $uses->consumable('blanks'),

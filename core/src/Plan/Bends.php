@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan;
 
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Bends of a run, left, right, up or down: rigid lengths end there. */
 final readonly class Bends
@@ -19,7 +19,7 @@ final readonly class Bends
      */
     public function pieces(): array
     {
-        $path = TapeNotes::read($this->plan->places[$this->run->place]->notes ?? '')->runs[$this->run->word] ?? null;
+        $path = WallNotes::read($this->plan->places[$this->run->place]->notes ?? '')->runs[$this->run->word] ?? null;
         $bends = [];
         $at = 0.0;
         foreach ($path->lengths ?? [] as $n => $length) {

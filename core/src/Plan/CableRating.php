@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Kit\Cable;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /**
  * Ampacity of a cable as laid (docs/model.md 7): flexible cable by its table; existing legs, thick sizes and rigid cores as fixed cable by
@@ -133,7 +133,7 @@ final readonly class CableRating
     {
         [$air, $together] = [self::AMBIENT, 1];
         foreach ($plan->ways()->placesOf($laid) as $place) {
-            $site = TapeNotes::read($plan->places[$place]->notes ?? '')->site;
+            $site = WallNotes::read($plan->places[$place]->notes ?? '')->site;
             $air = max($air, $site->air ?? self::AMBIENT);
             $together = max($together, $site->bundled);
         }

@@ -8,7 +8,7 @@ use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
 
-/** A room or other place of the job, with its tape notes as typed. */
+/** A room or other place of the job, with its wall notes as typed. */
 final readonly class Place implements JsonReadable
 {
     use Record;

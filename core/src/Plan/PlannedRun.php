@@ -5,8 +5,8 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Survey\Site\PixelMatrix;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallSheet;
 use EmberDusk\Values\IncompletePlan;
 
 /** A run in its plan: values that follow from its strip, its place and its units. */
@@ -156,8 +156,8 @@ final readonly class PlannedRun
         return $path?->endsApart();
     }
 
-    private function notes(): TapeSheet
+    private function notes(): WallSheet
     {
-        return TapeNotes::read($this->plan->places[$this->run->place]->notes ?? '');
+        return WallNotes::read($this->plan->places[$this->run->place]->notes ?? '');
     }
 }

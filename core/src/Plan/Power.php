@@ -6,7 +6,7 @@ namespace EmberDusk\Plan;
 
 use EmberDusk\Kit\Control;
 use EmberDusk\Survey\Site\Battery;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Power sources of the devices of a plan: mains, batteries, a vehicle, a cell. */
 final readonly class Power
@@ -29,7 +29,7 @@ final readonly class Power
             return $this->surveyed($unit->id)?->keyed === true ? Source::Vehicle : Source::Battery;
         }
         foreach (
-            TapeNotes::read($this->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->outlets
+            WallNotes::read($this->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->outlets
             as $outlet
         ) {
             if ($outlet->keyed && $outlet->spot->name === $unit->stands?->spot) {
@@ -110,7 +110,7 @@ final readonly class Power
     {
         $batteries = $outlets = 0;
         foreach ($this->plan->places as $place) {
-            $site = TapeNotes::read($place->notes)->site;
+            $site = WallNotes::read($place->notes)->site;
             if ($place->id === $run->place && $site->outlets !== []) {
                 return false;
             }

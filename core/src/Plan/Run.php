@@ -22,7 +22,7 @@ final readonly class Run implements CheckedRecord
     public const REACH = 2.0;
 
     /**
-     * @param  string  $word  its word in the place's tape notes
+     * @param  string  $word  its word in the place's wall notes
      * @param  non-empty-list<float>  $sections  metres each
      * @param  list<float>  $jumps  metres of lead between sections
      * @param  list<string>  $mounting  how it is fixed and where

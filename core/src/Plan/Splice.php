@@ -7,7 +7,7 @@ namespace EmberDusk\Plan;
 use EmberDusk\Formats\Record\Field;
 use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** A place where cables meet, core on core: a tap on a leg that runs past, a branch. */
 final readonly class Splice implements JsonReadable
@@ -25,7 +25,7 @@ final readonly class Splice implements JsonReadable
     {
         $names = [];
         foreach ($plan->places as $place) {
-            foreach (TapeNotes::read($place->notes)->site->spots() as $spot) {
+            foreach (WallNotes::read($place->notes)->site->spots() as $spot) {
                 $names[mb_strtolower($spot->name)] = true;
             }
         }

@@ -9,7 +9,7 @@ use EmberDusk\Formats\Record\JsonReadable;
 use EmberDusk\Formats\Record\Record;
 use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Point;
-use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Survey\WallSheet;
 
 /** Position of a unit: a place of the job, at a surveyed outlet or in a box, or at a measured point of a wall. */
 final readonly class Standing implements JsonReadable
@@ -19,7 +19,7 @@ final readonly class Standing implements JsonReadable
     /**
      * @param  string  $place  id
      * @param  string  $spot  name of an outlet, spur, box or battery of the place; empty at a wall
-     * @param  int|null  $wall  number of the leg of the tape notes that it is measured along, from 0
+     * @param  int|null  $wall  number of the leg of the wall notes that it is measured along, from 0
      * @param  float  $at  metres from that leg's start
      * @param  float|null  $up metres above the floor; null for the spot's height, or if not measured
      */
@@ -32,7 +32,7 @@ final readonly class Standing implements JsonReadable
     ) {}
 
     /** Its point on the sheet of its place; null if the notes do not have it. */
-    public function on(TapeSheet $sheet): ?Point
+    public function on(WallSheet $sheet): ?Point
     {
         if ($this->wall === null) {
             return $sheet->spots[$this->spot] ?? null;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan;
 
 use EmberDusk\Survey\Site\Battery;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** The batteries for a run: those of the same place, else, if that has no mains, those of the other places. */
 final readonly class SurveyedBanks
@@ -14,7 +14,7 @@ final readonly class SurveyedBanks
     public static function for(Plan $plan, Run $run): array
     {
         $own = self::at($plan, $run->place);
-        if ($own !== [] || TapeNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== []) {
+        if ($own !== [] || WallNotes::read($plan->places[$run->place]->notes ?? '')->site->outlets !== []) {
             return $own;
         }
         $others = [];
@@ -30,7 +30,7 @@ final readonly class SurveyedBanks
     {
         return array_map(
             static fn(Battery $b): array => [$place, $b],
-            TapeNotes::read($plan->places[$place]->notes ?? '')->site->batteries,
+            WallNotes::read($plan->places[$place]->notes ?? '')->site->batteries,
         );
     }
 }

@@ -24,7 +24,7 @@ use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\UnitCosts;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Everything that can be chosen for the runs of one place, with its price in hundredths of the smallest coin. What has no price is not proposed. */
 final class Tables
@@ -66,7 +66,7 @@ final class Tables
         $this->shelf = $basis->shelf;
         $this->costs = new UnitCosts($plan->terms, $basis->crew);
         $this->partCosts = new PartCosts($plan, $this->costs);
-        $this->air = TapeNotes::read($plan->places[$place]->notes ?? '')->site->air ?? 30.0;
+        $this->air = WallNotes::read($plan->places[$place]->notes ?? '')->site->air ?? 30.0;
         $this->routes = new Routes($plan, $place);
         $this->priced = new PricedShelf($plan, $basis->shelf, $wish);
     }

@@ -7,7 +7,7 @@ namespace EmberDusk\Schedule;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Rates\Work;
 use EmberDusk\Survey\Site\Present;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Steps of a place: questions to the client, removals, trim off and on. */
 final class PlaceSteps
@@ -115,7 +115,7 @@ final class PlaceSteps
     {
         return array_values(
             array_filter(
-                TapeNotes::read($this->plan->places[$id]->notes ?? '')->site->present,
+                WallNotes::read($this->plan->places[$id]->notes ?? '')->site->present,
                 static fn(Present $p): bool => $p->kind === $kind,
             ),
         );

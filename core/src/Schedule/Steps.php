@@ -13,7 +13,7 @@ use EmberDusk\Plan\Source;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Rates\Work;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /**
  * The steps of a job in the order of the trade, from plan, kit and mounting: dry run, isolate, trace, supply, cables, loose
@@ -95,7 +95,7 @@ final class Steps
      */
     private function place(string $id, string $name, array $runs, array $fixtures): array
     {
-        $site = TapeNotes::read($this->plan->places[$id]->notes)->site;
+        $site = WallNotes::read($this->plan->places[$id]->notes)->site;
         $power = $this->plan->power();
         $sources = [...array_map($power->sourceOf(...), array_map(static fn(Fitting $f): string => $f->id, $fixtures))];
         foreach ($runs as $run) {

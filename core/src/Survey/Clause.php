@@ -7,7 +7,7 @@ namespace EmberDusk\Survey;
 use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\Site\SiteReader;
 
-/** A clause of the tape notes being read word by word. */
+/** A clause of the wall notes being read word by word. */
 final class Clause
 {
     private const NOTATION = ['start', 'left', 'right', 'close', 'gap', 'at', 'down', ...SiteReader::KEYWORDS];

@@ -11,7 +11,7 @@ final readonly class Closing
     private const TOLERANCE = 0.02;
 
     /** @param  list<Leg>  $legs */
-    public static function slip(TapeSheet $sheet, array $legs, Word $close): ?Slip
+    public static function slip(WallSheet $sheet, array $legs, Word $close): ?Slip
     {
         $corners = $sheet->corners;
         $end = $corners[count($corners) - 1];

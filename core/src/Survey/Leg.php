@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-/** One straight leg of the tape notes, along the walls or up and down. Metres; heading in degrees clockwise from up the page. */
+/** One straight leg of the wall notes, along the walls or up and down. Metres; heading in degrees clockwise from up the page. */
 final readonly class Leg
 {
     public float $length;

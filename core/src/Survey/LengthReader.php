@@ -53,7 +53,7 @@ final readonly class LengthReader
      */
     public static function text(string $text): float
     {
-        $clauses = TapeWords::clauses($text);
+        $clauses = WallWords::clauses($text);
         $clause = new Clause($clauses[0] ?? [new Word('', 1, 0)]);
         $metres = self::take($clause, 'a length, such as 3.80 or 12 ft 5 in')->metres;
         $clause->end('Only a length is expected here.');

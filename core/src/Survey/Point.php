@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-/** A place on the tape sheet in metres: x to the right, y up the page. */
+/** A place on the sheet of walls in metres: x to the right, y up the page. */
 final readonly class Point
 {
     public function __construct(public float $x, public float $y) {}

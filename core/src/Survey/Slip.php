@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-/** An error in the tape notes: its position, the problem, and a suggestion. */
+/** An error in the wall notes: its position, the problem, and a suggestion. */
 final readonly class Slip
 {
     /**

@@ -33,7 +33,7 @@ final readonly class StatedNotes
     public function text(): string
     {
         $lines = ['said', 'start', ...$this->walls()];
-        foreach (TapeNotes::read(implode("\n", $lines))->slips as $slip) {
+        foreach (WallNotes::read(implode("\n", $lines))->slips as $slip) {
             throw InvalidInput::at($slip->column > 5 ? '/run' : '/length', $slip->message);
         }
         $lines[] = match ($this->power) {
@@ -43,7 +43,7 @@ final readonly class StatedNotes
                 ($this->kind === StatedKind::Vehicle ? ', fitted' : ''),
             StatedPower::Key => "battery E1, {$this->battery}, fitted, key",
         };
-        foreach (TapeNotes::read(implode("\n", $lines))->slips as $slip) {
+        foreach (WallNotes::read(implode("\n", $lines))->slips as $slip) {
             throw InvalidInput::at('/battery', $slip->message);
         }
         $said = array_filter([

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-/** One word of the tape notes with its place: line from 1, column from 0, both in characters. */
+/** One word of the wall notes with its place: line from 1, column from 0, both in characters. */
 final readonly class Word
 {
     public function __construct(public string $text, public int $line, public int $column, private ?int $span = null) {}

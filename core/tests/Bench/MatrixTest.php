@@ -12,7 +12,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\MatrixCorner;
 use EmberDusk\Survey\Site\MatrixLines;
 use EmberDusk\Survey\Site\PixelMatrix;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\IncompletePlan;
 use EmberDusk\Values\Refusal;
@@ -122,7 +122,7 @@ final class MatrixTest extends TestCase
     #[DataProvider('faulty')]
     public function test_a_faulty_matrix_is_refused_at_its_word(string $line, string $word, string $says): void
     {
-        $slip = TapeNotes::read("start\n2 wall\n{$line}")->slips[0] ?? self::fail('it was read');
+        $slip = WallNotes::read("start\n2 wall\n{$line}")->slips[0] ?? self::fail('it was read');
         self::assertStringContainsString($says, $slip->message);
         self::assertSame($word, mb_substr($line, $slip->column, $slip->length));
     }

@@ -18,7 +18,7 @@ use EmberDusk\Survey\Site\PixelMatrix;
 use EmberDusk\Survey\StatedKind;
 use EmberDusk\Survey\StatedNotes;
 use EmberDusk\Survey\StatedPower;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Tests\Circuit\Ngspice;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Finding;
@@ -95,7 +95,7 @@ final class FromNothingTest extends TestCase
                 self::assertSame($pointer, $t->pointer);
             }
         }
-        $loop = TapeNotes::read(self::notes('cove', 18.0, true, ''));
+        $loop = WallNotes::read(self::notes('cove', 18.0, true, ''));
         self::assertTrue($loop->closed);
         self::assertEqualsWithDelta(18.0, array_sum($loop->runs['cove']->lengths), 1e-9);
         self::assertEqualsWithDelta(0.0, $loop->runs['cove']->endsApart(), 1e-9);
@@ -104,13 +104,13 @@ final class FromNothingTest extends TestCase
     /** The notes contain the kind of job: a vehicle moves, a light wall is a matrix, mains without an outlet is a spur. */
     public function test_a_kind_of_job_is_said_in_the_notes(): void
     {
-        $cart = TapeNotes::read(
+        $cart = WallNotes::read(
             (new StatedNotes('rail', 3.4, StatedKind::Vehicle, StatedPower::Battery, battery: '1 of 12 V'))->text(),
         );
         self::assertSame([], $cart->slips);
         self::assertSame(['moving'], $cart->site->runs['rail']->mounting);
         self::assertCount(1, $cart->site->batteries);
-        $wall = TapeNotes::read(
+        $wall = WallNotes::read(
             (new StatedNotes(
                 'wall',
                 2.1,
@@ -122,7 +122,7 @@ final class FromNothingTest extends TestCase
         self::assertSame([], $wall->slips);
         self::assertSame(126, $wall->site->runs['wall']->matrix?->pixels());
         self::assertTrue($wall->site->outlets[0]->spur);
-        $shelf = TapeNotes::read((new StatedNotes('shelf', 3.0))->text());
+        $shelf = WallNotes::read((new StatedNotes('shelf', 3.0))->text());
         self::assertSame([[], [], false], [$shelf->slips, $shelf->site->runs, $shelf->site->outlets[0]->spur]);
     }
 

@@ -17,7 +17,7 @@ use PHPUnit\Framework\TestCase;
 /** Profile follows the walls: cut at every corner, the saw takes 3 mm (common practice, no source). Worked by hand. */
 final class CornersTest extends TestCase
 {
-    /** A run of single-colour strip in profile by tape notes. */
+    /** A run of single-colour strip in profile by wall notes. */
     private static function plan(string $notes): Plan
     {
         return Demo::with(

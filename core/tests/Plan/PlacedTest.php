@@ -21,7 +21,7 @@ use EmberDusk\Rates\Productivity;
 use EmberDusk\Rates\Work;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\Attributes\DataProvider;
@@ -213,7 +213,7 @@ final class PlacedTest extends TestCase
     public function test_a_box_knows_its_free_room(): void
     {
         $plan = self::placed(self::plan(), 's1', new Standing('room', 'B1'));
-        $box = TapeNotes::read($plan->places['room']->notes)->site->boxes[0];
+        $box = WallNotes::read($plan->places['room']->notes)->site->boxes[0];
         $room = BoxRoom::for($plan, 'room', $box);
         $entry = $plan->kit['supply-24-100']->written;
         self::assertSame(['s1'], array_keys($room->units));
@@ -237,18 +237,18 @@ final class PlacedTest extends TestCase
             'place' => 'room',
             'text' => str_replace('40x30x12', '40x30x2', $plan->places['room']->notes),
         ]);
-        $box = TapeNotes::read($tight->places['room']->notes)->site->boxes[0];
+        $box = WallNotes::read($tight->places['room']->notes)->site->boxes[0];
         self::assertFalse(BoxRoom::for($tight, 'room', $box)->holds($plan->kit['supply-24-100']));
     }
 
     public function test_reads_the_height_of_a_spot_and_reports_an_error(): void
     {
-        $sheet = TapeNotes::read(
+        $sheet = WallNotes::read(
             "start door\n3.00\noutlet P1 dais at 1.20 up 0.30, circuit C2\nbox B1 at 2.00, vented",
         );
         self::assertSame([0.3, null], [$sheet->site->spot('P1')?->up, $sheet->site->spot('B1')?->up]);
         self::assertSame('dais', $sheet->site->spot('P1')?->where);
-        $slips = TapeNotes::read("start door\n3.00\noutlet P1 at 1.20 up, circuit C2")->slips;
+        $slips = WallNotes::read("start door\n3.00\noutlet P1 at 1.20 up, circuit C2")->slips;
         self::assertCount(1, $slips);
         self::assertStringContainsString('height', $slips[0]->message);
     }

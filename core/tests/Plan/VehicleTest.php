@@ -23,7 +23,7 @@ use EmberDusk\Plan\Trigger;
 use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Survey\Slip;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Tests\Circuits;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\NoSolution;
@@ -54,7 +54,7 @@ final class VehicleTest extends TestCase
         $plan = $job->plan();
         $box = new Standing('room', 'B1');
 
-        $moving = $plan->run('r1')->described(TapeNotes::read($notes)->site->runs['r1'] ?? null);
+        $moving = $plan->run('r1')->described(WallNotes::read($notes)->site->runs['r1'] ?? null);
 
         return $plan->put('controllers', 'c1', $plan->controllers['c1']->standing($box))->put('runs', 'r1', $moving);
     }
@@ -194,7 +194,7 @@ final class VehicleTest extends TestCase
     {
         $said = static fn(string $line): array => array_map(
             static fn(Slip $s): string => $s->message,
-            TapeNotes::read("start\n2 r1\n{$line}")->slips,
+            WallNotes::read("start\n2 r1\n{$line}")->slips,
         );
         self::assertSame(['A signal is one of key, brake, left, right.'], $said('signal horn at 0.2'));
         self::assertStringContainsString('found', $said('signal brake at 0.2, lost')[0]);

@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Survey;
 
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use PHPUnit\Framework\TestCase;
 
 /** Example notes that an empty Survey offers: read without a slip, each with a run and its power. */
@@ -16,7 +16,7 @@ final class ExamplesTest extends TestCase
         self::assertIsArray($document);
         $kinds = [];
         foreach ($document['examples'] as ['name' => $name, 'notes' => $notes]) {
-            $sheet = TapeNotes::read($notes);
+            $sheet = WallNotes::read($notes);
             self::assertSame([], $sheet->slips, $name);
             self::assertTrue($sheet->site->said, "{$name}: its lengths are an open point");
             self::assertCount(1, $sheet->runs, $name);

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Survey;
 
 use EmberDusk\Survey\Point;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use PHPUnit\Framework\TestCase;
 
 /** Rooms made at random with known corners, written as notes and read back. */
@@ -26,7 +26,7 @@ final class RandomRoomsTest extends TestCase
                 $text = number_format($length, 2, mt_rand(0, 1) === 0 ? '.' : ',', '');
                 $lines[] = trim("{$turns[$n]} {$text}" . ($on[$n] ? ' band' : ''));
             }
-            $sheet = TapeNotes::read(implode(mt_rand(0, 1) === 0 ? "\n" : '; ', [...$lines, 'close']));
+            $sheet = WallNotes::read(implode(mt_rand(0, 1) === 0 ? "\n" : '; ', [...$lines, 'close']));
             self::assertSame([], $sheet->slips, implode("\n", $lines));
             self::assertEqualsWithDelta(
                 $corners,
@@ -60,7 +60,7 @@ final class RandomRoomsTest extends TestCase
                 $second,
                 $at + $first + $between,
             );
-            $sheet = TapeNotes::read($text);
+            $sheet = WallNotes::read($text);
             self::assertSame([], $sheet->slips, $text);
             self::assertEqualsWithDelta(9 - $first - $second, $sheet->runs['band']->length(), 1e-9);
             self::assertSame(['door', 'window'], array_map(static fn($o): string => $o->what, $sheet->openings));

@@ -7,8 +7,8 @@ namespace EmberDusk\Tests\Survey;
 use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Site\Battery;
 use EmberDusk\Survey\Site\Outlet;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeText;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
@@ -24,7 +24,7 @@ final class SiteNotesTest extends TestCase
 
     public function test_every_kind_of_clause_is_read(): void
     {
-        $sheet = TapeNotes::read(self::TEXT);
+        $sheet = WallNotes::read(self::TEXT);
         self::assertSame([], array_map(static fn($s): string => "{$s->line}: {$s->message}", $sheet->slips));
         $site = $sheet->site;
         self::assertSame([-1, 2.7, true], [$site->floor, $site->height, $site->damp]);
@@ -77,7 +77,7 @@ final class SiteNotesTest extends TestCase
     /** A spot before all walls, or after other walls, stands along the run that it names, on over the corner. */
     public function test_a_spot_names_the_run_of_its_wall(): void
     {
-        $site = TapeNotes::read(
+        $site = WallNotes::read(
             "outlet P1 on long wall at 3.30\nbox B1 on left at 0.20, 30x20x12\n3.10 long wall\nright 2 long wall\nright 3.10 left\n" .
                 "close\noutlet P2 on long wall at 0.50",
         )->site;
@@ -137,7 +137,7 @@ final class SiteNotesTest extends TestCase
         string $message,
         ?string $instead,
     ): void {
-        $slips = TapeNotes::read($text)->slips;
+        $slips = WallNotes::read($text)->slips;
         self::assertCount(1, $slips);
         $line = explode("\n", $text)[$slips[0]->line - 1];
         if ($word === '') {
@@ -151,7 +151,7 @@ final class SiteNotesTest extends TestCase
         if ($instead !== null) {
             self::assertNotSame(
                 $slips[0]->message,
-                TapeNotes::read((new TapeText($text))->mended($slips[0]))->slips[0]->message ?? '',
+                WallNotes::read((new WallText($text))->mended($slips[0]))->slips[0]->message ?? '',
             );
         }
     }
@@ -185,19 +185,19 @@ final class SiteNotesTest extends TestCase
                     $text .= "\n";
                 }
             }
-            self::assertSame([], TapeNotes::read($text)->slips, $text);
+            self::assertSame([], WallNotes::read($text)->slips, $text);
             $leg = mt_rand(0, count($lengths) - 1);
             self::assertSame(
                 $text,
-                (new TapeText($text))->legOf($leg, $lengths[$leg]),
+                (new WallText($text))->legOf($leg, $lengths[$leg]),
                 'the same length leaves the text as it is',
             );
             $new =
                 round(mt_rand(8, 900) * ($imperial ? 0.0254 : 0.01), 4) +
                 ($imperial ? (mt_rand(0, 15) * 0.0254) / 16 : 0);
-            $changed = (new TapeText($text))->legOf($leg, $new);
-            $before = TapeNotes::read($text);
-            $after = TapeNotes::read($changed);
+            $changed = (new WallText($text))->legOf($leg, $new);
+            $before = WallNotes::read($text);
+            $after = WallNotes::read($changed);
             self::assertSame([], $after->slips, $changed);
             foreach ($after->legs as $n => $wall) {
                 self::assertEqualsWithDelta(
@@ -208,7 +208,7 @@ final class SiteNotesTest extends TestCase
             }
             // Take the one word out of both: the rest is the same text.
             $word = $before->legs[$leg]->measured->word;
-            $bare = static fn(string $t, int $length): string => (new TapeText($t))->put(
+            $bare = static fn(string $t, int $length): string => (new WallText($t))->put(
                 new \EmberDusk\Survey\Site\Span($word->line, $word->column, $word->column + $length),
                 '',
             );
@@ -225,23 +225,23 @@ final class SiteNotesTest extends TestCase
             "5 cove # keep\nrun  cove ,  bare , up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5";
         self::assertSame(
             "5 cove # keep\nrun  cove , profile, accent light, up 2.55 # high\nleg A B1 to X 3x2.5, wall # grey\nleg B B1 to Y 2x1.5",
-            str_replace('cove, ', 'cove , ', (new TapeText($text))->run('cove', ['profile'], 'mood')) ?: '',
+            str_replace('cove, ', 'cove , ', (new WallText($text))->run('cove', ['profile'], 'mood')) ?: '',
         );
-        self::assertSame("{$text}\nrun shelf, bare", (new TapeText($text))->run('shelf', ['bare'], ''));
-        $traced = (new TapeText((new TapeText($text))->traced('A', 'traced')))->traced(
+        self::assertSame("{$text}\nrun shelf, bare", (new WallText($text))->run('shelf', ['bare'], ''));
+        $traced = (new WallText((new WallText($text))->traced('A', 'traced')))->traced(
             'A',
             'traced, core 3 broken, joined B',
         );
         self::assertStringContainsString('leg A B1 to X 3x2.5, wall, traced, core 3 broken, joined B # grey', $traced);
-        self::assertSame([], TapeNotes::read($traced)->slips);
-        self::assertSame($text, (new TapeText($traced))->traced('A', ''));
+        self::assertSame([], WallNotes::read($traced)->slips);
+        self::assertSame($text, (new WallText($traced))->traced('A', ''));
     }
 
     /** On 6 V and 12 V blocks there is a 12 V tap, on 8 V blocks there is none (common practice, no source). */
     public function test_blocks_and_their_taps(): void
     {
         $tap = static function (string $blocks): ?int {
-            $battery = TapeNotes::read("battery E1, {$blocks}, want 12 V")->site->batteries[0];
+            $battery = WallNotes::read("battery E1, {$blocks}, want 12 V")->site->batteries[0];
             self::assertInstanceOf(Battery::class, $battery);
 
             return (new \EmberDusk\Kit\Bank($battery))->tap;
@@ -250,7 +250,7 @@ final class SiteNotesTest extends TestCase
             [2, 1, null, 6, 1],
             [$tap('8 of 6 V'), $tap('4 of 12 V'), $tap('6 of 8 V'), $tap('24 of 2 V'), $tap('1 of 12 V')],
         );
-        $bank = new \EmberDusk\Kit\Bank(TapeNotes::read('battery E1, 6 of 8 V, want 12 V')->site->batteries[0]);
+        $bank = new \EmberDusk\Kit\Bank(WallNotes::read('battery E1, 6 of 8 V, want 12 V')->site->batteries[0]);
         // A 48 V bank is four of 12: 44.0, 50.4 and 57.6 V.
         self::assertEqualsWithDelta(
             ['lowest' => 44.0, 'nominal' => 50.4, 'charging' => 57.6],
@@ -260,7 +260,7 @@ final class SiteNotesTest extends TestCase
         self::assertFalse($bank->unbalances());
         self::assertTrue(
             (new \EmberDusk\Kit\Bank(
-                TapeNotes::read('battery E1, 4 of 6 V, want 12 V')->site->batteries[0],
+                WallNotes::read('battery E1, 4 of 6 V, want 12 V')->site->batteries[0],
             ))->unbalances(),
         );
     }

@@ -9,8 +9,8 @@ use App\Screens\Survey\SheetPicture;
 use App\Screens\Survey\TraceScreen;
 use EmberDusk\Plan\Place;
 use EmberDusk\Survey\Length;
-use EmberDusk\Survey\TapeNotes;
 use EmberDusk\Survey\Trace\TracedLeg;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
@@ -19,7 +19,7 @@ final class SurveyPicturesTest extends TestCase
     public function test_draws_the_sheet_at_true_scale_with_positions(): void
     {
         $sheet = SheetPicture::for(
-            TapeNotes::read(
+            WallNotes::read(
                 "start door\n4 cove, gap 1 at 2 window\nright 3\nbox B1 loft at 0.5\noutlet P1 desk\nup 0.8 " .
                     "cove\nleg A B1 to window 2x1.5\nleg B B1 to attic 2x1.5\nleg C roof to cellar 2x1.5",
             ),
@@ -44,7 +44,7 @@ final class SurveyPicturesTest extends TestCase
         self::assertEqualsWithDelta(0.8, hypot($b['to'][0] - 0.5, $b['to'][1] - 4.0), 1e-3, 'a stub');
         self::assertSame([null, null], [$c['from'], $c['to']]);
         $feet = SheetPicture::for(
-            TapeNotes::read("12 ft 8 in port\nleg A B1 to X 3x14 awg 9 ft 2 in"),
+            WallNotes::read("12 ft 8 in port\nleg A B1 to X 3x14 awg 9 ft 2 in"),
             Length::IMPERIAL,
         )->write();
         self::assertSame(['12 ft 8 in', '3 x 14 AWG 9 ft 2 in'], [$feet['walls'][0]['text'], $feet['legs'][0]['text']]);

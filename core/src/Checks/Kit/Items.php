@@ -17,7 +17,7 @@ use EmberDusk\Kit\Thing;
 use EmberDusk\Plan\Changes\Kit\SetItem;
 use EmberDusk\Plan\Item;
 use EmberDusk\Plan\LaidCable;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
@@ -134,7 +134,7 @@ final readonly class Items extends Check
                         '. Choose one of the same kind, or add a bridge.',
             );
         }
-        $site = TapeNotes::read($job->plan->places[$item->place]->notes ?? '')->site;
+        $site = WallNotes::read($job->plan->places[$item->place]->notes ?? '')->site;
         if ($control->mains && $site->outlets === []) {
             $findings[] = $this->rule('panel-mains')->watch(
                 place: new FindingPlace(JobStage::Kit, $item->id),
@@ -210,7 +210,7 @@ final readonly class Items extends Check
         }
         $damp = array_filter(
             $job->plan->ways()->placesOf($cable),
-            static fn(string $p): bool => TapeNotes::read($job->plan->places[$p]->notes ?? '')->site->damp === true,
+            static fn(string $p): bool => WallNotes::read($job->plan->places[$p]->notes ?? '')->site->damp === true,
         );
         if ($damp !== [] && $values->has('seal') && $values->string('seal', 10) === 'none') {
             $findings[] = $this->rule('plug-open')->watch(

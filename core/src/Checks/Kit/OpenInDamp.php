@@ -8,7 +8,7 @@ use EmberDusk\Checks\Check;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Device;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Supplies, converters and controllers where water amounts to them: tight, or in a closed box. */
 final readonly class OpenInDamp extends Check
@@ -52,7 +52,7 @@ final readonly class OpenInDamp extends Check
     {
         $run = $job->plan->runs[$job->placeOf($unit->id)->id] ?? null;
         $place = $unit->stands->place ?? ($run->place ?? '');
-        $site = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site;
+        $site = WallNotes::read($job->plan->places[$place]->notes ?? '')->site;
         foreach ($site->boxes as $box) {
             if ($unit->stands?->spot === $box->spot->name && $box->air === 'sealed') {
                 return false;

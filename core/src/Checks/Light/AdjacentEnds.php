@@ -17,7 +17,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Point;
 use EmberDusk\Survey\RunPath;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
@@ -208,7 +208,7 @@ final readonly class AdjacentEnds extends Check implements SolvesFixes
     /** @return array<string, array{Point, Point}> start and end in the room; none for a run missing in the notes */
     private static function ends(Plan $plan, Run $run): array
     {
-        $path = TapeNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
+        $path = WallNotes::read($plan->places[$run->place]->notes ?? '')->runs[$run->word] ?? null;
         if ($path === null) {
             return [];
         }

@@ -11,7 +11,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Outlet;
 use EmberDusk\Survey\Site\Site;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\JobStage;
 
@@ -53,7 +53,7 @@ final readonly class LegMains extends Check
     private static function outlet(JudgedJob $job, LaidCable $cable): ?string
     {
         foreach ($job->plan->ways()->placesOf($cable) as $place) {
-            $site = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site;
+            $site = WallNotes::read($job->plan->places[$place]->notes ?? '')->site;
             $leg = $site->leg($cable->leg);
             if ($leg !== null) {
                 return self::mains($site, $leg);

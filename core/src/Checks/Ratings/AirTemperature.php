@@ -6,7 +6,7 @@ namespace EmberDusk\Checks\Ratings;
 
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Plan\CableRating;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Range;
 
 /** Temperature of the air around a supply, °C: that of its place, warmer in a box (common practice, no source). */
@@ -44,7 +44,7 @@ final readonly class AirTemperature implements Quantity
         if ($place === null) {
             return null;
         }
-        $site = TapeNotes::read($place->notes)->site;
+        $site = WallNotes::read($place->notes)->site;
         $air = $site->air ?? CableRating::AMBIENT;
         foreach ($site->boxes as $box) {
             if ($stands !== null && $stands->wall === null && $box->spot->name === $stands->spot) {

@@ -12,7 +12,7 @@ use EmberDusk\Plan\LightNames;
 use EmberDusk\Plan\Place as Room;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Site\Present;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\JobStage;
@@ -39,7 +39,7 @@ final readonly class PresentFindings extends Check
     {
         $findings = [];
         foreach ($job->plan->places as $place) {
-            foreach (TapeNotes::read($place->notes)->site->present as $present) {
+            foreach (WallNotes::read($place->notes)->site->present as $present) {
                 $found = match ($present->kind) {
                     'now' => $this->now($place, $present),
                     'listed' => $this->listed($job, $place, $present),

@@ -18,8 +18,8 @@ use EmberDusk\Reach\Channels;
 use EmberDusk\Survey\Site\Box;
 use EmberDusk\Survey\Site\Radio;
 use EmberDusk\Survey\Site\Site;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeText;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallText;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
@@ -52,7 +52,7 @@ final readonly class SiteFindings extends Check
         $findings = [];
         $radios = [];
         foreach ($state->plan->places as $id => $place) {
-            $sheet = TapeNotes::read($place->notes);
+            $sheet = WallNotes::read($place->notes);
             if (trim($place->notes) === '' || $sheet->slips !== []) {
                 continue;
             }
@@ -78,7 +78,7 @@ final readonly class SiteFindings extends Check
         }
         $say = static fn(string $word): Fix => new Fix(
             ucfirst($word),
-            ReviseNotes::payload(place: $place->id, text: (new TapeText($place->notes))->added($word)),
+            ReviseNotes::payload(place: $place->id, text: (new WallText($place->notes))->added($word)),
         );
 
         return [

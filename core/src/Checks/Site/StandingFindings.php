@@ -12,7 +12,7 @@ use EmberDusk\Plan\Changes\Wires\PlaceDevice;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\MainsWay;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
@@ -54,7 +54,7 @@ final readonly class StandingFindings extends Check
         if ($stands === null || $place === null) {
             return [];
         }
-        $sheet = TapeNotes::read($place->notes);
+        $sheet = WallNotes::read($place->notes);
         $name = strtoupper($device->id);
         if ($stands->wall === null) {
             $gone = $sheet->site->spot($stands->spot) === null;
@@ -94,7 +94,7 @@ final readonly class StandingFindings extends Check
     {
         $findings = [];
         foreach ($plan->places as $place) {
-            foreach (TapeNotes::read($place->notes)->site->boxes as $box) {
+            foreach (WallNotes::read($place->notes)->site->boxes as $box) {
                 $room = BoxRoom::for($plan, $place->id, $box);
                 $out = array_keys(array_filter($room->units, static fn($k): bool => $room->holds($k) === false));
                 $share = $room->share();

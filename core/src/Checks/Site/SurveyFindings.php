@@ -10,14 +10,14 @@ use EmberDusk\Checks\Rule;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Changes\Runs\DropRun;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeText;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallText;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
 use EmberDusk\Values\JobStage;
 
-/** Open points of the tape notes: lines that are not understood, places without measurements, runs that are gone. */
+/** Open points of the wall notes: lines that are not understood, places without measurements, runs that are gone. */
 final readonly class SurveyFindings extends Check
 {
     public function rules(): array
@@ -36,7 +36,7 @@ final readonly class SurveyFindings extends Check
         $findings = [];
         $words = [];
         foreach ($state->plan->places as $id => $place) {
-            $sheet = TapeNotes::read($place->notes);
+            $sheet = WallNotes::read($place->notes);
             foreach (array_keys($sheet->runs) as $word) {
                 $words[$id][$word] = true;
             }
@@ -54,7 +54,7 @@ final readonly class SurveyFindings extends Check
                     $fixes = [
                         new Fix(
                             "Type {$slip->instead}",
-                            ReviseNotes::payload(place: $id, text: (new TapeText($place->notes))->mended($slip)),
+                            ReviseNotes::payload(place: $id, text: (new WallText($place->notes))->mended($slip)),
                         ),
                     ];
                 }

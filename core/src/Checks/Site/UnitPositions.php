@@ -14,7 +14,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Standing;
 use EmberDusk\Survey\Site\Box;
 use EmberDusk\Survey\Site\Outlet;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
@@ -67,7 +67,7 @@ final readonly class UnitPositions extends Check
         $powered = false;
         $places = self::places($plan, $supply->id);
         foreach ($places as $place) {
-            $site = TapeNotes::read($plan->places[$place]->notes ?? '')->site;
+            $site = WallNotes::read($plan->places[$place]->notes ?? '')->site;
             $powered = $powered || $site->outlets !== [];
             foreach ([...$site->outlets, ...$site->boxes] as $spot) {
                 $in = count($places) > 1 ? ', ' . ($plan->places[$place]->name ?? '') : '';

@@ -14,7 +14,7 @@ use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Kit\ChooseKit;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Finding;
 use EmberDusk\Values\FindingPlace;
 use EmberDusk\Values\Fix;
@@ -185,7 +185,7 @@ final readonly class Banks extends Check
     private function other(JudgedJob $job, Device $unit, BatteryBlock $block): array
     {
         $place = $unit->stands->place ?? (self::run($job, $unit->id)->place ?? '');
-        $batteries = TapeNotes::read($job->plan->places[$place]->notes ?? '')->site->batteries;
+        $batteries = WallNotes::read($job->plan->places[$place]->notes ?? '')->site->batteries;
         $volts = array_map(static fn($b): float => $b->blockVolts, $batteries);
         if ($volts === [] || array_filter($volts, static fn(float $v): bool => abs($v - $block->volts) < 1e-9) !== []) {
             return [];
@@ -212,7 +212,7 @@ final readonly class Banks extends Check
     private function tapped(JudgedJob $job, Device $unit, BatteryBlock $block): array
     {
         foreach (
-            TapeNotes::read($job->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->batteries
+            WallNotes::read($job->plan->places[$unit->stands->place ?? '']->notes ?? '')->site->batteries
             as $battery
         ) {
             if (

@@ -9,7 +9,7 @@ use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Device;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** Inrush of several supplies on one mains circuit against its breaker. */
 final readonly class Inrush extends Check
@@ -65,7 +65,7 @@ final readonly class Inrush extends Check
     private static function circuit(JudgedJob $job, Device $unit): string
     {
         $place = $unit->stands->place ?? ($job->plan->runs[$job->placeOf($unit->id)->id]->place ?? '');
-        foreach (TapeNotes::read($job->plan->places[$place]->notes ?? '')->site->outlets as $outlet) {
+        foreach (WallNotes::read($job->plan->places[$place]->notes ?? '')->site->outlets as $outlet) {
             if ($outlet->spot->name === $unit->stands?->spot && $outlet->circuit !== '') {
                 return "circuit {$outlet->circuit}";
             }

@@ -7,7 +7,7 @@ namespace EmberDusk\Plan\Routes;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** How long a cable is between two ends whose places are known: along the walls, up or down, and something to work with. */
 final readonly class CableWay
@@ -36,7 +36,7 @@ final readonly class CableWay
         if ($a === null || $b === null || $a->place !== $b->place) {
             return null;
         }
-        $walls = new Walls(TapeNotes::read($plan->place($a->place)->notes));
+        $walls = new Walls(WallNotes::read($plan->place($a->place)->notes));
         $known = $a->up !== null && $b->up !== null;
 
         return new self($walls->along($a->at, $b->at), $known ? abs($a->up - $b->up) : 0.0, $known);
@@ -51,7 +51,7 @@ final readonly class CableWay
         }
         $rise = $from->up !== null && $end->up !== null ? abs($from->up - $end->up) : 0.0;
 
-        return (new Walls(TapeNotes::read($plan->place($place)->notes)))->along($from->at, $end->at) +
+        return (new Walls(WallNotes::read($plan->place($place)->notes)))->along($from->at, $end->at) +
             $rise +
             self::SLACK;
     }
@@ -97,7 +97,7 @@ final readonly class CableWay
         if ($stands === null || !isset($plan->places[$stands->place])) {
             return null;
         }
-        $sheet = TapeNotes::read($plan->places[$stands->place]->notes);
+        $sheet = WallNotes::read($plan->places[$stands->place]->notes);
         $point = $stands->on($sheet);
 
         if ($point === null) {
@@ -110,7 +110,7 @@ final readonly class CableWay
     /** Position of a pad; null if unknown. */
     public static function pad(Plan $plan, Run $run, int $pad): ?CablePoint
     {
-        $path = TapeNotes::read($plan->place($run->place)->notes)->runs[$run->word] ?? null;
+        $path = WallNotes::read($plan->place($run->place)->notes)->runs[$run->word] ?? null;
         $marks = $plan->of($run)->cutMarks();
         if ($path === null || $marks === null) {
             return null;

@@ -13,8 +13,8 @@ use EmberDusk\Survey\Point;
 use EmberDusk\Survey\RunPath;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Outlet;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallSheet;
 
 /**
  * Surveyed legs of a place that can carry the feed of a run: sound ones with cores enough whose two ends are known. A leg from
@@ -40,7 +40,7 @@ final readonly class ExistingLegs
     private function legs(ShelfSource $shelf): array
     {
         $strip = $this->plan->strip($this->run->strip);
-        $sheet = TapeNotes::read($this->plan->places[$this->run->place]->notes ?? '');
+        $sheet = WallNotes::read($this->plan->places[$this->run->place]->notes ?? '');
         $path = $sheet->runs[$this->run->word] ?? null;
         if ($strip === null || $path === null || $sheet->site->legs === []) {
             return [];
@@ -67,7 +67,7 @@ final readonly class ExistingLegs
         return $legs;
     }
 
-    private function way(TapeSheet $sheet, RunPath $path, CableLeg $leg, KitSnapshot $kit): ?LegWay
+    private function way(WallSheet $sheet, RunPath $path, CableLeg $leg, KitSnapshot $kit): ?LegWay
     {
         $from = $this->end($sheet, $path, $leg->from);
         $to = $this->end($sheet, $path, $leg->to ?? '');
@@ -87,7 +87,7 @@ final readonly class ExistingLegs
     }
 
     /** Null where the notes do not say where it is. */
-    private function end(TapeSheet $sheet, RunPath $path, string $name): ?LegEnd
+    private function end(WallSheet $sheet, RunPath $path, string $name): ?LegEnd
     {
         $at = $sheet->named($name);
         $marks = $this->plan->of($this->run)->cutMarks();

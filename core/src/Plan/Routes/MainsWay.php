@@ -9,7 +9,7 @@ use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\CableLeg;
 use EmberDusk\Survey\Site\Outlet;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 
 /** How mains amounts to a supply that stands somewhere: it is there, or a cable goes to it from the nearest outlet. */
 final readonly class MainsWay
@@ -36,7 +36,7 @@ final readonly class MainsWay
         if ($stands === null || $place === null || !($kit?->entry instanceof Supply)) {
             return null;
         }
-        $sheet = TapeNotes::read($place->notes);
+        $sheet = WallNotes::read($place->notes);
         $outlets = array_map(static fn($o) => $o->spot, $sheet->site->outlets);
         $names = array_map(static fn($s): string => $s->name, $outlets);
         $leads = array_filter(

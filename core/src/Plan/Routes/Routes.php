@@ -8,8 +8,8 @@ use EmberDusk\Plan\Changes\Wires\Tails;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Survey\Point;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallSheet;
 
 /**
  * Cable route lengths in one place, in metres: from current units by the laid cables, from surveyed boxes or outlets along the walls. In a closed
@@ -26,13 +26,13 @@ final class Routes
     /** Default metres until measured. */
     private const FIRST = 1.0;
 
-    private readonly TapeSheet $sheet;
+    private readonly WallSheet $sheet;
 
     private readonly Walls $walls;
 
     public function __construct(private readonly Plan $plan, string $place)
     {
-        $this->sheet = TapeNotes::read($plan->place($place)->notes);
+        $this->sheet = WallNotes::read($plan->place($place)->notes);
         $this->walls = new Walls($this->sheet);
     }
 

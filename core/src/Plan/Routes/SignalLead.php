@@ -9,7 +9,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Trigger;
 use EmberDusk\Survey\Site\SignalWire;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\Figure;
 
 /** A wire from a signal of a vehicle to the unit that it starts something at: one core, which carries next to no current. */
@@ -84,7 +84,7 @@ final readonly class SignalLead
     private static function of(Plan $plan, string $signal, string $unit, Run $run): self
     {
         foreach ($plan->places as $place) {
-            $sheet = TapeNotes::read($place->notes);
+            $sheet = WallNotes::read($place->notes);
             foreach ($sheet->site->signals as $noted) {
                 if ($noted->spot->name === $signal) {
                     $at = $sheet->spots[$signal] ?? null;

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Routes;
 
 use EmberDusk\Survey\Point;
-use EmberDusk\Survey\TapeSheet;
+use EmberDusk\Survey\WallSheet;
 
 /** How far it is along the walls of one place: a loop's walls lead both ways round. */
 final class Walls
@@ -13,7 +13,7 @@ final class Walls
     /** @var list<float> metres of wall up to each corner */
     private array $walked = [0.0];
 
-    public function __construct(private readonly TapeSheet $sheet)
+    public function __construct(private readonly WallSheet $sheet)
     {
         foreach (array_slice($sheet->corners, 1) as $n => $corner) {
             $this->walked[] = $this->walked[$n] + $sheet->corners[$n]->to($corner);

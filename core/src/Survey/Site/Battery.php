@@ -6,7 +6,7 @@ namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 use EmberDusk\Values\Copies;
 
 /**
@@ -56,7 +56,7 @@ final readonly class Battery
      *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls): self
+    public static function read(Clause $clause, WallLengths $lengths, Walls $walls): self
     {
         $spot = NamedSpot::read($clause, $lengths, $walls);
         $blocks = 0;

@@ -7,7 +7,7 @@ namespace EmberDusk\Survey\Site;
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\Number;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 use EmberDusk\Survey\Word;
 
 /** A place where supply and controllers can hide: inner size in metres, air, access. */
@@ -34,7 +34,7 @@ final readonly class Box
      *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls): self
+    public static function read(Clause $clause, WallLengths $lengths, Walls $walls): self
     {
         $spot = NamedSpot::read($clause, $lengths, $walls);
         $size = null;

@@ -9,7 +9,7 @@ use EmberDusk\Survey\Conductor;
 use EmberDusk\Survey\LengthReader;
 use EmberDusk\Survey\Number;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 use EmberDusk\Survey\Word;
 use EmberDusk\Values\Refusal;
 
@@ -53,7 +53,7 @@ final readonly class CableLeg
      *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths): self
+    public static function read(Clause $clause, WallLengths $lengths): self
     {
         $word = NamedSpot::name($clause, 'the leg’s name');
         $from = NamedSpot::name($clause, 'the start of the leg')->text;

@@ -7,7 +7,7 @@ namespace EmberDusk\Survey\Site;
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\MeasuredWord;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 use EmberDusk\Survey\Word;
 
 /** A named spot in a place: on the wall typed before it, or inside the room. */
@@ -33,7 +33,7 @@ final readonly class NamedSpot
      *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls): self
+    public static function read(Clause $clause, WallLengths $lengths, Walls $walls): self
     {
         $word = self::name($clause, 'a name such as P1');
         $where = [];
@@ -75,7 +75,7 @@ final readonly class NamedSpot
      */
     private static function before(
         Clause $clause,
-        TapeLengths $lengths,
+        WallLengths $lengths,
         MeasuredWord $measured,
         Walls $walls,
         ?Word $keyword,
@@ -105,7 +105,7 @@ final readonly class NamedSpot
     }
 
     /** @throws SlipFound when no length follows “up” */
-    private static function height(Clause $clause, TapeLengths $lengths): ?float
+    private static function height(Clause $clause, WallLengths $lengths): ?float
     {
         if ($clause->peek()?->is('up') !== true) {
             return null;

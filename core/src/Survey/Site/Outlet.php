@@ -6,7 +6,7 @@ namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 
 /** Mains or vehicle power that exists: an outlet or a spur, its circuit, whether it is live only with the key, or cut by a wall switch. */
 final readonly class Outlet
@@ -25,7 +25,7 @@ final readonly class Outlet
      *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls, bool $spur): self
+    public static function read(Clause $clause, WallLengths $lengths, Walls $walls, bool $spur): self
     {
         $spot = NamedSpot::read($clause, $lengths, $walls);
         $circuit = '';

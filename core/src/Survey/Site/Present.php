@@ -6,7 +6,7 @@ namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 use EmberDusk\Survey\Word;
 
 /** Existing installation besides cables and power: lights, units in the client's hub, devices with spare capacity. */
@@ -35,7 +35,7 @@ final readonly class Present
     ) {}
 
     /** @throws SlipFound */
-    public static function read(string $kind, Word $word, Clause $clause, TapeLengths $lengths): self
+    public static function read(string $kind, Word $word, Clause $clause, WallLengths $lengths): self
     {
         return match ($kind) {
             'now' => self::now($word, $clause),
@@ -72,7 +72,7 @@ final readonly class Present
     }
 
     /** `skirting 3.20` */
-    private static function trim(Word $word, Clause $clause, TapeLengths $lengths): self
+    private static function trim(Word $word, Clause $clause, WallLengths $lengths): self
     {
         $what =
             $clause->take() ??

@@ -6,7 +6,7 @@ namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 use EmberDusk\Survey\Word;
 
 /** Notes about a run besides its length: mounting, light type, height. */
@@ -48,7 +48,7 @@ final readonly class RunNote
      *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths): self
+    public static function read(Clause $clause, WallLengths $lengths): self
     {
         $word = $clause->name('the run’s name');
         $mounting = [];

@@ -6,7 +6,7 @@ namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 
 /** A wire of a vehicle that is live for as long as its signal lasts; found once a meter has shown which one it is. */
 final readonly class SignalWire
@@ -20,7 +20,7 @@ final readonly class SignalWire
      *
      * @throws SlipFound
      */
-    public static function read(Clause $clause, TapeLengths $lengths, Walls $walls): self
+    public static function read(Clause $clause, WallLengths $lengths, Walls $walls): self
     {
         $name = $clause->peek();
         $spot = NamedSpot::read($clause, $lengths, $walls);

@@ -6,7 +6,7 @@ namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Clause;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeLengths;
+use EmberDusk\Survey\WallLengths;
 use EmberDusk\Survey\Word;
 
 /** Collects the notes besides the walls; each clause begins with its kind. */
@@ -82,7 +82,7 @@ final class SiteReader
      *
      * @throws SlipFound
      */
-    public function read(Clause $clause, TapeLengths $lengths, Walls $walls): void
+    public function read(Clause $clause, WallLengths $lengths, Walls $walls): void
     {
         $keyword = $clause->take();
         $this->nameless($clause, mb_strtolower($keyword->text ?? ''));

@@ -6,7 +6,7 @@ namespace EmberDusk\Survey\Site;
 
 use EmberDusk\Survey\Leg;
 
-/** The walls of some tape notes as one line of them sees these: all of them, and how many were typed before it. */
+/** The walls of some wall notes as one line of them sees these: all of them, and how many were typed before it. */
 final readonly class Walls
 {
     /**

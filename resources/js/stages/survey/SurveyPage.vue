@@ -18,7 +18,7 @@ import TraceBox from './TraceBox.vue';
 import { drafts } from '@/lib/draft';
 import { person } from '@/lib/person';
 import { provideScreen } from '@/lib/screen';
-import TapeSheet from './TapeSheet.vue';
+import WallSheet from './WallSheet.vue';
 import type { Answer } from '@/types/generated/responses';
 
 const props = defineProps<{ answer: Answer }>();
@@ -288,7 +288,7 @@ const things = computed(() => [
                 </p>
             </section>
             <section aria-label="Walls at true scale" class="min-w-0 space-y-5">
-                <TapeSheet
+                <WallSheet
                     :sheet="place.sheet"
                     :title="place.name"
                     :tall="470"

@@ -19,7 +19,7 @@ const sheet = {
     ],
 } as unknown as Sheet;
 
-describe('units on the tape sheet', () => {
+describe('units on the sheet of walls', () => {
     it('finds the wall that a hand is nearest to', () => {
         expect(nearest(sheet, 0.2, 1.5)).toMatchObject({ wall: 0, at: 1.5, point: [0, 1.5] });
         expect(nearest(sheet, 1.25, 5)).toMatchObject({ wall: 2, at: 1.25, point: [1.25, 4] });

@@ -8,8 +8,8 @@ use EmberDusk\Formats\Fields;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeText;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallText;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
@@ -54,13 +54,13 @@ final readonly class RecordTrace extends Change
         $place = $plan->place($this->place);
         $text = $place->notes;
         foreach ($this->found as $leg => $found) {
-            if (TapeNotes::read($text)->site->leg($leg) === null) {
+            if (WallNotes::read($text)->site->leg($leg) === null) {
                 throw InvalidInput::at('/found', "{$place->name} has no leg “{$leg}” any more.");
             }
-            $text = (new TapeText($text))->traced($leg, $found);
+            $text = (new WallText($text))->traced($leg, $found);
         }
-        $before = count(TapeNotes::read($place->notes)->slips);
-        if (count(TapeNotes::read($text)->slips) > $before) {
+        $before = count(WallNotes::read($place->notes)->slips);
+        if (count(WallNotes::read($text)->slips) > $before) {
             throw InvalidInput::at(
                 '/found',
                 'The result cannot be added to the notes: write “traced”, “core 2 broken” or “joined B”.',

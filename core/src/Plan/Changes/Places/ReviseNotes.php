@@ -16,12 +16,12 @@ use EmberDusk\Plan\Run;
 use EmberDusk\Plan\Slices;
 use EmberDusk\Survey\RunPath;
 use EmberDusk\Survey\Site\RunNote;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
 /**
- * Saves tape notes as typed. Notes without errors set the lengths of their runs; with an error the runs stay unchanged. A run that is no longer in
+ * Saves wall notes as typed. Notes without errors set the lengths of their runs; with an error the runs stay unchanged. A run that is no longer in
  * the notes stays until it is deleted by name.
  */
 final readonly class ReviseNotes extends Change
@@ -48,7 +48,7 @@ final readonly class ReviseNotes extends Change
         $place = $plan->places[$this->place] ?? throw InvalidInput::unknown('/place', 'place', $this->place);
         $places = $plan->places;
         $places[$this->place] = new Place($place->id, $place->name, $this->text);
-        $sheet = TapeNotes::read($this->text);
+        $sheet = WallNotes::read($this->text);
         if ($sheet->slips === []) {
             return CableWay::reckoned(
                 self::described(

@@ -10,8 +10,8 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\LengthReader;
 use EmberDusk\Survey\SlipFound;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeText;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallText;
 use EmberDusk\Values\InvalidInput;
 
 /** A wall measured again on the sheet: its word in the notes changes, and nothing else in them. */
@@ -41,11 +41,11 @@ final readonly class SetLeg extends Change
     protected function changed(Plan $plan): Plan
     {
         $place = $plan->place($this->place);
-        if (!isset(TapeNotes::read($place->notes)->legs[$this->leg])) {
+        if (!isset(WallNotes::read($place->notes)->legs[$this->leg])) {
             throw InvalidInput::at('/leg', "{$place->name} has no wall " . ($this->leg + 1) . '.');
         }
 
-        return ReviseNotes::for($place->id, (new TapeText($place->notes))->legOf($this->leg, $this->metres))->changed(
+        return ReviseNotes::for($place->id, (new WallText($place->notes))->legOf($this->leg, $this->metres))->changed(
             $plan,
         );
     }

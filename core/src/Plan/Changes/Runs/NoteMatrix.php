@@ -12,7 +12,7 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\MatrixCorner;
 use EmberDusk\Survey\Site\MatrixLines;
 use EmberDusk\Survey\Site\PixelMatrix;
-use EmberDusk\Survey\TapeText;
+use EmberDusk\Survey\WallText;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
@@ -70,7 +70,7 @@ final readonly class NoteMatrix extends Change
         }
         $place = $plan->place($run->place);
 
-        return ReviseNotes::for($place->id, (new TapeText($place->notes))->matrix($run->word, $this->matrix))->changed(
+        return ReviseNotes::for($place->id, (new WallText($place->notes))->matrix($run->word, $this->matrix))->changed(
             $plan,
         );
     }

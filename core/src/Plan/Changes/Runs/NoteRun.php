@@ -10,7 +10,7 @@ use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\Changes\Places\ReviseNotes;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Survey\Site\RunNote;
-use EmberDusk\Survey\TapeText;
+use EmberDusk\Survey\WallText;
 use EmberDusk\Values\ChangePayload;
 
 /**
@@ -40,7 +40,7 @@ final readonly class NoteRun extends Change
         $run = $plan->run($this->run);
         $place = $plan->place($run->place);
         if ($this->word === RunNote::FIXED) {
-            return ReviseNotes::for($place->id, (new TapeText($place->notes))->fixed($run->word, $this->on))->changed(
+            return ReviseNotes::for($place->id, (new WallText($place->notes))->fixed($run->word, $this->on))->changed(
                 $plan,
             );
         }
@@ -61,7 +61,7 @@ final readonly class NoteRun extends Change
             array_filter(RunNote::MOUNTINGS, static fn(string $m): bool => in_array($m, $mounting, true)),
         );
 
-        return ReviseNotes::for($place->id, (new TapeText($place->notes))->run($run->word, $mounting, $light))->changed(
+        return ReviseNotes::for($place->id, (new WallText($place->notes))->run($run->word, $mounting, $light))->changed(
             $plan,
         );
     }

@@ -12,7 +12,7 @@ use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\CableWay;
 use EmberDusk\Plan\Standing;
-use EmberDusk\Survey\TapeNotes;
+use EmberDusk\Survey\WallNotes;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\InvalidInput;
 
@@ -73,7 +73,7 @@ final readonly class PlaceDevice extends Change
         $place =
             $plan->places[$stands->place] ??
             throw InvalidInput::at('/stands/place', 'The job has no such place any more. Reload the page.');
-        $sheet = TapeNotes::read($place->notes);
+        $sheet = WallNotes::read($place->notes);
         if ($stands->wall === null) {
             if ($sheet->site->spot($stands->spot) === null) {
                 throw InvalidInput::at(

@@ -9,8 +9,8 @@ use EmberDusk\Survey\Site\SignalWire;
 use EmberDusk\Survey\Site\Site;
 use EmberDusk\Values\Copies;
 
-/** The tape notes as geometry at true scale. */
-final readonly class TapeSheet
+/** The wall notes as geometry at true scale. */
+final readonly class WallSheet
 {
     use Copies;
 

@@ -8,17 +8,17 @@ use EmberDusk\Survey\Site\SiteReader;
 use EmberDusk\Survey\Site\Walls;
 
 /**
- * Reads tape notes, one clause per line or after `;`: `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`,
+ * Reads wall notes, one clause per line or after `;`: `start [where]`, `[left|right [degrees]] LENGTH [run] {, gap LENGTH at LENGTH [what]}`,
  * `up|down LENGTH [run]`, `close`; runs of one wall joined by “and”; other lines begin with their kind (Site\SiteReader). Lengths in metres, or in
  * feet and inches, but not both in one text.
  *
  * A clause with a slip is left out of the sheet; the others stand.
  */
-final class TapeNotes
+final class WallNotes
 {
     private const KEPT = 120;
 
-    /** @var array<array-key, TapeSheet> by text */
+    /** @var array<array-key, WallSheet> by text */
     private static array $kept = [];
 
     /** @var list<Leg> */
@@ -38,17 +38,17 @@ final class TapeNotes
 
     private float $heading = 0.0;
 
-    private readonly TapeLengths $lengths;
+    private readonly WallLengths $lengths;
 
     private SiteReader $site;
 
     private function __construct()
     {
-        $this->lengths = new TapeLengths();
+        $this->lengths = new WallLengths();
     }
 
     /** The same text gives the same sheet, and one answer of the server asks for it many times: the last ones are kept. */
-    public static function read(string $text): TapeSheet
+    public static function read(string $text): WallSheet
     {
         if (!isset(self::$kept[$text])) {
             self::$kept = [$text => self::sheet($text)] + array_slice(self::$kept, 0, self::KEPT, true);
@@ -57,14 +57,14 @@ final class TapeNotes
         return self::$kept[$text];
     }
 
-    private static function sheet(string $text): TapeSheet
+    private static function sheet(string $text): WallSheet
     {
         $reader = new self();
-        foreach (TapeWords::clauses($text) as $clause) {
+        foreach (WallWords::clauses($text) as $clause) {
             $reader->clause(new Clause($clause));
         }
         $reader->surroundings();
-        $sheet = TapeSheet::from(
+        $sheet = WallSheet::from(
             start: $reader->start,
             legs: $reader->legs,
             closed: $reader->close !== null,

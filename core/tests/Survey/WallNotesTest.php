@@ -6,19 +6,19 @@ namespace EmberDusk\Tests\Survey;
 
 use EmberDusk\Survey\Length;
 use EmberDusk\Survey\Point;
-use EmberDusk\Survey\TapeNotes;
-use EmberDusk\Survey\TapeText;
+use EmberDusk\Survey\WallNotes;
+use EmberDusk\Survey\WallText;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
-final class TapeNotesTest extends TestCase
+final class WallNotesTest extends TestCase
 {
     private const EXAMPLE = 'start door; 5.20 cove; right 3.80 cove; right 5,20 cove, gap 0.90 at 1.30 window; right 3.80 cove; close';
 
     /** The worked example of the notation: corners and 17.10 m of cove. */
     public function test_the_example_has_its_corners_and_length(): void
     {
-        $sheet = TapeNotes::read(self::EXAMPLE);
+        $sheet = WallNotes::read(self::EXAMPLE);
         self::assertSame([], $sheet->slips);
         self::assertSame('door', $sheet->start);
         self::assertTrue($sheet->closed);
@@ -39,15 +39,15 @@ final class TapeNotesTest extends TestCase
 
     public function test_lines_and_semicolons_read_alike_and_remarks_are_left_out(): void
     {
-        $lines = TapeNotes::read("start door # by the porch\r\n5.20 cove\n\nright 3.80 cove");
-        $clauses = TapeNotes::read('start door; 5.20 cove; right 3.80 cove');
+        $lines = WallNotes::read("start door # by the porch\r\n5.20 cove\n\nright 3.80 cove");
+        $clauses = WallNotes::read('start door; 5.20 cove; right 3.80 cove');
         self::assertEquals($clauses->corners, $lines->corners);
         self::assertEquals($clauses->runs, $lines->runs);
     }
 
     public function test_a_turn_takes_degrees_either_way(): void
     {
-        $sheet = TapeNotes::read("2\nright 45 2\nleft 45 2");
+        $sheet = WallNotes::read("2\nright 45 2\nleft 45 2");
         self::assertEqualsWithDelta(sqrt(2), $sheet->corners[2]->x, 1e-9);
         self::assertEqualsWithDelta(2 + sqrt(2), $sheet->corners[2]->y, 1e-9);
         self::assertEqualsWithDelta(4 + sqrt(2), $sheet->corners[3]->y, 1e-9);
@@ -73,7 +73,7 @@ final class TapeNotesTest extends TestCase
     #[DataProvider('lengths')]
     public function test_lengths_are_read_as_hands_write_them(string $text, float $metres): void
     {
-        $sheet = TapeNotes::read("start\n{$text} cove\nright 45 {$text} cove");
+        $sheet = WallNotes::read("start\n{$text} cove\nright 45 {$text} cove");
         self::assertSame([], $sheet->slips);
         self::assertEqualsWithDelta(2 * $metres, $sheet->runs['cove']->length(), 1e-9);
         self::assertEqualsWithDelta($metres * M_SQRT1_2, $sheet->corners[2]->x, 1e-9);
@@ -90,14 +90,14 @@ final class TapeNotesTest extends TestCase
     public function test_fixes_a_room_in_feet_that_does_not_close(): void
     {
         $text = "17 ft cove\nright 12 ft 6 in cove\nright 17 ft cove\nright 11 ft 6 in cove\nclose";
-        $slip = TapeNotes::read($text)->slips[0];
+        $slip = WallNotes::read($text)->slips[0];
         self::assertSame([4, 6, 10, '12 ft 6 in'], [$slip->line, $slip->column, $slip->length, $slip->instead]);
-        self::assertSame([], TapeNotes::read((new TapeText($text))->mended($slip))->slips);
+        self::assertSame([], WallNotes::read((new WallText($text))->mended($slip))->slips);
     }
 
     public function test_a_run_climbs_and_comes_down_without_moving_on_the_sheet(): void
     {
-        $sheet = TapeNotes::read("2 band\nup 1.2 band\n0.9 band\ndown 1.2 band\n2 band");
+        $sheet = WallNotes::read("2 band\nup 1.2 band\n0.9 band\ndown 1.2 band\n2 band");
         self::assertSame([], $sheet->slips);
         self::assertCount(4, $sheet->corners);
         self::assertEqualsWithDelta(4.9, $sheet->corners[3]->y, 1e-9);
@@ -109,7 +109,7 @@ final class TapeNotesTest extends TestCase
 
     public function test_runs_have_names_of_several_words_and_of_directions(): void
     {
-        $sheet = TapeNotes::read("3.10 Long wall and left\nright 2 right\nright 3 run\nrun long wall, profile");
+        $sheet = WallNotes::read("3.10 Long wall and left\nright 2 right\nright 3 run\nrun long wall, profile");
         self::assertSame([], $sheet->slips);
         self::assertSame(['long-wall', 'left', 'right', 'run'], array_keys($sheet->runs));
         self::assertSame(['profile'], $sheet->site->runs['long-wall']->mounting);
@@ -118,7 +118,7 @@ final class TapeNotesTest extends TestCase
 
     public function test_a_leg_without_the_run_makes_a_jump_of_its_length(): void
     {
-        $run = TapeNotes::read("2 band\nright 1.5\nright 2 band")->runs['band'];
+        $run = WallNotes::read("2 band\nright 1.5\nright 2 band")->runs['band'];
         self::assertSame([2.0, 2.0], $run->lengths);
         self::assertEqualsWithDelta([1.5], $run->jumps, 1e-9);
     }
@@ -164,7 +164,7 @@ final class TapeNotesTest extends TestCase
         int $length,
         string $said,
     ): void {
-        $slips = TapeNotes::read($text)->slips;
+        $slips = WallNotes::read($text)->slips;
         self::assertNotSame([], $slips);
         self::assertSame([$line, $column, $length], [$slips[0]->line, $slips[0]->column, $slips[0]->length]);
         self::assertStringContainsString($said, $slips[0]->message);
@@ -172,7 +172,7 @@ final class TapeNotesTest extends TestCase
 
     public function test_a_slip_leaves_the_other_clauses_standing(): void
     {
-        $sheet = TapeNotes::read("5.20 cove\nright x cove\nright 3.80 cove");
+        $sheet = WallNotes::read("5.20 cove\nright x cove\nright 3.80 cove");
         self::assertCount(1, $sheet->slips);
         self::assertEqualsWithDelta(9.0, $sheet->runs['cove']->length(), 1e-9);
         // The turn of the faulty clause is not made twice.
@@ -182,16 +182,16 @@ final class TapeNotesTest extends TestCase
     public function test_a_short_last_leg_is_offered_its_length(): void
     {
         $text = "5.20 cove\nright 3.80 cove\nright 5.20 cove\nright 3.50 cove\nclose";
-        $slip = TapeNotes::read($text)->slips[0];
+        $slip = WallNotes::read($text)->slips[0];
         self::assertSame([4, '3.80'], [$slip->line, $slip->instead]);
-        self::assertSame([], TapeNotes::read((new TapeText($text))->mended($slip))->slips);
+        self::assertSame([], WallNotes::read((new WallText($text))->mended($slip))->slips);
     }
 
     public function test_a_fix_replaces_only_the_word(): void
     {
         $text = "# grüße\r\nright 3,8O cove # keep";
-        $slip = TapeNotes::read($text)->slips[0];
-        self::assertSame("# grüße\r\nright 3,80 cove # keep", (new TapeText($text))->mended($slip));
+        $slip = WallNotes::read($text)->slips[0];
+        self::assertSame("# grüße\r\nright 3,80 cove # keep", (new WallText($text))->mended($slip));
     }
 
     public function test_no_text_brings_it_down(): void
@@ -221,11 +221,11 @@ final class TapeNotesTest extends TestCase
                 ' ',
                 array_map(static fn(): string => $words[mt_rand(0, count($words) - 1)], range(1, mt_rand(1, 14))),
             );
-            foreach (TapeNotes::read($text)->slips as $slip) {
+            foreach (WallNotes::read($text)->slips as $slip) {
                 self::assertGreaterThanOrEqual(1, $slip->line);
                 self::assertNotSame('', $slip->message);
             }
         }
-        self::assertSame([], TapeNotes::read('')->slips);
+        self::assertSame([], WallNotes::read('')->slips);
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Survey;
 
-/** Cuts tape notes into clauses (a line, or after `;`) of words; a comma right between digits is part of a number. */
-final readonly class TapeWords
+/** Cuts wall notes into clauses (a line, or after `;`) of words; a comma right between digits is part of a number. */
+final readonly class WallWords
 {
     /** @return list<non-empty-list<Word>> clauses without empty ones; a remark after # is left out */
     public static function clauses(string $text): array

@@ -9,7 +9,7 @@ use EmberDusk\Survey\Site\RunNote;
 use EmberDusk\Survey\Site\Span;
 
 /** Writes a change on the sheet back into the notes: replaces only the words concerned. */
-final readonly class TapeText
+final readonly class WallText
 {
     public function __construct(private string $text) {}
 
@@ -36,7 +36,7 @@ final readonly class TapeText
     /** The text with a wall's length, counted from 0, as measured again. Metres. */
     public function legOf(int $leg, float $metres): string
     {
-        $sheet = TapeNotes::read($this->text);
+        $sheet = WallNotes::read($this->text);
         $measured = ($sheet->legs[$leg] ?? null)?->measured;
         if (
             $measured === null ||
@@ -61,7 +61,7 @@ final readonly class TapeText
      */
     public function run(string $run, array $mounting, string $light): string
     {
-        $note = TapeNotes::read($this->text)->site->runs[$run] ?? null;
+        $note = WallNotes::read($this->text)->site->runs[$run] ?? null;
 
         return $this->noted($run, $mounting, $light, $note?->matrix, $note?->fixed === true);
     }
@@ -69,7 +69,7 @@ final readonly class TapeText
     /** The text with a run's line saying this matrix; null: none. */
     public function matrix(string $run, ?PixelMatrix $matrix): string
     {
-        $note = TapeNotes::read($this->text)->site->runs[$run] ?? null;
+        $note = WallNotes::read($this->text)->site->runs[$run] ?? null;
 
         return $this->noted($run, $note->mounting ?? [], $note->light ?? '', $matrix, $note?->fixed === true);
     }
@@ -77,7 +77,7 @@ final readonly class TapeText
     /** The text with a run's line saying whether the end at which data comes in must not change. */
     public function fixed(string $run, bool $fixed): string
     {
-        $note = TapeNotes::read($this->text)->site->runs[$run] ?? null;
+        $note = WallNotes::read($this->text)->site->runs[$run] ?? null;
 
         return $this->noted($run, $note->mounting ?? [], $note->light ?? '', $note?->matrix, $fixed);
     }
@@ -85,7 +85,7 @@ final readonly class TapeText
     /** @param  list<string>  $mounting */
     private function noted(string $run, array $mounting, string $light, ?PixelMatrix $matrix, bool $fixed): string
     {
-        $sheet = TapeNotes::read($this->text);
+        $sheet = WallNotes::read($this->text);
         $note = $sheet->site->runs[$run] ?? null;
         $said = RunNote::write(
             $mounting,
@@ -108,7 +108,7 @@ final readonly class TapeText
     /** The text with the trace result of a leg updated. */
     public function traced(string $leg, string $found): string
     {
-        $there = TapeNotes::read($this->text)->site->leg($leg);
+        $there = WallNotes::read($this->text)->site->leg($leg);
         if ($there === null) {
             return $this->text;
         }

@@ -5,7 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Survey;
 
 /** Takes the lengths of one text, which all keep to the system of its first one. */
-final class TapeLengths
+final class WallLengths
 {
     /** No room that is measured by tape has a longer leg, in metres. */
     private const LONGEST = 500.0;
