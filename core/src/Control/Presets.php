@@ -76,22 +76,21 @@ final readonly class Presets
         return new self($kept, $room === [] ? [] : $left, $room, $roster);
     }
 
-    /** @return list<StoredPreset> scenes to store on site: in remotes, panels and apps with a stated number of presets */
+    /** @return list<StoredPreset> scenes to store on site */
     public function stored(Plan $plan): array
     {
         $stored = [];
         foreach ($this->kept as $control => $scenes) {
-            $unit = $this->roster->unit($control);
-            if ($unit->lights() || $this->room[$control] === self::LIMITLESS) {
-                continue;
-            }
             foreach ($scenes as $n => $id) {
                 $levels = [];
                 foreach ($plan->scenes[$id]->levels as $light => $duties) {
                     $levels[self::unit($plan, $this->roster, (string) $light)->id ?? ''] =
                         array_sum($duties) / max(1, count($duties));
                 }
-                $stored[] = new StoredPreset($control, $n + 1, $plan->scenes[$id]->name, $levels);
+                // Segments of one board are set in its own page: no control of the joined devices shows them one by one.
+                if (count($levels) === count($plan->scenes[$id]->levels)) {
+                    $stored[] = new StoredPreset($control, $n + 1, $plan->scenes[$id]->name, $levels);
+                }
             }
         }
 

@@ -181,13 +181,15 @@ final readonly class Roster
     }
 
     /**
-     * The same with scenes that are stored as presets.
+     * The same with scenes that are stored as presets, as far as a control sets their lights one by one.
      *
      * @param  list<StoredPreset>  $presets
      */
     public function storing(array $presets): self
     {
-        return new self($this->units, $this->wants, $this->school, $this->phones, $presets);
+        $can = array_filter($presets, fn(StoredPreset $p): bool => $p->setBy($this) !== []);
+
+        return new self($this->units, $this->wants, $this->school, $this->phones, array_values($can));
     }
 
     /** Whether a controller must be brought to a remote or panel before they can link: the panel is fixed, and too far off. */

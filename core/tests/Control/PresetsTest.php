@@ -5,6 +5,9 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Control;
 
 use EmberDusk\Control\Presets;
+use EmberDusk\Joining\RosterOfPlan;
+use EmberDusk\Joining\StoredPreset;
+use EmberDusk\Joining\TimingMethod;
 use EmberDusk\Plan\Answer;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Scene;
@@ -156,5 +159,15 @@ final class PresetsTest extends TestCase
             array_map(static fn($s): array => [$s->control, $s->number, $s->scene], $stored),
         );
         self::assertSame([['c1' => 1.0, 'c2' => 1.0], ['c3' => 0.4]], array_column($stored, 'levels'));
+    }
+
+    /** What nobody can set beforehand is not a step: a scene of two segments that are one device, a light without a control. */
+    public function test_what_no_control_sets_is_no_step(): void
+    {
+        $works = self::plan(['r1' => 1], ['r1' => self::LIGHTS], [['c1']]);
+        $one = new StoredPreset('c1', 1, 'Own', ['c1' => 0.5]);
+        self::assertSame('r1', $one->setBy(RosterOfPlan::for($works, new TimingMethod()))['c1']->control);
+        $none = self::plan(['r1' => 1], ['r1' => []], [['c1']]);
+        self::assertSame([], $one->setBy(RosterOfPlan::for($none, new TimingMethod())));
     }
 }

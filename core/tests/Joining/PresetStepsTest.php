@@ -103,6 +103,29 @@ final class PresetStepsTest extends TestCase
         self::assertSame(['store r1 preset1'], array_keys($run->progress()->marks->aside));
     }
 
+    /** A hub saves a scene in its app; a controller stores its own light, which a remote sets before. */
+    public function test_an_app_and_a_controller_store_too(): void
+    {
+        $roster = Bench::roster([Bench::zigbee(), Bench::hub(), Bench::remote()], [['h1', 'c1', 1], ['r1', 'c1', 1]]);
+        $run = Rehearsal::run(
+            $roster->storing([
+                new StoredPreset('h1', 1, 'Reading', ['c1' => 0.3]),
+                new StoredPreset('c1', 1, 'Night', ['c1' => 0.1]),
+            ]),
+            1,
+        );
+        $titles = array_map(static fn(array $t): string => $t[1]->title, $run->trail);
+        self::assertContains('Save it as “Reading” in the app of H1', $titles);
+        self::assertContains('Store it as preset 1 of C1', $titles);
+        self::assertSame([], $run->run->progress()->marks->aside);
+        $site = $run->run->site() ?? self::fail('no site');
+        foreach (['h1' => 0.3, 'c1' => 0.1] as $control => $level) {
+            $site->apply(new Event($site->now() + 1.0, Act::SET, $control, 'recall 1'));
+            $light = $site->device('c1');
+            self::assertEqualsWithDelta($level, $light instanceof SimulatedLight ? $light->level() : -1.0, 1e-6, $control);
+        }
+    }
+
     /** Levels are those of the lights that the control reaches at that moment, and no press of another control changes them. */
     public function test_a_preset_holds_only_what_its_control_reaches(): void
     {

@@ -25,32 +25,34 @@ final readonly class PresetSteps
     public function all(): array
     {
         [$store, $recall] = [$this->control->leaflet->store, $this->control->leaflet->recall];
-        $n = $this->preset->number;
-        $label = $this->control->label();
+        [$n, $label, $scene] = [$this->preset->number, $this->control->label(), $this->preset->scene];
+        $inApp = in_array($this->control->role, [Unit::HUB, Unit::BRIDGE], true);
+        $keep = $inApp ? "Save it as “{$scene}” in the app of {$label}" : "Store it as preset {$n} of {$label}";
+        $call = $inApp ? "call “{$scene}” in the app" : "recall preset {$n}";
         $off = array_map(fn(string $light): Act => $this->level($light, 0.0), array_keys($this->preset->levels));
 
         return [
             $this->step(
                 'scene',
                 Look::Hand,
-                "Set the lights as in “{$this->preset->scene}”: " . $this->levels(),
+                "Set the lights as in “{$scene}”: " . $this->levels(),
                 'A preset stores the lights as they are at that moment.',
                 array_map($this->level(...), array_keys($this->preset->levels), array_values($this->preset->levels)),
             ),
             $this->step(
                 'keep',
                 Look::Hand,
-                "Store it as preset {$n} of {$label}" . ($store === '' ? '' : ": {$store}"),
-                $store === '' ? 'By the gesture in its instructions.' : 'As its instructions say.',
+                $keep . ($store === '' ? '' : ": {$store}"),
+                $store === '' && !$inApp ? 'By the gesture in its instructions.' : 'As its instructions say.',
                 [new Act(Act::SET, $this->control->id, "store {$n}")],
             ),
             $this->step(
                 JoinStep::RECALL,
                 Look::Try,
-                "Switch the lights off, then recall preset {$n}" .
-                    ($recall === '' ? '' : " ({$recall})") .
-                    ": is it “{$this->preset->scene}”?",
-                'A gesture that was cut short stores nothing, and no lamp shows it.',
+                "Switch the lights off, then {$call}" . ($recall === '' ? '' : " ({$recall})") . ": is it “{$scene}”?",
+                $inApp
+                    ? 'An app that was closed too early has saved nothing, and no lamp shows it.'
+                    : 'A gesture that was cut short stores nothing, and no lamp shows it.',
                 [...$off, new Act(Act::SET, $this->control->id, "recall {$n}")],
                 $this->levels(),
             ),
@@ -59,12 +61,9 @@ final readonly class PresetSteps
 
     private function level(string $light, float $level): Act
     {
-        $zone = 0;
-        foreach ($this->roster->wantsOf($this->control->id) as $want) {
-            $zone = $want->light === $light ? $want->zone : $zone;
-        }
+        $by = $this->preset->setBy($this->roster)[$light];
 
-        return new Act(Act::TRY, $this->control->id, sprintf('%s %d %.2F', $light, $zone, $level));
+        return new Act(Act::TRY, $by->control, sprintf('%s %d %.2F', $light, $by->zone, $level));
     }
 
     /** Level of each light in words: “cove 40 %, desk off”. */

@@ -157,15 +157,18 @@ final class SimulatedSite
     private function preset(SimulatedDevice $control, string $key, string $number): bool
     {
         $of = "{$control->unit->id} {$number}";
+        $own = $control instanceof SimulatedLight && $control->isPowered() ? [$control->unit->id => $control] : [];
         foreach ($this->roster->wantsOf($control->unit->id) as $want) {
             $light = $this->devices[$want->light] ?? null;
-            if (!($light instanceof SimulatedLight) || !$control->reaches($light, $want->light, $want->zone)) {
-                continue;
+            if ($light instanceof SimulatedLight && $control->reaches($light, $want->light, $want->zone)) {
+                $own[$want->light] = $light;
             }
+        }
+        foreach ($own as $id => $light) {
             if ($key === 'store') {
-                $this->presets[$of][$want->light] = $light->level();
-            } elseif ($key === 'recall' && isset($this->presets[$of][$want->light])) {
-                $light->obey(new LightCommand($this->presets[$of][$want->light]));
+                $this->presets[$of][$id] = $light->level();
+            } elseif ($key === 'recall' && isset($this->presets[$of][$id])) {
+                $light->obey(new LightCommand($this->presets[$of][$id]));
             }
         }
 
