@@ -122,7 +122,12 @@ final class PresetStepsTest extends TestCase
         foreach (['h1' => 0.3, 'c1' => 0.1] as $control => $level) {
             $site->apply(new Event($site->now() + 1.0, Act::SET, $control, 'recall 1'));
             $light = $site->device('c1');
-            self::assertEqualsWithDelta($level, $light instanceof SimulatedLight ? $light->level() : -1.0, 1e-6, $control);
+            self::assertEqualsWithDelta(
+                $level,
+                $light instanceof SimulatedLight ? $light->level() : -1.0,
+                1e-6,
+                $control,
+            );
         }
     }
 
