@@ -29,6 +29,7 @@ final class Candidates
         private readonly Aim $aim,
         private readonly bool $all,
         private readonly ?Closure $fits = null,
+        private readonly ?FeedProof $proof = null,
     ) {
         $this->queue = new SplPriorityQueue();
         foreach ((new Sharing($tables))->blocks($runs) as $blocks) {
@@ -39,6 +40,7 @@ final class Candidates
     /**
      * @param  non-empty-list<Run>  $runs
      * @param  (Closure(FeedOption): bool)|null  $fits  ways of feeding that are worth a look
+     * @param  FeedProof|null  $proof  places along a run that it proves to fail are left out; patterns stay, they tell why nothing cheaper holds
      * @return iterable<int, Layout>
      */
     public static function for(
@@ -47,8 +49,16 @@ final class Candidates
         Aim $aim,
         bool $all = false,
         ?Closure $fits = null,
+        ?FeedProof $proof = null,
     ): iterable {
-        return (new self(tables: $tables, runs: $runs, aim: $aim, all: $all, fits: $fits))->inOrder();
+        return (new self(
+            tables: $tables,
+            runs: $runs,
+            aim: $aim,
+            all: $all,
+            fits: $fits,
+            proof: $proof,
+        ))->inOrder();
     }
 
     /**
@@ -193,8 +203,11 @@ final class Candidates
             $ways = [];
             foreach ($block as $run) {
                 $feeds = $this->tables->feeds($run, $places[$n], $this->aim);
+                if ($this->proof !== null) {
+                    $feeds = array_filter($feeds, fn(FeedOption $f): bool => !$f->spot() || !$this->proof->bound($f)->hopeless);
+                }
                 $ways[] = $feeds = $this->narrow(
-                    $this->fits === null ? $feeds : array_values(array_filter($feeds, $this->fits)),
+                    array_values($this->fits === null ? $feeds : array_filter($feeds, $this->fits)),
                     2,
                 );
                 $ranks[] = array_map(fn(FeedOption $f): int => $this->aim->rank($f->cost, $f->joints, 0), $feeds);

@@ -4,6 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Checks\Protection\RailCapacity;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
@@ -44,7 +45,7 @@ final readonly class FeedBound
      * @param  float  $amps  at least
      * @param  float  $drop  volts lost from the hub to the farthest feed, at least
      */
-    private function __construct(public bool $hopeless, public float $amps, public float $drop) {}
+    public function __construct(public bool $hopeless, public float $amps, public float $drop) {}
 
     public static function for(Tables $tables, FeedOption $option, ?KitSnapshot $controller): self
     {
@@ -132,8 +133,10 @@ final readonly class FeedBound
             foreach (PlanJudge::light($made, $results) as $broken) {
                 $worst = max($worst, $broken->excess);
             }
-            foreach ($results as $result) {
+            foreach ($results as $id => $result) {
                 if ($result instanceof RunResult) {
+                    $rail = RailCapacity::limit($made->strip($made->run((string) $id)->strip));
+                    $worst = max($worst, $result->fullestRail() / $rail - 1);
                     $amps = max($amps, $result->supplyAmps);
                     $drop = max($drop, $result->farthestFeed()->lost());
                 }

@@ -10,8 +10,8 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
 
 /**
- * Ways of feeding that fail in every layout, by solves with cables that lose next to nothing: real ones only lose more. A longer strip is less
- * even than a shorter one of its kind: a proof counts for all longer runs of that kind, a pass for all shorter ones.
+ * Ways of feeding that fail in every layout, by solves with cables that lose next to nothing: real ones only lose more. A strip is as uneven as the
+ * longest arm beside a feed: a proof counts for all longer arms on strip of that kind, a pass for all shorter ones.
  */
 final class FeedProof
 {
@@ -36,7 +36,11 @@ final class FeedProof
     /** @var array<string, list<array{FeedOption, float}>> by run, place and amps */
     private array $stairs = [];
 
-    /** @var array<string, float> least volts lost by feedings that were too uneven in a layout, by run and pattern: not proven to fail in every one */
+    /**
+     * Longest arm and volts lost of feedings that were too uneven in a layout, by run and what they are compared with: not proven to fail in every one.
+     *
+     * @var array<string, list<array{float, float}>>
+     */
     private array $doubts = [];
 
     /** @var array<string, float> volts lost at least by ways of feeding that were solved with their own cables */
@@ -66,8 +70,7 @@ final class FeedProof
                     continue;
                 }
                 $loses = $this->loses($run, $option);
-                $doubted = $likely && $loses >= ($this->doubts["{$run->id}/{$option->pattern}"] ?? INF);
-                if ($loses < $least && !$doubted) {
+                if ($loses < $least && !($likely && $this->doubtful($run, $option))) {
                     $this->stairs[$key][] = [$option, $loses];
                     $least = $loses;
                 }
@@ -75,6 +78,19 @@ final class FeedProof
         }
 
         return $this->stairs[$key];
+    }
+
+    /** Bounds of a way of feeding by what is known of its kind, without solving it. */
+    public function bound(FeedOption $option): FeedBound
+    {
+        $run = $this->tables->plan->run($option->run);
+        $drop = $this->loses($run, $option);
+
+        return new FeedBound(
+            $this->uneven($run, $option) || $drop > $this->limit($run) + self::MISSED,
+            $option->leg === null ? $this->draws($run, $option) : 0.0,
+            $drop,
+        );
     }
 
     /** The cheapest of them that loses no more than so many volts; null where none does. */
@@ -89,7 +105,7 @@ final class FeedProof
         return null;
     }
 
-    /** Amps that a run takes at least, at the lowest volts, in any way of feeding that is not proven to fail. */
+    /** Amps that a run takes at least, in any way of feeding that is not proven to fail, at the lowest volts. */
     public function amps(Run $run): float
     {
         if (!isset($this->amps[$run->id])) {
@@ -98,6 +114,11 @@ final class FeedProof
                 if (self::solvable($option) && !isset($draws[$option->pattern]) && !$this->uneven($run, $option)) {
                     $draws[$option->pattern] = $this->draws($run, $option);
                 }
+                $any = $option;
+            }
+            $longest = isset($any) ? $this->longest($run, $any) : null;
+            if ($longest !== null) {
+                $draws[$longest->pattern] = $this->solved($run, $longest, FeedBound::lowest($this->tables, $this->tables->strip($run)->volts))->amps ?? 0.0;
             }
             $this->amps[$run->id] = $draws === [] ? 0.0 : min($draws);
         }
@@ -105,10 +126,32 @@ final class FeedProof
         return $this->amps[$run->id];
     }
 
-    /** Whether a way of feeding is solved: many feeds are as good as never uneven, and not refused without a proof. */
+    /** Of one or two feeds at places along a run those with the longest arms that are not proven to fail: they draw least. */
+    private function longest(Run $run, FeedOption $like): ?FeedOption
+    {
+        $marks = $this->tables->plan->of($run)->marks();
+        $place = static fn(int $k): int => $marks->nearest(($marks->length() * $k) / Feeding::STEPS);
+        $ways = [];
+        for ($k = 1; $k < Feeding::STEPS / 2; $k++) {
+            $ways[Feeding::SPOT . $k] = [$place($k)];
+        }
+        for ($k = 1; $k < Feeding::STEPS / 4; $k++) {
+            $ways[Feeding::SPOT . $k . '+' . (Feeding::STEPS - $k)] = [$place($k), $place(Feeding::STEPS - $k)];
+        }
+        foreach (count($run->sections) > 1 || $run->pins !== [] ? [] : $ways as $name => $pads) {
+            $option = $this->ideal($like, $name, $pads);
+            if (!$this->uneven($run, $option)) {
+                return $option;
+            }
+        }
+
+        return null;
+    }
+
+    /** Whether its amps are solved: many feeds are as good as never uneven, and not refused without a proof; of places along a run one counts. */
     private static function solvable(FeedOption $option): bool
     {
-        return count($option->pads) <= self::SOLVED || $option->pattern === Feeding::NOW;
+        return (count($option->pads) <= self::SOLVED && !$option->spot()) || $option->pattern === Feeding::NOW;
     }
 
     /** Amps of a run in a way of feeding at the lowest volts: of the longest run of its kind, by the metre. Of a leg nothing is known. */
@@ -123,8 +166,7 @@ final class FeedProof
         $metres = $this->tables->plan->of($run)->litLength();
         $key = $this->kind($run) . "/{$option->pattern}";
         if (($this->known->draws[$key][1] ?? 0.0) < $metres) {
-            $share = FeedBound::lowest($this->tables, $this->tables->strip($run)->volts);
-            $now = $this->solved($run, $this->ideal($option), $share);
+            $now = $this->solved($run, $this->ideal($option), FeedBound::lowest($this->tables, $this->tables->strip($run)->volts));
             $this->known->draws[$key] = [($now->amps ?? 0.0) / max(0.01, $metres), $metres];
         }
 
@@ -143,8 +185,9 @@ final class FeedProof
         if ($option->leg !== null) {
             return 0.0;
         }
-        if (isset($this->solved[self::key($option)])) {
-            return $this->solved[self::key($option)];
+        $key = self::key($option);
+        if (isset($this->solved[$key])) {
+            return $this->solved[$key];
         }
         $siemens = [];
         foreach ($option->lengths as $n => $metres) {
@@ -181,19 +224,31 @@ final class FeedProof
         return $this->solved[$key] > $before + 1e-9;
     }
 
-    /** Doubts a way of feeding that was too uneven in a layout, and the same with cables that lose more. Returns whether that is new. */
+    /** Doubts a way of feeding that was too uneven in a layout, and those that lose no less with no shorter arms. Returns whether that is new. */
     public function doubt(FeedOption $option): bool
     {
         $run = $this->tables->plan->run($option->run);
-        $key = "{$run->id}/{$option->pattern}";
-        $loses = $this->loses($run, $option);
-        if ($loses >= ($this->doubts[$key] ?? INF)) {
+        if ($this->doubtful($run, $option)) {
             return false;
         }
-        $this->doubts[$key] = $loses;
+        [$key, $arm] = $this->measure($run, $option);
+        $this->doubts["{$run->id}/{$key}"][] = [$arm, $this->loses($run, $option)];
         $this->forget($run);
 
         return true;
+    }
+
+    private function doubtful(Run $run, FeedOption $option): bool
+    {
+        [$key, $arm] = $this->measure($run, $option);
+        $loses = $this->loses($run, $option);
+        foreach ($this->doubts["{$run->id}/{$key}"] ?? [] as [$from, $least]) {
+            if ($arm >= $from - 1e-9 && $loses >= $least - 1e-9) {
+                return true;
+            }
+        }
+
+        return false;
     }
 
     private function forget(Run $run): void
@@ -212,11 +267,10 @@ final class FeedProof
 
     private function uneven(Run $run, FeedOption $option): bool
     {
-        if (!self::solvable($option)) {
+        if (!self::solvable($option) && !$option->spot()) {
             return false;
         }
-        $metres = $this->tables->plan->of($run)->litLength();
-        $key = $this->kind($run) . "/{$option->pattern}";
+        [$key, $metres] = $this->measure($run, $option);
         if ($metres >= ($this->known->fails[$key] ?? INF)) {
             return true;
         }
@@ -236,6 +290,23 @@ final class FeedProof
         return true;
     }
 
+    /** @return array{string, float} what a way of feeding is compared with, and its longest arm; of a cut run or one with gaps all metres */
+    private function measure(Run $run, FeedOption $option): array
+    {
+        $of = $this->tables->plan->of($run);
+        if (
+            count($run->sections) > 1 ||
+            $option->halves() ||
+            $option->leg !== null ||
+            $option->pattern === Feeding::NOW ||
+            Seam::applies($this->tables->plan, $run)
+        ) {
+            return [$this->kind($run) . "/{$option->pattern}", $of->litLength()];
+        }
+
+        return [$this->kind($run), Feeding::arm($of->marks(), $option->pads)];
+    }
+
     private function solved(Run $run, FeedOption $option, float $share): ?JudgedFeeds
     {
         $this->watch->step($run->name());
@@ -246,9 +317,14 @@ final class FeedProof
         return FeedBound::at($this->tables, $option, $this->best[$run->id], $share);
     }
 
-    /** The same way of feeding by cables that lose next to nothing. */
-    private function ideal(FeedOption $option): FeedOption
+    /**
+     * The same way of feeding, or another, by cables that lose next to nothing.
+     *
+     * @param  list<int>|null  $pads  of another pattern
+     */
+    private function ideal(FeedOption $option, ?string $pattern = null, ?array $pads = null): FeedOption
     {
+        $at = $pads ?? $option->pads;
         $thick = $option->tails[0];
         foreach ($this->tables->priced->cables($thick->entry instanceof Cable ? $thick->entry->cores : 2) as $cable) {
             if (FeedBound::ohms($cable) < FeedBound::ohms($thick)) {
@@ -258,10 +334,10 @@ final class FeedProof
 
         return new FeedOption(
             run: $option->run,
-            pattern: $option->pattern,
-            pads: $option->pads,
-            tails: array_map(static fn(): KitSnapshot => $thick, $option->pads),
-            lengths: array_map(static fn(): float => self::SHORT, $option->pads),
+            pattern: $pattern ?? $option->pattern,
+            pads: $at,
+            tails: array_map(static fn(): KitSnapshot => $thick, $at),
+            lengths: array_map(static fn(): float => self::SHORT, $at),
             leg: null,
             capacity: $option->capacity,
             cost: 0,

@@ -11,7 +11,7 @@ use EmberDusk\Plan\Run;
 
 /**
  * Feed patterns of a run: its start, its end, both, the middle, two to six equal shares at (2j-1)/(2k) of its length, or two halves cut apart with a
- * feed at each outer end; each a fixed list of pads.
+ * feed at each outer end; beside these one feed at any of 25 places, or two at any pair of them. Each is a fixed list of pads.
  */
 final readonly class Feeding
 {
@@ -20,6 +20,12 @@ final readonly class Feeding
     public const NOW = 'as now';
 
     private const MOST = 6;
+
+    /** Key prefix of places along a run. */
+    public const SPOT = 'at ';
+
+    /** Steps between the places along a run. */
+    public const STEPS = 24;
 
     public function __construct(private Plan $plan, private Run $run) {}
 
@@ -71,5 +77,54 @@ final readonly class Feeding
         }
 
         return $patterns;
+    }
+
+    /**
+     * One feed at any of the places along the run, or two at any pair; none that a pattern has, none where the run is cut or pinned.
+     *
+     * @param  array<string, list<int>>  $patterns  that are known
+     * @return array<string, list<int>> pads by the numbers of the places: “at 8”, “at 3+17”
+     */
+    public function spots(array $patterns): array
+    {
+        $marks = $this->plan->of($this->run)->cutMarks();
+        if ($marks === null || isset($patterns[self::NOW]) || $patterns === [] || count($this->run->sections) > 1) {
+            return [];
+        }
+        $known = array_flip(array_map(static fn(array $pads): string => implode(',', $pads), $patterns));
+        $pads = [];
+        for ($k = 0; $k <= self::STEPS; $k++) {
+            $pads[$k] = $marks->nearest(($marks->length() * $k) / self::STEPS);
+        }
+        $pads = array_unique($pads);
+        $spots = [];
+        foreach ($pads as $k => $one) {
+            $spots[self::SPOT . $k] = [$one];
+            foreach ($pads as $n => $two) {
+                if ($n > $k) {
+                    $spots[self::SPOT . "{$k}+{$n}"] = [$one, $two];
+                }
+            }
+        }
+
+        return array_filter($spots, static fn(array $pads): bool => !isset($known[implode(',', $pads)]));
+    }
+
+    /**
+     * Longest piece of strip that a feed carries on one side, in metres: beyond the last feed, or half of the way between two. A strip is as uneven
+     * as the longest of them.
+     *
+     * @param  list<int>  $pads
+     */
+    public static function arm(CutMarks $marks, array $pads): float
+    {
+        $at = array_map($marks->position(...), $pads);
+        sort($at);
+        $arm = max($at[0], $marks->length() - $at[count($at) - 1]);
+        for ($n = 1; $n < count($at); $n++) {
+            $arm = max($arm, ($at[$n] - $at[$n - 1]) / 2);
+        }
+
+        return $arm;
     }
 }

@@ -4,8 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use Closure;
 use EmberDusk\Checks\Protection\Guard;
-use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
@@ -78,7 +78,14 @@ final class Search
             $this->glance($f)->drop <=
                 $this->tables->plan->limits->drop * $this->tables->strip($this->tables->plan->run($f->run))->volts;
         foreach (
-            Candidates::for(tables: $this->tables, runs: $runs, aim: $aim, all: false, fits: $rough ? $fits : null)
+            Candidates::for(
+                tables: $this->tables,
+                runs: $runs,
+                aim: $aim,
+                all: false,
+                fits: $rough ? $fits : null,
+                proof: $rough ? null : $this->proof,
+            )
             as $layout
         ) {
             $bound = $aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes());
@@ -208,11 +215,22 @@ final class Search
      */
     private function hopeless(Layout $layout, bool $rough): bool
     {
+        if ($rough) {
+            return $this->fails($layout, $this->glance(...));
+        }
+
+        return $this->fails($layout, $this->proof->bound(...)) ||
+            $this->fails($layout, $this->hub(...));
+    }
+
+    /** @param  Closure(FeedOption): FeedBound  $bound  of a way of feeding */
+    private function fails(Layout $layout, Closure $bound): bool
+    {
         foreach ($layout->blocks as $block) {
             $amps = 0.0;
             $drop = 0.0;
             foreach ($block->feeds as $feed) {
-                $hub = $rough ? $this->glance($feed) : $this->hub($feed);
+                $hub = $bound($feed);
                 if ($hub->hopeless) {
                     return true;
                 }
@@ -225,18 +243,8 @@ final class Search
             if ($fuse instanceof Fuse && Guard::needs($amps) > $fuse->amps + 1e-3) {
                 return true;
             }
-            $cable = $block->trunk->entry;
-            $metres = $this->tables->routes->trunk($layout->place, $block->place);
-            $plan = $this->tables->plan;
-            if ($cable instanceof Cable) {
-                $lost = 2 * $amps * $cable->conductor->ohms($metres, $plan->limits->cableCelsius);
-            } else {
-                $lost = 0.0;
-            }
-            if (
-                $drop + $lost >
-                $plan->limits->drop * $this->tables->strip($plan->run($block->feeds[0]->run))->volts + 1e-3
-            ) {
+            $ohms = $this->tables->ohms($block->trunk, $this->tables->routes->trunk($layout->place, $block->place));
+            if ($drop + $amps * $ohms > $this->proof->limit($this->tables->plan->run($block->feeds[0]->run)) + 1e-3) {
                 return true;
             }
         }

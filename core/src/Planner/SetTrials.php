@@ -25,6 +25,9 @@ final class SetTrials
     /** Number of the level at which most layouts hold. */
     public const LIKELY = 2;
 
+    /** Limits that a way of feeding breaks by its arms of strip. */
+    private const OF_ARMS = [PlannerLimit::Evenness, PlannerLimit::Rail];
+
     /** @var array<int, SharedFloor> by level */
     private array $floors = [];
 
@@ -48,20 +51,31 @@ final class SetTrials
         return null;
     }
 
-    /** Whether a trial adds doubts: ways of feeding that are too uneven in a layout. Other layouts are likelier without them. */
+    /** Whether a trial adds doubts: ways of feeding that are too much for their strip in a layout. Other layouts are likelier without them. */
     private function doubted(LayoutTrial $tried): bool
     {
-        $new = false;
+        $new = [];
         foreach ($tried->judged->broken as $broken) {
-            foreach ($broken->limit === PlannerLimit::Evenness ? $tried->layout->blocks : [] as $block) {
+            foreach (in_array($broken->limit, self::OF_ARMS, true) ? $tried->layout->blocks : [] as $block) {
                 foreach ($block->feeds as $feed) {
-                    $new = ($feed->run === $broken->at && $this->search->proof->doubt($feed)) || $new;
+                    if ($feed->run === $broken->at && $this->search->proof->doubt($feed)) {
+                        $new[] = $feed->run;
+                    }
                 }
             }
         }
-        $this->floors = $new ? [] : $this->floors;
 
-        return $new;
+        return $this->changed($new);
+    }
+
+    /** @param  list<string>  $runs  Forgets what was found with ways of feeding that are known better now. Returns whether there are any. */
+    private function changed(array $runs): bool
+    {
+        foreach ($runs === [] ? [] : $this->floors as $floor) {
+            $floor->forget($runs);
+        }
+
+        return $runs !== [];
     }
 
     /** Bounds at a level, whose layouts, of a set or of the least sum, are of ways of feeding that were solved with their own cables. */
@@ -72,13 +86,10 @@ final class SetTrials
             $new = [];
             foreach ($set === null ? $floor->least([])[1] ?? [] : [$set] as $one) {
                 foreach ($floor->floor($one)[1]->blocks ?? [] as $block) {
-                    array_push($new, ...array_map($this->search->proof->refine(...), $block->feeds));
+                    array_push($new, ...array_filter($block->feeds, $this->search->proof->refine(...)));
                 }
             }
-            if (in_array(true, $new, true)) {
-                $this->floors = [];
-            }
-        } while ($this->floors === []);
+        } while ($this->changed(array_values(array_map(static fn(FeedOption $f): string => $f->run, $new))));
 
         return $floor;
     }

@@ -29,10 +29,16 @@ final class SharedFloor
     /** @var array<int, KitSnapshot|null> by set */
     private array $controllers = [];
 
+    /** @var array<int, bool> by set */
+    private array $possible = [];
+
+    /** @var array<string, float> of trunks, by their ends */
+    private array $metres = [];
+
     /** @var array<string, int> sets of runs that are one light, by its controller: they stay together */
     private array $lights = [];
 
-    /** @var array<string, array{int, RunBlock}|null> by set, place of the supply, amps that all cables carry, and fuse */
+    /** @var array<int, array<string, array{int, RunBlock}|null>> by set; by place of the supply, amps that all cables carry, and fuse */
     private array $blocks = [];
 
     /** @var list<float> amps of the fuses */
@@ -41,7 +47,7 @@ final class SharedFloor
     /** @var array<string, float> at least, by run */
     private array $amps = [];
 
-    /** @var array<string, array<int, array{int, list<RunBlock>}>> by supply's overload and place, by set: blocks */
+    /** @var array<string, array<int, array{int, list<RunBlock>}|null>> by supply's overload and place, by set: blocks */
     private array $parted = [];
 
     /** @var array<int, array{int, Layout}|null> by set */
@@ -118,6 +124,17 @@ final class SharedFloor
         return $best[$this->all] ?? null;
     }
 
+    /** @param  list<string>  $runs  Forgets every set with one of these: of their ways of feeding more is known. */
+    public function forget(array $runs): void
+    {
+        $of = 0;
+        foreach ($this->runs as $n => $run) {
+            $of |= in_array($run->id, $runs, true) ? 1 << $n : 0;
+        }
+        $this->blocks = array_filter($this->blocks, static fn(int $set): bool => ($set & $of) === 0, ARRAY_FILTER_USE_KEY);
+        [$this->parted, $this->floors] = [[], []];
+    }
+
     /** @return array{int, Layout}|null bound of a set on one supply, with the layout that it is of */
     public function floor(int $set): ?array
     {
@@ -130,7 +147,7 @@ final class SharedFloor
         foreach ($tables->supplies($runs, false) as $supply) {
             $unit = $tables->costs->unit($supply);
             foreach ($tables->places($runs, true) as $place) {
-                $parted = $this->parted($supply, $place)[$set] ?? null;
+                $parted = $this->parted($set, $supply, $place);
                 if ($parted !== null && ($best === null || $unit + $parted[0] < $best[0])) {
                     $best = [$unit + $parted[0], $supply, $place, $parted[1]];
                 }
@@ -155,7 +172,9 @@ final class SharedFloor
         $amps = 0.0;
         foreach ($runs as $run) {
             $this->amps[$run->id] ??=
-                $this->load === null ? $this->search->proof->amps($run) : $this->load * $this->full($run);
+                $this->load === null
+                    ? $this->search->proof->amps($run)
+                    : $this->load * $this->full($run);
             $amps += $this->amps[$run->id];
         }
 
@@ -189,53 +208,69 @@ final class SharedFloor
     }
 
     /**
-     * Sets parted into blocks behind one supply at one place.
+     * A set parted into blocks behind one supply at one place, its parts before it.
      *
-     * @return array<int, array{int, list<RunBlock>}> cost and blocks, by set
+     * @return array{int, list<RunBlock>}|null cost and blocks
      */
-    private function parted(KitSnapshot $supply, string $place): array
+    private function parted(int $set, KitSnapshot $supply, string $place): ?array
     {
         $key = ($supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0) . "/{$place}";
-        if (isset($this->parted[$key])) {
-            return $this->parted[$key];
+        if ($set === 0) {
+            return [0, []];
         }
-        $own = [];
-        for ($set = 1; $set <= $this->all; $set++) {
-            $own[$set] = $this->block($set, $supply, $place);
+        if (array_key_exists($set, $this->parted[$key] ?? [])) {
+            return $this->parted[$key][$set];
         }
-        $best = [0 => [0, []]];
-        for ($set = 1; $set <= $this->all; $set++) {
-            $low = $set & -$set;
-            for ($sub = $set; $sub > 0; $sub = ($sub - 1) & $set) {
-                $rest = $best[$set ^ $sub] ?? null;
-                if (($sub & $low) === 0 || $rest === null || $own[$sub] === null) {
-                    continue;
-                }
-                [$cost, $block] = $own[$sub];
-                if (!isset($best[$set]) || $cost + $rest[0] < $best[$set][0]) {
-                    $best[$set] = [$cost + $rest[0], [...$rest[1], $block]];
-                }
+        $best = null;
+        $low = $set & -$set;
+        for ($sub = $set; $sub > 0; $sub = ($sub - 1) & $set) {
+            if (($sub & $low) === 0) {
+                continue;
+            }
+            $block = $this->block($sub, $supply, $place);
+            $rest = $block === null ? null : $this->parted($set ^ $sub, $supply, $place);
+            if ($block !== null && $rest !== null && ($best === null || $block[0] + $rest[0] < $best[0])) {
+                $best = [$block[0] + $rest[0], [...$rest[1], $block[1]]];
             }
         }
 
-        return $this->parted[$key] = $best;
+        return $this->parted[$key][$set] = $best;
     }
 
     /** @return array{int, RunBlock}|null least cost of runs under one controller; of pixels one run at the supply's */
     private function block(int $set, KitSnapshot $supply, string $place): ?array
     {
+        if (!($this->possible[$set] ??= $this->possible($set))) {
+            return null;
+        }
         $best = null;
         foreach ($this->guards($this->runs($set), $supply) as [$carries, $fuse]) {
-            $key = "{$set}/{$place}/{$carries}/{$fuse}";
-            if (!array_key_exists($key, $this->blocks)) {
-                $this->blocks[$key] = $this->carrying($set, $place, $carries, $fuse);
+            $key = "{$place}/{$carries}/{$fuse}";
+            if (!array_key_exists($key, $this->blocks[$set] ?? [])) {
+                $this->blocks[$set][$key] = $this->carrying($set, $place, $carries, $fuse);
             }
-            if ($best === null || ($this->blocks[$key][0] ?? PHP_INT_MAX) < $best[0]) {
-                $best = $this->blocks[$key] ?? $best;
+            if ($best === null || ($this->blocks[$set][$key][0] ?? PHP_INT_MAX) < $best[0]) {
+                $best = $this->blocks[$set][$key] ?? $best;
             }
         }
 
         return $best;
+    }
+
+    /** Whether runs can share a block: no light is torn apart, a controller carries them all; each pixel run has a board of its own. */
+    private function possible(int $set): bool
+    {
+        $runs = $this->runs($set);
+        foreach ($this->lights as $of) {
+            if (!in_array($set & $of, [0, $of], true)) {
+                return false;
+            }
+        }
+        if (!$this->search->tables->strip($runs[0])->switched()) {
+            return count($runs) === 1;
+        }
+
+        return $this->controller($set) !== null;
     }
 
     /** @return array{int, RunBlock}|null the same, all cables carrying so many amps, behind such a fuse */
@@ -244,11 +279,7 @@ final class SharedFloor
         $runs = $this->runs($set);
         $tables = $this->search->tables;
         $switched = $tables->strip($runs[0])->switched();
-        $controller = $this->controller($set);
-        $torn = array_filter($this->lights, static fn(int $of): bool => !in_array($set & $of, [0, $of], true));
-        if ($torn !== [] || ($switched ? $controller === null : count($runs) > 1)) {
-            return null;
-        }
+        $controller = $switched ? $this->controller($set) : null;
         $best = null;
         foreach ($switched ? $this->places : [$place] as $at) {
             foreach ($this->trunks($runs, $switched, $place, $at, $carries) as [$cost, $trunk, $lost]) {
@@ -324,15 +355,15 @@ final class SharedFloor
             return [[0, null, 0.0]];
         }
         $tables = $this->search->tables;
+        $metres = $this->metres["{$from}/{$to}"] ??= $tables->routes->trunk($from, $to);
         $amps = $this->amps($runs);
-        $metres = $tables->routes->trunk($from, $to);
         $trunks = [];
         foreach (array_filter($tables->trunks($runs)) as $cable) {
             if ($tables->carries($cable) >= $carries - 1e-9 && $cable->entry instanceof Cable) {
                 $trunks[] = [
                     $tables->costs->cable($cable, $metres) + $tables->costs->terminals(RunBlock::TRUNK),
                     $cable,
-                    2 * $amps * $cable->entry->conductor->ohms($metres, $tables->plan->limits->cableCelsius),
+                    $amps * $tables->ohms($cable, $metres),
                 ];
             }
         }

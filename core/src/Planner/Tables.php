@@ -45,10 +45,15 @@ final class Tables
     /** @var array<string, array<string, list<int>>> */
     private array $patterns = [];
 
+    /** @var array<string, array<string, list<int>>> */
+    private array $spots = [];
+
     private readonly PartCosts $partCosts;
 
     /** @var array<array-key, float> by volts */
     private array $sags = [];
+
+    private ?int $leastFuse = null;
 
     /** °C that the air reaches where these runs are. */
     private readonly float $air;
@@ -206,7 +211,7 @@ final class Tables
     /** Of any fuse in a cable, with its joints. */
     public function leastFuse(): int
     {
-        return min([
+        return $this->leastFuse ??= min([
             PHP_INT_MAX,
             ...array_map($this->costs->fuse(...), $this->priced->ofKind('fuse', static fn(object $f): bool => true)),
         ]);
@@ -216,6 +221,14 @@ final class Tables
     public function carries(KitSnapshot $cable): float
     {
         return $cable->entry instanceof Cable ? CableRating::laidIn($cable->entry, $this->air) : 0.0;
+    }
+
+    /** Ohms of both cores of a trunk. */
+    public function ohms(KitSnapshot $cable, float $metres): float
+    {
+        return $cable->entry instanceof Cable
+            ? 2 * $cable->entry->conductor->ohms($metres, $this->plan->limits->cableCelsius)
+            : 0.0;
     }
 
     public function strip(Run $run): Strip
@@ -228,7 +241,7 @@ final class Tables
     {
         $cores = $this->cores($run);
         $options = [];
-        foreach ($this->patterns[$run->id] ??= (new Feeding($this->plan, $run))->for() as $pattern => $pads) {
+        foreach ($this->pads($run, $place) as $pattern => $pads) {
             foreach (TailCables::for($this->plan, $this->priced, $run, $cores, $pads) as $tails) {
                 $options[] = $this->option(
                     run: $run,
@@ -264,6 +277,20 @@ final class Tables
         );
 
         return $options;
+    }
+
+    /** @return array<string, list<int>> pads by pattern, and by the places along a run that are worth it from here */
+    private function pads(Run $run, string $place): array
+    {
+        $feeding = new Feeding($this->plan, $run);
+        $patterns = $this->patterns[$run->id] ??= $feeding->for();
+        $spots = $this->spots[$run->id] ??= $feeding->spots($patterns);
+        if ($spots === []) {
+            return $patterns;
+        }
+        $marks = $this->plan->of($run)->marks();
+
+        return $patterns + (new FeedPlaces($this->routes))->worth($run, $marks, $place, $patterns, $spots);
     }
 
     /**

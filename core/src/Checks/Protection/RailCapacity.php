@@ -10,6 +10,7 @@ use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Checks\Rule;
 use EmberDusk\Checks\RunCheck;
 use EmberDusk\Circuit\RunResult;
+use EmberDusk\Kit\Strip;
 use EmberDusk\Plan\Changes\Wires\FeedPattern;
 use EmberDusk\Plan\Feed;
 use EmberDusk\Values\FindingPlace;
@@ -41,7 +42,7 @@ final readonly class RailCapacity extends RunCheck
     protected function run(JudgedRun $case): array
     {
         $stated = $case->strip?->railAmps;
-        $limit = $stated ?? self::USUAL;
+        $limit = self::limit($case->strip);
         $amps = round(self::amps($case->job, $case, $stated !== null), 4);
         if ($case->strip === null || $amps <= $limit) {
             return [];
@@ -70,6 +71,12 @@ final readonly class RailCapacity extends RunCheck
                 fixes: $fixes,
             ),
         ];
+    }
+
+    /** Amps into one end of a strip at most. */
+    public static function limit(?Strip $strip): float
+    {
+        return $strip->railAmps ?? self::USUAL;
     }
 
     /** @param  bool  $open  with another feed open too, as far as the cable to an end feed shows it */

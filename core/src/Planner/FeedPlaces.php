@@ -1,0 +1,52 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Plan\CutMarks;
+use EmberDusk\Plan\Routes\Routes;
+use EmberDusk\Plan\Run;
+
+/** Places along a run that are worth a feed from somewhere: none is as good with no longer cable. */
+final readonly class FeedPlaces
+{
+    /** Shortest cable, in metres. */
+    private const SHORT = 0.01;
+
+    public function __construct(private Routes $routes) {}
+
+    /**
+     * Of one or two feeds those that no other is better than: with as many feeds, no longer cable, no more of it lost, and no longer arm of strip.
+     *
+     * @param  array<string, list<int>>  $patterns  pads of what is tried anyway
+     * @param  array<string, list<int>>  $spots  pads of the places along the run
+     * @return array<string, list<int>> of the places
+     */
+    public function worth(Run $run, CutMarks $marks, string $place, array $patterns, array $spots): array
+    {
+        $metres = $rows = $kept = [];
+        foreach ($spots === [] ? [] : $patterns + $spots as $name => $pads) {
+            if (count($pads) <= 2 && $name !== Feeding::HALVES) {
+                $each = array_map(
+                    fn(int $pad): float => $metres[$pad] ??= max(self::SHORT, $this->routes->tail($place, $run, $pad)),
+                    $pads,
+                );
+                $ohms = 1 / array_sum(array_map(static fn(float $m): float => 1 / $m, $each));
+                // At the same length what is tried anyway comes first.
+                $rows[] = [array_sum($each), isset($patterns[$name]) ? 0 : 1, [$ohms, Feeding::arm($marks, $pads)], count($pads), $name];
+            }
+        }
+        sort($rows);
+        foreach ($rows as [, , [$ohms, $arm], $count, $name]) {
+            foreach ($kept[$count] ?? [] as [$less, $shorter]) {
+                if ($less <= $ohms + 1e-9 && $shorter <= $arm + 1e-9) {
+                    continue 2;
+                }
+            }
+            $kept[$count][$name] = [$ohms, $arm];
+        }
+
+        return array_intersect_key($spots, array_merge(...array_values($kept)));
+    }
+}
