@@ -1,0 +1,75 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Tests\Planner;
+
+use EmberDusk\Costing\Basis;
+use EmberDusk\Costing\Costing;
+use EmberDusk\Plan\Changes\Wires\SetFeeds;
+use EmberDusk\Plan\Place;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Planner\Feeding;
+use EmberDusk\Planner\PlanJudge;
+use EmberDusk\Planner\Planner;
+use EmberDusk\Tests\Demo;
+use PHPUnit\Framework\Attributes\DataProvider;
+use PHPUnit\Framework\TestCase;
+
+/** A run is fed at the best of 25 places, or of all pairs of them: each is wired by the change that a person makes, priced and judged. */
+final class FeedPlacesTest extends TestCase
+{
+    /** @return iterable<string, array{string, string, list<string>}> walls, strip, and what else is on the shelf */
+    public static function runs(): iterable
+    {
+        $with = static fn(string $controller, string $tail): array => [
+            ['cable-2x15', 'supply-24-240', 'fuse-10', 'fuse-15', $controller, $tail],
+        ];
+        yield 'one colour, the box nearer to its start' => [
+            "start door\ndry\n6.00 line\nbox B1 at 1.40, 60x40x20, vented\noutlet P1 at 0.90",
+            'strip-single-24',
+            ...$with('controller-zigbee-1', 'cable-2x1'),
+        ];
+        yield 'too long for one feed' => [
+            "start door\ndry\n11.00 line\nbox B1 at 3.10, 60x40x20, vented\noutlet P1 at 2.20",
+            'strip-single-24',
+            ...$with('controller-zigbee-1', 'cable-2x25'),
+        ];
+        yield 'its ends meet: they must not differ' => [
+            "start door\ndry\n3.00 line\nright 2.50 line\nright 3.00 line\nright 2.50 line\nclose\n" .
+                "box B1 on line at 1.20, 60x40x20, vented\noutlet P1 on line at 0.60",
+            'strip-single-24',
+            ...$with('controller-zigbee-1', 'cable-2x15'),
+        ];
+    }
+
+    /** @param  list<string>  $entries */
+    #[DataProvider('runs')]
+    public function test_no_other_places_are_cheaper(string $walls, string $strip, array $entries): void
+    {
+        $basis = new Basis(new FewOnShelf($entries));
+        $plan = Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $walls],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $strip],
+        );
+        $proposal = Planner::propose($plan, ['line'], $basis);
+        $made = $proposal->built($proposal->parts);
+        $cost = static fn(Plan $p): int => Costing::moving($p, $basis, ['line'])->cost();
+        self::assertSame($proposal->cost(), $cost($made));
+        $cheaper = $held = 0;
+        for ($one = 0; $one <= Feeding::STEPS; $one++) {
+            for ($two = $one; $two <= Feeding::STEPS; $two++) {
+                $shares = array_map(static fn(int $k): float => $k / Feeding::STEPS, array_unique([$one, $two]));
+                $other = Demo::with($made, SetFeeds::payload('line', array_values($shares)));
+                if (!(new PlanJudge())->judge($other, array_values($other->runs))->holds()) {
+                    continue;
+                }
+                $held++;
+                $cheaper += $cost($other) < $proposal->cost() ? 1 : 0;
+            }
+        }
+        self::assertGreaterThan(10, $held);
+        self::assertSame(0, $cheaper);
+    }
+}
