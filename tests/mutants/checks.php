@@ -192,7 +192,7 @@ return [
         'Checks/Protection/RailCapacity.php',
         ['USUAL = 5.0', 'USUAL = 50.0'],
         ['USUAL = 5.0', 'USUAL = 4.9'],
-        ['$stated ?? self::USUAL', 'self::USUAL', 'Checks/FlowsTest.php'],
+        ['return $strip->railAmps ?? self::USUAL', 'return self::USUAL', 'Checks/FlowsTest.php'],
     ],
     ['Checks/Controller/SwitchSetting.php', ['$set === $wants ||', '$set !== $wants ||']],
     [

@@ -29,7 +29,7 @@ final class Candidates
         private readonly Aim $aim,
         private readonly bool $all,
         private readonly ?Closure $fits = null,
-        private readonly ?FeedProof $proof = null,
+        private readonly ?Closure $spots = null,
     ) {
         $this->queue = new SplPriorityQueue();
         foreach ((new Sharing($tables))->blocks($runs) as $blocks) {
@@ -40,7 +40,7 @@ final class Candidates
     /**
      * @param  non-empty-list<Run>  $runs
      * @param  (Closure(FeedOption): bool)|null  $fits  ways of feeding that are worth a look
-     * @param  FeedProof|null  $proof  places along a run that it proves to fail are left out; patterns stay, they tell why nothing cheaper holds
+     * @param  (Closure(FeedOption): bool)|null  $spots  feeds at places along a run that are looked at; patterns always are: they tell why
      * @return iterable<int, Layout>
      */
     public static function for(
@@ -49,16 +49,9 @@ final class Candidates
         Aim $aim,
         bool $all = false,
         ?Closure $fits = null,
-        ?FeedProof $proof = null,
+        ?Closure $spots = null,
     ): iterable {
-        return (new self(
-            tables: $tables,
-            runs: $runs,
-            aim: $aim,
-            all: $all,
-            fits: $fits,
-            proof: $proof,
-        ))->inOrder();
+        return (new self(tables: $tables, runs: $runs, aim: $aim, all: $all, fits: $fits, spots: $spots))->inOrder();
     }
 
     /**
@@ -203,8 +196,8 @@ final class Candidates
             $ways = [];
             foreach ($block as $run) {
                 $feeds = $this->tables->feeds($run, $places[$n], $this->aim);
-                if ($this->proof !== null) {
-                    $feeds = array_filter($feeds, fn(FeedOption $f): bool => !$f->spot() || !$this->proof->bound($f)->hopeless);
+                if ($this->spots !== null) {
+                    $feeds = array_filter($feeds, fn(FeedOption $f): bool => !$f->spot() || ($this->spots)($f));
                 }
                 $ways[] = $feeds = $this->narrow(
                     array_values($this->fits === null ? $feeds : array_filter($feeds, $this->fits)),

@@ -25,16 +25,27 @@ final readonly class FeedPlaces
      */
     public function worth(Run $run, CutMarks $marks, string $place, array $patterns, array $spots): array
     {
-        $metres = $rows = $kept = [];
+        /** @var array<int, float> $metres of cable, by pad */
+        $metres = [];
+        $rows = $kept = [];
         foreach ($spots === [] ? [] : $patterns + $spots as $name => $pads) {
             if (count($pads) <= 2 && $name !== Feeding::HALVES) {
                 $each = array_map(
-                    fn(int $pad): float => $metres[$pad] ??= max(self::SHORT, $this->routes->tail($place, $run, $pad)),
+                    fn(int $pad): float => ($metres[$pad] ??= max(
+                        self::SHORT,
+                        $this->routes->tail($place, $run, $pad),
+                    )),
                     $pads,
                 );
                 $ohms = 1 / array_sum(array_map(static fn(float $m): float => 1 / $m, $each));
                 // At the same length what is tried anyway comes first.
-                $rows[] = [array_sum($each), isset($patterns[$name]) ? 0 : 1, [$ohms, Feeding::arm($marks, $pads)], count($pads), $name];
+                $rows[] = [
+                    array_sum($each),
+                    isset($patterns[$name]) ? 0 : 1,
+                    [$ohms, Feeding::arm($marks, $pads)],
+                    count($pads),
+                    $name,
+                ];
             }
         }
         sort($rows);

@@ -118,7 +118,9 @@ final class FeedProof
             }
             $longest = isset($any) ? $this->longest($run, $any) : null;
             if ($longest !== null) {
-                $draws[$longest->pattern] = $this->solved($run, $longest, FeedBound::lowest($this->tables, $this->tables->strip($run)->volts))->amps ?? 0.0;
+                $draws[$longest->pattern] =
+                    $this->solved($run, $longest, FeedBound::lowest($this->tables, $this->tables->strip($run)->volts))
+                        ->amps ?? 0.0;
             }
             $this->amps[$run->id] = $draws === [] ? 0.0 : min($draws);
         }
@@ -166,7 +168,11 @@ final class FeedProof
         $metres = $this->tables->plan->of($run)->litLength();
         $key = $this->kind($run) . "/{$option->pattern}";
         if (($this->known->draws[$key][1] ?? 0.0) < $metres) {
-            $now = $this->solved($run, $this->ideal($option), FeedBound::lowest($this->tables, $this->tables->strip($run)->volts));
+            $now = $this->solved(
+                $run,
+                $this->ideal($option),
+                FeedBound::lowest($this->tables, $this->tables->strip($run)->volts),
+            );
             $this->known->draws[$key] = [($now->amps ?? 0.0) / max(0.01, $metres), $metres];
         }
 

@@ -19,7 +19,8 @@ final readonly class Feeding
 
     public const NOW = 'as now';
 
-    private const MOST = 6;
+    /** Most feeds of a run. */
+    public const MOST = 6;
 
     /** Key prefix of places along a run. */
     public const SPOT = 'at ';

@@ -84,7 +84,7 @@ final class Search
                 aim: $aim,
                 all: false,
                 fits: $rough ? $fits : null,
-                proof: $rough ? null : $this->proof,
+                spots: $rough ? null : fn(FeedOption $f): bool => !$this->proof->bound($f)->hopeless,
             )
             as $layout
         ) {
@@ -165,7 +165,11 @@ final class Search
         $sets = [];
         $count = 0;
         $all = true;
-        foreach (Candidates::for($this->tables, $runs, Aim::Cost, true) as $layout) {
+        // Limits are named by the patterns: places along a run break the same ones, and are many.
+        foreach (
+            Candidates::for($this->tables, $runs, Aim::Cost, true, spots: static fn(FeedOption $f): bool => false)
+            as $layout
+        ) {
             if ($count++ >= $most) {
                 $all = false;
                 break;
@@ -219,8 +223,7 @@ final class Search
             return $this->fails($layout, $this->glance(...));
         }
 
-        return $this->fails($layout, $this->proof->bound(...)) ||
-            $this->fails($layout, $this->hub(...));
+        return $this->fails($layout, $this->proof->bound(...)) || $this->fails($layout, $this->hub(...));
     }
 
     /** @param  Closure(FeedOption): FeedBound  $bound  of a way of feeding */

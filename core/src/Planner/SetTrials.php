@@ -89,7 +89,7 @@ final class SetTrials
                     array_push($new, ...array_filter($block->feeds, $this->search->proof->refine(...)));
                 }
             }
-        } while ($this->changed(array_values(array_map(static fn(FeedOption $f): string => $f->run, $new))));
+        } while ($this->changed(array_map(static fn(FeedOption $f): string => $f->run, $new)));
 
         return $floor;
     }

@@ -131,7 +131,11 @@ final class SharedFloor
         foreach ($this->runs as $n => $run) {
             $of |= in_array($run->id, $runs, true) ? 1 << $n : 0;
         }
-        $this->blocks = array_filter($this->blocks, static fn(int $set): bool => ($set & $of) === 0, ARRAY_FILTER_USE_KEY);
+        $this->blocks = array_filter(
+            $this->blocks,
+            static fn(int $set): bool => ($set & $of) === 0,
+            ARRAY_FILTER_USE_KEY,
+        );
         [$this->parted, $this->floors] = [[], []];
     }
 
@@ -172,9 +176,7 @@ final class SharedFloor
         $amps = 0.0;
         foreach ($runs as $run) {
             $this->amps[$run->id] ??=
-                $this->load === null
-                    ? $this->search->proof->amps($run)
-                    : $this->load * $this->full($run);
+                $this->load === null ? $this->search->proof->amps($run) : $this->load * $this->full($run);
             $amps += $this->amps[$run->id];
         }
 
@@ -229,7 +231,7 @@ final class SharedFloor
             }
             $block = $this->block($sub, $supply, $place);
             $rest = $block === null ? null : $this->parted($set ^ $sub, $supply, $place);
-            if ($block !== null && $rest !== null && ($best === null || $block[0] + $rest[0] < $best[0])) {
+            if ($block !== null && $rest !== null && ($best === null || $best[0] > $block[0] + $rest[0])) {
                 $best = [$block[0] + $rest[0], [...$rest[1], $block[1]]];
             }
         }

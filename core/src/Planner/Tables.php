@@ -253,8 +253,11 @@ final class Tables
                 );
             }
         }
+        // A leg feeds a run at both its ends.
+        $legs = !in_array('feeds', $run->pins, true) &&
+            ($this->wish?->kind !== WishKind::Feeds || (int) $this->wish->of === 2);
         foreach (
-            in_array('feeds', $run->pins, true) ? [] : ExistingLegs::for($this->plan, $run, $this->shelf)
+            !$legs ? [] : ExistingLegs::for($this->plan, $run, $this->shelf)
             as $name => $leg
         ) {
             foreach (TailCables::for($this->plan, $this->priced, $run, $cores, [0]) as $tails) {
@@ -283,8 +286,10 @@ final class Tables
     private function pads(Run $run, string $place): array
     {
         $feeding = new Feeding($this->plan, $run);
-        $patterns = $this->patterns[$run->id] ??= $feeding->for();
-        $spots = $this->spots[$run->id] ??= $feeding->spots($patterns);
+        $wished = fn(array $pads): bool => $this->wish?->kind !== WishKind::Feeds ||
+            count($pads) === (int) $this->wish->of;
+        $patterns = $this->patterns[$run->id] ??= array_filter($feeding->for(), $wished);
+        $spots = $this->spots[$run->id] ??= array_filter($feeding->spots($feeding->for()), $wished);
         if ($spots === []) {
             return $patterns;
         }

@@ -13,7 +13,10 @@ use EmberDusk\Values\InvalidInput;
 /** One choice of a person that the planner keeps to: its price beside the best tells why the best is another. */
 final readonly class Wish
 {
-    /** @param  string  $of  size of every cable, kit id of every controller or supply, or name of the place of controllers; empty for one supply */
+    /**
+     * @param  string  $of  size of every cable, kit id of every controller or supply, name of the place of controllers, or number of feeds of each
+     *     run; empty for one supply
+     */
     private function __construct(public WishKind $kind, public string $of) {}
 
     /**
@@ -23,9 +26,14 @@ final readonly class Wish
      */
     public static function read(string $key): self
     {
-        [$kind, $of] = [...explode(' ', $key, 2), ''];
+        [$word, $of] = [...explode(' ', $key, 2), ''];
+        $kind = WishKind::tryFrom($word);
+        $counts = array_map(strval(...), range(1, Feeding::MOST));
+        if ($kind === null || ($kind === WishKind::Feeds && !in_array($of, $counts, true))) {
+            throw InvalidInput::unknown('/wish', 'choice', $key);
+        }
 
-        return new self(WishKind::tryFrom($kind) ?? throw InvalidInput::unknown('/wish', 'choice', $key), $of);
+        return new self($kind, $of);
     }
 
     /** Whether an entry of the shelf may be used. */
@@ -54,6 +62,9 @@ final readonly class Wish
             foreach (in_array('cables', $pins, true) ? [] : $tables->priced->cables(2) as $cable) {
                 $size = $cable->entry instanceof Cable ? $cable->entry->conductor->label() : '';
                 $words["cable {$size}"] = "{$size} for every new cable";
+            }
+            foreach (in_array('feeds', $pins, true) ? [] : range(1, Feeding::MOST) as $count) {
+                $words["feeds {$count}"] = $count === 1 ? 'one feed for each run' : "{$count} feeds for each run";
             }
             if (in_array('kit', $pins, true)) {
                 continue;

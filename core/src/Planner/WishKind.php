@@ -12,4 +12,5 @@ enum WishKind: string
     case Supply = 'supply';
     case Place = 'place';
     case OneSupply = 'one-supply';
+    case Feeds = 'feeds';
 }

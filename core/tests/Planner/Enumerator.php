@@ -97,8 +97,8 @@ final class Enumerator
                             )->cost(),
                             $layout->key(),
                         ];
-                        if ($this->holds($plan, $layout->key(), $set)) {
-                            $best = $best === null || $found < $best ? $found : $best;
+                        if (($best === null || $found < $best) && $this->holds($plan, $layout->key(), $set)) {
+                            $best = $found;
                         }
                     }
                 }

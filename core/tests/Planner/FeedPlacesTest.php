@@ -12,6 +12,8 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Planner\Feeding;
 use EmberDusk\Planner\PlanJudge;
 use EmberDusk\Planner\Planner;
+use EmberDusk\Planner\Proposal;
+use EmberDusk\Planner\Wish;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -37,10 +39,19 @@ final class FeedPlacesTest extends TestCase
         ];
         yield 'its ends meet: they must not differ' => [
             "start door\ndry\n3.00 line\nright 2.50 line\nright 3.00 line\nright 2.50 line\nclose\n" .
-                "box B1 on line at 1.20, 60x40x20, vented\noutlet P1 on line at 0.60",
+            "box B1 on line at 1.20, 60x40x20, vented\noutlet P1 on line at 0.60",
             'strip-single-24',
             ...$with('controller-zigbee-1', 'cable-2x15'),
         ];
+    }
+
+    private static function plan(string $walls, string $strip): Plan
+    {
+        return Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $walls],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $strip],
+        );
     }
 
     /** @param  list<string>  $entries */
@@ -48,11 +59,7 @@ final class FeedPlacesTest extends TestCase
     public function test_no_other_places_are_cheaper(string $walls, string $strip, array $entries): void
     {
         $basis = new Basis(new FewOnShelf($entries));
-        $plan = Demo::with(
-            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
-            ['kind' => 'ReviseNotes', 'place' => 'room', 'text' => $walls],
-            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => $strip],
-        );
+        $plan = self::plan($walls, $strip);
         $proposal = Planner::propose($plan, ['line'], $basis);
         $made = $proposal->built($proposal->parts);
         $cost = static fn(Plan $p): int => Costing::moving($p, $basis, ['line'])->cost();
@@ -71,5 +78,29 @@ final class FeedPlacesTest extends TestCase
         }
         self::assertGreaterThan(10, $held);
         self::assertSame(0, $cheaper);
+    }
+
+    /**
+     * “Why not so many feeds”: none is cheaper with as many, where few enough to try them all; more than the best cost more.
+     *
+     * @param  list<string>  $entries
+     */
+    #[DataProvider('runs')]
+    public function test_a_number_of_feeds_that_is_asked_for_is_kept_to(string $walls, string $strip, array $entries): void
+    {
+        $basis = new Basis(new FewOnShelf($entries));
+        $plan = self::plan($walls, $strip);
+        $best = Planner::propose($plan, ['line'], $basis);
+        $feeds = static fn(Proposal $p): int => count($p->built($p->parts)->feeds);
+        foreach ([1, 2, 3, 4] as $count) {
+            $wished = Planner::propose($plan, ['line'], $basis, wish: Wish::read("feeds {$count}"));
+            if ($wished->whole()) {
+                self::assertSame($count, $feeds($wished));
+                self::assertGreaterThanOrEqual($best->cost(), $wished->cost());
+            } else {
+                self::assertLessThan($feeds($best), $count, 'only fewer feeds than the best can fail');
+            }
+            self::assertSame($count === $feeds($best), $wished->whole() && $wished->cost() === $best->cost());
+        }
     }
 }

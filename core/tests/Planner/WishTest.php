@@ -28,6 +28,8 @@ final class WishTest extends TestCase
         'fuse-15',
     ];
 
+    private const FEEDS = ['feeds 1', 'feeds 2', 'feeds 3', 'feeds 4', 'feeds 5', 'feeds 6'];
+
     /**
      * @param  array<string, float>  $metres  by run
      * @param  array<string, float>  $limits
@@ -128,42 +130,49 @@ final class WishTest extends TestCase
         $small = self::proposed($plan, 'supply supply-24-100');
         self::assertFalse($small->whole());
         self::assertSame(['the supply’s headroom'], $small->clashes[0]->row()->limits);
-        $this->expectException(InvalidInput::class);
-        Wish::read('colour red');
+        foreach (['colour red', 'feeds 7', 'feeds few'] as $strange) {
+            try {
+                Wish::read($strange);
+                self::fail($strange);
+            } catch (InvalidInput $e) {
+                self::assertStringContainsString($strange, $e->getMessage());
+            }
+        }
     }
 
     public function test_choices_are_those_of_the_shelf_and_the_room(): void
     {
         $plan = self::room(['line' => 4.0]);
-        $keys = array_map(static fn(WishChoice $c): string => $c->key, self::proposed($plan)->answer()->wishes);
         self::assertSame(
             [
                 'cable 1.5 mm²',
                 'cable 2.5 mm²',
                 'controller controller-zigbee-1',
+                ...self::FEEDS,
                 'place B1',
                 'place P1',
                 'supply supply-24-100',
                 'supply supply-24-240',
             ],
-            self::sorted($keys),
+            self::keys(self::proposed($plan)),
         );
-        self::assertSame([], self::proposed($plan, 'place B1')->answer()->wishes);
+        self::assertSame([], self::keys(self::proposed($plan, 'place B1')));
         // What is not to be changed is not offered either.
         $made = self::proposed($plan);
         $kept = Planner::propose($made->built($made->parts), ['line'], new Basis(new FewOnShelf(self::SHELF)), [
             'kit',
             'cables',
         ]);
-        self::assertSame([], $kept->answer()->wishes);
+        self::assertSame(self::FEEDS, self::keys($kept));
+        $all = ['kit', 'cables', 'feeds'];
+        $pinned = Planner::propose($made->built($made->parts), ['line'], new Basis(new FewOnShelf(self::SHELF)), $all);
+        self::assertSame([], self::keys($pinned));
     }
 
-    /**
-     * @param  list<string>  $keys
-     * @return list<string>
-     */
-    private static function sorted(array $keys): array
+    /** @return list<string> of the choices that can be asked for */
+    private static function keys(Proposal $proposal): array
     {
+        $keys = array_map(static fn(WishChoice $c): string => $c->key, $proposal->answer()->wishes);
         sort($keys);
 
         return $keys;
