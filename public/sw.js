@@ -3,6 +3,8 @@
 const CODE = 'ember-code';
 const TAKEN = 'ember-taken-';
 const MANIFEST = '/build/manifest.json';
+/** Of the installed application. */
+const FACE = ['/favicon.svg', '/manifest.json', '/icon-192.png'];
 /** Milliseconds without an answer after which a kept page is shown. */
 const PATIENCE = 4000;
 
@@ -20,7 +22,7 @@ async function keepCode() {
         ...css,
         ...assets,
     ]);
-    await cache.addAll(['/favicon.svg', ...new Set(files.map((file) => `/build/${file}`))]);
+    await cache.addAll([...FACE, ...new Set(files.map((file) => `/build/${file}`))]);
     await cache.put(MANIFEST, answer);
 }
 
@@ -134,7 +136,7 @@ self.addEventListener('fetch', (event) => {
         event.respondWith(page(request, pathname));
     } else if (request.headers.get('X-Inertia')) {
         event.respondWith(visit(request, pathname));
-    } else if (pathname.startsWith('/build/') || pathname === '/favicon.svg') {
+    } else if (pathname.startsWith('/build/') || FACE.includes(pathname)) {
         event.respondWith(caches.open(CODE).then(async (cache) => (await cache.match(request)) ?? fetch(request)));
     } else if (/^\/jobs\/\d+\/photos\//.test(pathname)) {
         event.respondWith(fetch(request).catch(async () => (await find(pathname))?.answer ?? Response.error()));
