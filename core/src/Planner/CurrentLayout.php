@@ -16,7 +16,9 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Wires\SetCable;
 use EmberDusk\Plan\Changes\Wires\SetFeeds;
+use EmberDusk\Plan\CutMarks;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\UnitCosts;
 use EmberDusk\Values\Figure;
@@ -104,25 +106,23 @@ final readonly class CurrentLayout
     private static function repair(Plan $plan, int $cost, Basis $basis, PlanJudge $judge): ?Repair
     {
         $shelf = $basis->shelf;
-        $best = null;
-        $least = PHP_INT_MAX;
+        $priced = [];
         foreach (self::changes($plan, $shelf) as $fix) {
             try {
                 $made = Catalogue::make($fix->change, $shelf)->apply($plan);
-                $price = Costing::moving($made, $basis, array_keys($made->runs))->cost();
-                if ($price < $least && $judge->judge($made, array_values($made->runs))->holds()) {
-                    $least = $price;
-                    $best = $fix;
-                }
+                $priced[] = [Costing::moving($made, $basis, array_keys($made->runs))->cost(), $fix, $made];
             } catch (Refusal) {
                 continue;
             }
         }
-        if ($best === null) {
-            return null;
+        usort($priced, static fn(array $a, array $b): int => $a[0] <=> $b[0]);
+        foreach ($priced as [$price, $fix, $made]) {
+            if ($judge->judge($made, array_values($made->runs))->holds()) {
+                return new Repair($fix->label, MovingFigures::for($plan, $price - $cost), $fix->change);
+            }
         }
 
-        return new Repair(label: $best->label, cost: MovingFigures::for($plan, $least - $cost), change: $best->change);
+        return null;
     }
 
     /** @return iterable<Fix> candidates: fixes of the rules, other sizes for each cable, other patterns for each run */
@@ -132,11 +132,14 @@ final readonly class CurrentLayout
             yield from $finding->fixes;
         }
         foreach ($plan->runs as $run) {
-            foreach ((new Feeding($plan, $run))->for() as $pattern => $pads) {
-                $marks = $plan->of($run)->cutMarks();
-                if ($pattern !== Feeding::HALVES && $marks !== null) {
+            $marks = $plan->of($run)->cutMarks();
+            if ($marks === null) {
+                continue;
+            }
+            foreach (self::feeds($plan, $run, $marks) as $pattern => $pads) {
+                if ($pattern !== Feeding::HALVES) {
                     yield new Fix(
-                        $run->name() . ' fed at ' . $pattern,
+                        $run->name() . ' fed at ' . Feeding::words($plan, $run, $pattern, $pads),
                         SetFeeds::payload(
                             run: $run->id,
                             shares: array_map(
@@ -168,5 +171,15 @@ final readonly class CurrentLayout
                 }
             }
         }
+    }
+
+    /** @return array<string, list<int>> pads by pattern, and by the places along a run that are worth it from where its controller is */
+    private static function feeds(Plan $plan, Run $run, CutMarks $marks): array
+    {
+        $feeding = new Feeding($plan, $run);
+        $patterns = $feeding->for();
+        $places = new FeedPlaces(new Routes($plan, $run->place));
+
+        return $patterns + $places->worth($run, $marks, Routes::NOW . $run->id, $patterns, $feeding->spots($patterns));
     }
 }

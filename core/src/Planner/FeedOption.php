@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\KitSnapshot;
-use EmberDusk\Plan\Plan;
 
 /** One way to feed one run from one place: a pattern, the cable of its tails, their lengths, and its cost in hundredths of the smallest coin. */
 final readonly class FeedOption
@@ -38,20 +37,6 @@ final readonly class FeedOption
     public function spot(): bool
     {
         return str_starts_with($this->pattern, Feeding::SPOT);
-    }
-
-    /** Its pattern in words; places along the run in metres or feet from its start. */
-    public function where(Plan $plan): string
-    {
-        if (!$this->spot()) {
-            return $this->pattern;
-        }
-        $marks = $plan->of($plan->run($this->run))->marks();
-
-        return implode(
-            ' and ',
-            array_map(static fn(int $pad): string => $plan->terms->say($marks->position($pad)), $this->pads),
-        ) . ' from its start';
     }
 
     /** @return array{pads: string, tail: string} the decisions */

@@ -112,6 +112,30 @@ final readonly class Feeding
     }
 
     /**
+     * A pattern in words; places along the run in metres or feet from its start.
+     *
+     * @param  list<int>  $pads
+     */
+    public static function words(Plan $plan, Run $run, string $pattern, array $pads): string
+    {
+        if (!str_starts_with($pattern, self::SPOT)) {
+            return $pattern;
+        }
+        $marks = $plan->of($run)->marks();
+        $between = array_diff($pads, [0, $marks->lastPad()]);
+        $at = implode(
+            ' and ',
+            array_map(static fn(int $pad): string => $plan->terms->say($marks->position($pad)), $between),
+        );
+
+        return match (true) {
+            in_array(0, $pads, true) => "its start and {$at} from it",
+            count($between) < count($pads) => "{$at} from its start and its end",
+            default => "{$at} from its start",
+        };
+    }
+
+    /**
      * Longest piece of strip that a feed carries on one side, in metres: beyond the last feed, or half of the way between two. A strip is as uneven
      * as the longest of them.
      *

@@ -189,7 +189,7 @@ final readonly class Layout
             $runs = array_map(
                 static fn(FeedOption $f): string => $plan->run($f->run)->name() .
                     ($f->leg === null ? ' fed at ' : ' fed by ') .
-                    $f->where($plan) .
+                    Feeding::words($plan, $plan->run($f->run), $f->pattern, $f->pads) .
                     ', ' .
                     $size($f->tails[0]),
                 $block->feeds,

@@ -254,12 +254,10 @@ final class Tables
             }
         }
         // A leg feeds a run at both its ends.
-        $legs = !in_array('feeds', $run->pins, true) &&
+        $legs =
+            !in_array('feeds', $run->pins, true) &&
             ($this->wish?->kind !== WishKind::Feeds || (int) $this->wish->of === 2);
-        foreach (
-            !$legs ? [] : ExistingLegs::for($this->plan, $run, $this->shelf)
-            as $name => $leg
-        ) {
+        foreach (!$legs ? [] : ExistingLegs::for($this->plan, $run, $this->shelf) as $name => $leg) {
             foreach (TailCables::for($this->plan, $this->priced, $run, $cores, [0]) as $tails) {
                 $options[] = $this->option(
                     run: $run,

@@ -86,8 +86,11 @@ final class FeedPlacesTest extends TestCase
      * @param  list<string>  $entries
      */
     #[DataProvider('runs')]
-    public function test_a_number_of_feeds_that_is_asked_for_is_kept_to(string $walls, string $strip, array $entries): void
-    {
+    public function test_a_number_of_feeds_that_is_asked_for_is_kept_to(
+        string $walls,
+        string $strip,
+        array $entries,
+    ): void {
         $basis = new Basis(new FewOnShelf($entries));
         $plan = self::plan($walls, $strip);
         $best = Planner::propose($plan, ['line'], $basis);
@@ -101,6 +104,25 @@ final class FeedPlacesTest extends TestCase
                 self::assertLessThan($feeds($best), $count, 'only fewer feeds than the best can fail');
             }
             self::assertSame($count === $feeds($best), $wished->whole() && $wished->cost() === $best->cost());
+        }
+    }
+
+    public function test_places_are_said_from_the_start(): void
+    {
+        $plan = self::plan("start door\ndry\n6.00 line", 'strip-single-24');
+        $run = $plan->run('line');
+        $marks = $plan->of($run)->marks();
+        [$third, $last] = [$marks->nearest(2.0), $marks->lastPad()];
+        foreach (
+            [
+                'middle' => ['middle', [$third]],
+                '2.00 m from its start' => ['at 8', [$third]],
+                'its start and 2.00 m from it' => ['at 0+8', [0, $third]],
+                '2.00 m from its start and its end' => ['at 8+24', [$third, $last]],
+            ]
+            as $words => [$pattern, $pads]
+        ) {
+            self::assertSame($words, Feeding::words($plan, $run, $pattern, $pads));
         }
     }
 }
