@@ -218,6 +218,23 @@ final class BadInputTest extends TestCase
         self::assertSame('ok', DB::scalar('pragma integrity_check'));
     }
 
+    /** A database that cannot be written says so, and loses nothing: a read-only disk, a file of another user. */
+    public function test_a_database_that_cannot_be_written_is_explained(): void
+    {
+        $this->begin();
+        $change = fn(string $name): TestResponse => $this->postJson("/jobs/{$this->job->id}/change", [
+            'base' => $this->job->newest()->number,
+            'stage' => 'wire',
+            'change' => ['kind' => 'DescribeJob', 'name' => $name, 'client' => ''],
+        ]);
+        $before = $this->job->newest()->number;
+        DB::statement('pragma query_only = 1');
+        $change('Lost')->assertStatus(500)->assertJsonPath('message', Trouble::Unwritable->words());
+        DB::statement('pragma query_only = 0');
+        self::assertSame($before, $this->job->newest()->number);
+        $change('Kept')->assertOk();
+    }
+
     /** A begin or commit is no query: its failure carries no code of its own, and was a 500. */
     public function test_a_write_outside_a_query_that_fails_is_explained_too(): void
     {
