@@ -49,6 +49,11 @@ final class FuzzTest extends TestCase
         self::assertSame(250, array_sum($statuses));
         self::assertGreaterThan(30, $statuses[200], 'enough of them fit');
         self::assertGreaterThan(50, $statuses[422], 'enough of them are broken');
+        self::assertMatchesRegularExpression(
+            '/^\d+ of (?:[5-9]\d|\d{3})$/',
+            $fuzzer->learnt(),
+            'all kinds of changes are tried',
+        );
         self::assertSame(1, $theirs->revisions()->count(), 'another crew’s job is as it was');
     }
 }

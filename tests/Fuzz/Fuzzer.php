@@ -8,6 +8,7 @@ use App\Kit\Shelves;
 use App\Models\Job;
 use App\Models\User;
 use Closure;
+use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Document;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
@@ -16,6 +17,7 @@ use Illuminate\Support\Facades\Auth;
 use Illuminate\Support\Facades\Route as Routes;
 use Random\Engine\Xoshiro256StarStar;
 use Random\Randomizer;
+use ReflectionClassConstant;
 use Symfony\Component\HttpFoundation\Response;
 use Throwable;
 
@@ -59,12 +61,9 @@ final class Fuzzer
             new Randomizer(new Xoshiro256StarStar(hash('sha256', "seed {$seed}", true))),
             array_values(array_unique($ids)),
         );
-        preg_match_all(
-            "/'(\w+)' => \w+::read/",
-            (string) file_get_contents(dirname(__DIR__, 2) . '/core/src/Plan/Changes/Catalogue.php'),
-            $kinds,
-        );
-        $this->kinds = $kinds[1] ?: ['DropRun'];
+        /** @var non-empty-array<string, class-string> $kinds */
+        $kinds = (new ReflectionClassConstant(Catalogue::class, 'KINDS'))->getValue();
+        $this->kinds = array_keys($kinds);
         $this->bodies = new Bodies(
             $this->values,
             $this->kinds,
