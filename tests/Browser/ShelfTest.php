@@ -113,7 +113,7 @@ final class ShelfTest extends BrowserTestCase
         $this->assertAccessible('wire with a proposal');
         $this->click(fn() => $this->button('Use it'));
         $this->dontSee('Cove: visibly dull');
-        $this->see('C1 to 4.50 m');
+        $this->see('C1 to 7.50 m');
         $this->undoKeys();
         $this->see('Cove: visibly dull');
     }
