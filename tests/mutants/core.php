@@ -85,11 +85,7 @@ return [
         ['$step->work * $people', '$step->minutes * $people', 'Costing/QuoteTest.php'],
         ['$terms->travelMinutes * $arrangement->journeys()', '$terms->travelMinutes', 'Costing/QuoteTest.php'],
     ],
-    [
-        'Planner/FeedPlaces.php',
-        ['$shorter <= $arm', '$shorter >= $arm', 'Planner/FeedPlacesTest.php'],
-        ['$less <= $ohms', '$less >= 0', 'Planner/FeedPlacesTest.php'],
-    ],
+    ['Planner/FeedPlaces.php', ['$shorter <= $arm', '$shorter >= $arm', 'Planner/FeedPlacesTest.php']],
     ['Plan/Routes/DataRoute.php', ['$sum < ($best[$done | $bit][$next] ?? INF)', 'true', 'Plan/DataLinesTest.php']],
     ['Plan/DataOutput.php', ['intdiv($used, $each)', '0', 'Plan/BoardsTest.php']],
     ['Joining/Order/JoinMoves.php', ['&& $this->grows($n, $done)', '', 'Joining/RemotesTest.php']],

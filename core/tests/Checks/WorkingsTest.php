@@ -94,6 +94,9 @@ final class WorkingsTest extends TestCase
         $figure = (new CableFigures($state->plan))->cableDrop($result->cables['k2']);
         $ohms = array_column($figure->inputs, 'value', 'symbol');
         self::assertEqualsWithDelta([0.01, 0.01], [$ohms['j1'], $ohms['j2']], 1e-12);
+        $said = "shelf.{$state->plan->cables['k2']->joint}.ohms";
+        $paths = array_column($figure->inputs, 'path', 'symbol');
+        self::assertSame([$said, $said], [$paths['j1'], $paths['j2']], 'they are of the connector that was chosen');
         self::assertEqualsWithDelta($result->cables['k2']->drop, $figure->value, 1e-12);
         self::assertWorkings([$figure->write()]);
     }
