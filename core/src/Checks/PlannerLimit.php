@@ -15,6 +15,7 @@ enum PlannerLimit: string
     case Cable = 'cable';
     case Cores = 'cores';
     case Rail = 'rail';
+    case Bank = 'bank';
 
     /** A check that stops, of which the planner decides nothing. */
     case Other = 'other';
@@ -30,6 +31,7 @@ enum PlannerLimit: string
             self::Cable => 'cable ampacity',
             self::Cores => 'the cores of the cables',
             self::Rail => 'rail rating',
+            self::Bank => 'the battery’s volts on charge',
             self::Other => 'a stop by a check',
         };
     }

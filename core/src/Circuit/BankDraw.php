@@ -59,13 +59,15 @@ final readonly class BankDraw
     /** Amps from the bank at so many volts; null where it cannot give the watts at all. */
     public function amps(float $volts): ?float
     {
-        $ohms = $this->bankOhms + 2 * $this->coreOhms;
-        $square = $volts ** 2 - 4 * $ohms * $this->watts();
-        if ($square < 0) {
-            return null;
-        }
+        return self::drawn($volts, $this->bankOhms + 2 * $this->coreOhms, $this->watts());
+    }
 
-        return (2 * $this->watts()) / ($volts + sqrt($square));
+    /** Amps that bring so many watts through so many ohms; null where that many volts cannot. */
+    public static function drawn(float $volts, float $ohms, float $watts): ?float
+    {
+        $square = $volts ** 2 - 4 * $ohms * $watts;
+
+        return $square < 0 ? null : (2 * $watts) / ($volts + sqrt($square));
     }
 
     /** Amps from the bank at so many volts; if the bank cannot give the watts, the amps without any resistance. */

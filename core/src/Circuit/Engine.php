@@ -146,6 +146,27 @@ final readonly class Engine
     }
 
     /**
+     * Results with the light of an empty battery and of one on charge as their range.
+     *
+     * @param  array<string, RunResult|FixtureResult>  $results
+     * @return array<string, RunResult|FixtureResult>
+     *
+     * @throws Refusal when the circuit has no solution
+     */
+    public function swinging(Island $island, array $results): array
+    {
+        $empty = self::lights($this->scene($island, null, Conditions::empty()));
+        $charging = self::lights($this->scene($island, null, Conditions::charging()));
+        foreach ($results as $id => $result) {
+            if ($result instanceof RunResult && isset($empty[$id], $charging[$id])) {
+                $results[$id] = $result->ranging($empty[$id], $charging[$id]);
+            }
+        }
+
+        return $results;
+    }
+
+    /**
      * Light along a run with thin rails and low volts.
      *
      * @return list<float> by group

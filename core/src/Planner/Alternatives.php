@@ -111,7 +111,7 @@ final readonly class Alternatives
                 }
                 foreach (array_slice($thickest, 0, self::WAYS) as $option) {
                     $layouts[] = new Layout(
-                        $tried->layout->supply,
+                        $tried->layout->source,
                         $tried->layout->place,
                         array_values(
                             array_replace($tried->layout->blocks, [

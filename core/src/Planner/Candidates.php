@@ -138,8 +138,14 @@ final class Candidates
      */
     private function spread(array $runs, array $blocks): void
     {
-        $supplies = $this->narrow($this->tables->supplies($runs, $this->all), 0);
+        $most = $this->fits === null ? null : self::NARROW[0];
         foreach ($this->places($runs, true) as $place) {
+            $sources = $this->tables->sources->at($runs, $place, $this->all);
+            // Apart: at the posts of a bank cables need no terminals.
+            $kinds = [
+                array_filter($sources, static fn(PowerSource $s): bool => $s->tapped()),
+                array_filter($sources, static fn(PowerSource $s): bool => !$s->tapped()),
+            ];
             $ways = [[]];
             foreach ($blocks as $block) {
                 $own = $this->tables->strip($block[0])->switched() ? $this->places($block, false) : [$place];
@@ -151,21 +157,26 @@ final class Candidates
                 );
             }
             foreach ($ways as $places) {
-                $this->space($supplies, $place, $places, $blocks);
+                foreach ($kinds as $list) {
+                    $list = array_slice($list, 0, $most);
+                    if ($list !== []) {
+                        $this->space($list, $place, $places, $blocks);
+                    }
+                }
             }
         }
     }
 
     /**
-     * @param  list<KitSnapshot>  $supplies
+     * @param  non-empty-list<PowerSource>  $sources  all banks, whose posts need no terminals, or none
      * @param  list<string>  $places
      * @param  list<non-empty-list<Run>>  $blocks
      */
-    private function space(array $supplies, string $place, array $places, array $blocks): void
+    private function space(array $sources, string $place, array $places, array $blocks): void
     {
-        $ranks = [
-            array_map(fn(KitSnapshot $f): int => $this->aim->rank($this->tables->costs->unit($f), 0, 0), $supplies),
-        ];
+        $tapped = $sources[0]->tapped();
+        $ranks = [array_map(fn(PowerSource $s): int => $this->aim->rank($s->cost, $s->joints, 0), $sources)];
+        $joints = $tapped ? RunBlock::TRUNK / 2 : RunBlock::TRUNK;
         $lists = [];
         foreach ($blocks as $n => $block) {
             $controllers = $trunks = [];
@@ -186,8 +197,8 @@ final class Candidates
                 );
                 $ranks[] = array_map(
                     fn(KitSnapshot $f): int => $this->aim->rank(
-                        $this->tables->costs->cable($f, $metres) + $this->tables->costs->terminals(RunBlock::TRUNK),
-                        RunBlock::TRUNK,
+                        $this->tables->costs->cable($f, $metres) + $this->tables->costs->terminals($joints),
+                        $joints,
                         0,
                     ),
                     $trunks,
@@ -195,7 +206,7 @@ final class Candidates
             }
             $ways = [];
             foreach ($block as $run) {
-                $feeds = $this->tables->feeds($run, $places[$n], $this->aim);
+                $feeds = $this->tables->feeds($run, $places[$n], $this->aim, $tapped && $trunks === []);
                 if ($this->spots !== null) {
                     $feeds = array_filter($feeds, fn(FeedOption $f): bool => !$f->spot() || ($this->spots)($f));
                 }
@@ -203,17 +214,25 @@ final class Candidates
                     array_values($this->fits === null ? $feeds : array_filter($feeds, $this->fits)),
                     2,
                 );
-                $ranks[] = array_map(fn(FeedOption $f): int => $this->aim->rank($f->cost, $f->joints, 0), $feeds);
+                $posts = fn(FeedOption $f): int => $tapped && $trunks === [] ? $this->tables->starts($f) : 0;
+                $ranks[] = array_map(
+                    fn(FeedOption $f): int => $this->aim->rank(
+                        $f->cost - $this->tables->costs->terminals($posts($f)),
+                        $f->joints - $posts($f),
+                        0,
+                    ),
+                    $feeds,
+                );
             }
             $lists[] = new BlockChoices($controllers, $trunks, $ways);
         }
         $space = new ChoiceLists(
             place: $place,
             places: $places,
-            supplies: $supplies,
+            sources: $sources,
             blocks: $lists,
             ranks: $ranks,
-            base: $this->aim->rank(0, 0, count(array_unique([$place, ...$places]))),
+            base: $this->aim->rank(0, 0, count(array_unique([...$tapped ? [] : [$place], ...$places]))),
         );
         $first = $space->first();
         if ($first !== null) {

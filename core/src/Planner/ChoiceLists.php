@@ -4,22 +4,20 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Kit\KitSnapshot;
-
 /** Lists of choices once sharing and positions are fixed; a point is one number per list. */
 final readonly class ChoiceLists
 {
     /**
      * @param  list<string>  $places  of the blocks' controllers
-     * @param  list<KitSnapshot>  $supplies
+     * @param  list<PowerSource>  $sources
      * @param  list<BlockChoices>  $blocks
-     * @param  list<list<int>>  $ranks  of every list, in the order supply, then by block controller, trunk, runs
+     * @param  list<list<int>>  $ranks  of every list, in the order source, then by block controller, trunk, runs
      * @param  int  $base rank of the places
      */
     public function __construct(
         private string $place,
         private array $places,
-        private array $supplies,
+        private array $sources,
         private array $blocks,
         private array $ranks,
         private int $base,
@@ -82,6 +80,6 @@ final readonly class ChoiceLists
             $made[] = new RunBlock($controller, $this->places[$n], $trunk, $feeds);
         }
 
-        return new Layout($this->supplies[$at[0]], $this->place, $made);
+        return new Layout($this->sources[$at[0]], $this->place, $made);
     }
 }

@@ -6,7 +6,6 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
-use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Run;
 
 /**
@@ -41,13 +40,13 @@ final readonly class CostBound
         }
         $cost = 0.0;
         $each = [];
-        foreach ($this->tables->supplies($runs, true) as $snapshot) {
-            $supply = $snapshot->entry;
-            $price = $this->tables->costs->unit($snapshot);
-            $each[] =
-                $supply instanceof Supply
-                    ? max($price, ($price * $this->tables->plan->limits->rating($watts)) / $supply->ratedWatts())
-                    : (float) $price;
+        $posts = 0;
+        foreach ($this->tables->places($runs, true) as $place) {
+            foreach ($this->tables->sources->at($runs, $place, true) as $source) {
+                $share = $this->tables->plan->limits->rating($watts) / $source->supply->ratedWatts();
+                $each[] = max($source->cost, $source->cost * $share);
+                $posts = max($posts, $source->tapped() ? $this->posts($runs) : 0);
+            }
         }
         if ($each !== []) {
             $cost += min($each);
@@ -68,7 +67,24 @@ final readonly class CostBound
             $cost += min($each);
         }
 
-        return $rank + $aim->rank((int) floor($cost), 0, 1);
+        return $rank -
+            $aim->rank($this->tables->costs->terminals($posts), $posts, 0) +
+            $aim->rank((int) floor($cost), 0, 1);
+    }
+
+    /**
+     * Most cores of pixels that can begin at the posts of a bank, where no terminals are made.
+     *
+     * @param  list<Run>  $runs
+     */
+    private function posts(array $runs): int
+    {
+        $cores = 0;
+        foreach ($runs as $run) {
+            $cores += $this->tables->strip($run)->switched() ? 0 : Feeding::MOST * $this->tables->cores($run);
+        }
+
+        return $cores;
     }
 
     /** Watts that a controller carries at most. */

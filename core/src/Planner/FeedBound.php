@@ -68,7 +68,7 @@ final readonly class FeedBound
     {
         $drop = $tables->plan->limits->drop;
 
-        return [1.0, 1.0 - $drop / 2, self::lowest($tables, $volts)];
+        return [...array_unique([$tables->sources->most($volts), 1.0]), 1.0 - $drop / 2, self::lowest($tables, $volts)];
     }
 
     /** Share of the strip's volts that its hub has at least. */
@@ -80,7 +80,7 @@ final readonly class FeedBound
     /** Share of the strip's volts that its hub has at least while the cables to it lose nothing. */
     public static function highest(Tables $tables, float $volts): float
     {
-        return 1.0 - $tables->sag($volts) - self::INSIDE;
+        return 1.0 - $tables->sources->sag($volts) - self::INSIDE;
     }
 
     /** A way of feeding behind a hub of such a share of the strip's volts; null where it cannot be solved. */
@@ -155,7 +155,7 @@ final readonly class FeedBound
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($option->run)])));
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
 
-        return (new Layout($supply, '', [
+        return (new Layout(PowerSource::mains($supply, $tables->costs), '', [
             new RunBlock($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option]),
         ]))->wires($tables, false, self::TRUNK);
     }

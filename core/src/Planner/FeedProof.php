@@ -57,15 +57,16 @@ final class FeedProof
      * loses less.
      *
      * @param  bool  $likely  without the doubtful ones, for layouts that shall hold; a bound counts them
+     * @param  bool  $posts  from the posts of a bank, which need no terminals
      * @return list<array{FeedOption, float}> with the volts that it loses at least
      */
-    public function stairs(Run $run, string $place, float $capacity, bool $likely = false): array
+    public function stairs(Run $run, string $place, float $capacity, bool $likely = false, bool $posts = false): array
     {
-        $key = "{$run->id}/{$place}/{$capacity}" . ($likely ? '/likely' : '');
+        $key = "{$run->id}/{$place}/{$capacity}" . ($likely ? '/likely' : '') . ($posts ? '/posts' : '');
         if (!isset($this->stairs[$key])) {
             $this->stairs[$key] = [];
             $least = $this->limit($run) + self::MISSED;
-            foreach ($this->tables->feeds($run, $place, Aim::Cost) as $option) {
+            foreach ($this->tables->feeds($run, $place, Aim::Cost, $posts) as $option) {
                 if ($option->capacity < $capacity - 1e-9 || $this->uneven($run, $option)) {
                     continue;
                 }
@@ -94,9 +95,15 @@ final class FeedProof
     }
 
     /** The cheapest of them that loses no more than so many volts; null where none does. */
-    public function cheapest(Run $run, string $place, float $capacity, float $volts, bool $likely): ?FeedOption
-    {
-        foreach ($this->stairs($run, $place, $capacity, $likely) as [$option, $loses]) {
+    public function cheapest(
+        Run $run,
+        string $place,
+        float $capacity,
+        float $volts,
+        bool $likely,
+        bool $posts,
+    ): ?FeedOption {
+        foreach ($this->stairs($run, $place, $capacity, $likely, $posts) as [$option, $loses]) {
             if ($loses <= $volts) {
                 return $option;
             }

@@ -210,7 +210,7 @@ final class Group
     {
         $best = $this->complete() ? $this->inOrder($this->parts) : null;
         foreach (Partitions::for($this->runs) as $sets) {
-            if (count($sets) < count($this->units()) && Sharing::together($this->search->tables->plan, $sets)) {
+            if (count($sets) < count($this->units()) && Sharing::whole($this->search->tables->plan, $sets)) {
                 $best = $this->lesser($best, $sets);
             }
         }

@@ -8,7 +8,6 @@ use EmberDusk\Formats\Json;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
-use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Wires\BlockWires;
 use EmberDusk\Plan\Changes\Wires\LegWire;
@@ -21,11 +20,11 @@ use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Rates\Joints;
 
-/** All decisions about runs that share a supply: the supply and its place, the blocks on it. Ids are sorted. */
+/** All decisions about runs that share a supply: the source and its place, the blocks on it. Ids are sorted. */
 final readonly class Layout
 {
     /** @param  list<RunBlock>  $blocks  in the order of their first runs */
-    public function __construct(public KitSnapshot $supply, public string $place, public array $blocks) {}
+    public function __construct(public PowerSource $source, public string $place, public array $blocks) {}
 
     /** @return list<string> ids */
     public function runs(): array
@@ -40,10 +39,12 @@ final readonly class Layout
 
     public function cost(Tables $tables): int
     {
-        return $tables->costs->unit($this->supply) +
+        return $this->source->cost +
             array_sum(
                 array_map(
-                    fn(RunBlock $b): int => $b->cost($tables, $this->place) + $this->fuses($tables, $b)[0],
+                    fn(RunBlock $b): int => $b->cost($tables, $this->place) +
+                        $this->fuses($tables, $b)[0] -
+                        $tables->costs->terminals($this->spared($tables, $b)),
                     $this->blocks,
                 ),
             );
@@ -51,7 +52,19 @@ final readonly class Layout
 
     public function joints(Tables $tables): int
     {
-        return array_sum(array_map(fn(RunBlock $b): int => $b->joints() + $this->fuses($tables, $b)[1], $this->blocks));
+        return $this->source->joints +
+            array_sum(
+                array_map(
+                    fn(RunBlock $b): int => $b->joints() + $this->fuses($tables, $b)[1] - $this->spared($tables, $b),
+                    $this->blocks,
+                ),
+            );
+    }
+
+    /** Cores of a block's cables that begin at the posts of a bank: they are fitted in a step of their own. */
+    private function spared(Tables $tables, RunBlock $block): int
+    {
+        return $this->source->tapped() ? $block->starts($tables) : 0;
     }
 
     /** How many places hold a supply or a controller. */
@@ -59,7 +72,7 @@ final readonly class Layout
     {
         return count(
             array_unique([
-                $this->place,
+                ...$this->source->tapped() ? [] : [$this->place],
                 ...array_map(
                     static fn(RunBlock $b): string => $b->place,
                     array_filter($this->blocks, static fn(RunBlock $b): bool => $b->controller !== null),
@@ -74,7 +87,7 @@ final readonly class Layout
         return Json::compact([
             'blocks' => array_map(static fn(RunBlock $b): array => $b->decision(), $this->blocks),
             'place' => $this->place,
-            'supply' => $this->supply->entry->id(),
+            'supply' => $this->source->decision(),
         ]);
     }
 
@@ -86,9 +99,10 @@ final readonly class Layout
     public function wires(Tables $tables, bool $fused = true, ?float $trunk = null): SupplyWires
     {
         return new SupplyWires(
-            kit: $this->supply->entry->id(),
-            where: Routes::where($this->place),
+            kit: $this->source->unit->entry->id(),
+            where: $this->source->tapped() ? '' : Routes::where($this->place),
             blocks: array_map(fn(RunBlock $b): BlockWires => $this->block($tables, $b, $fused, $trunk), $this->blocks),
+            bank: $this->source->wires(),
         );
     }
 
@@ -169,12 +183,13 @@ final readonly class Layout
     /** None where the supply itself cannot keep up more than the thinnest cable carries. */
     public function fuse(Tables $tables, float $capacity): ?KitSnapshot
     {
-        $supply = $this->supply->entry;
-        if ($supply instanceof Supply && $supply->overloadAmps <= $capacity + 1e-9) {
+        $supply = $this->source->supply;
+        // The posts of a bank always have a fuse.
+        if ($supply->overloadAmps <= $capacity + 1e-9 && !$this->source->tapped()) {
             return null;
         }
 
-        return $tables->priced->fuse($capacity);
+        return $tables->priced->fuse($capacity, $supply->charging ?? $supply->emf);
     }
 
     /** Description: positions and feeding of each run. */
@@ -203,6 +218,11 @@ final readonly class Layout
                     )}");
         }
 
-        return implode('; ', $blocks) . ", {$this->supply->entry->name()}{$place($this->place)}";
+        $bank = $this->source->bank?->name();
+        $source = $this->source->tapped()
+            ? "straight from {$bank}"
+            : $this->source->unit->entry->name() . $place($this->place) . ($bank === null ? '' : " on {$bank}");
+
+        return implode('; ', $blocks) . ", {$source}";
     }
 }

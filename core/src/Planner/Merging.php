@@ -71,18 +71,21 @@ final class Merging
         $tables = $this->search->tables;
         $runs = $this->runs([...$one->layout->runs(), ...$two->layout->runs()]);
         $apart = $one->rank($this->aim) + $two->rank($this->aim);
-        $supply = $tables->supplies($runs, false)[0] ?? null;
-        if ($supply === null || $tables->strip($runs[0])->volts !== $tables->strip($runs[count($runs) - 1])->volts) {
+        if ($tables->strip($runs[0])->volts !== $tables->strip($runs[count($runs) - 1])->volts) {
             return [];
         }
         $blocks = [...$one->layout->blocks, ...$two->layout->blocks];
         usort($blocks, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
         $ways = [];
         foreach (array_unique([$one->layout->place, $two->layout->place]) as $place) {
+            $source = $tables->sources->at($runs, $place, false)[0] ?? null;
+            if ($source === null) {
+                continue;
+            }
             foreach ([$blocks, ...$this->merged($blocks)] as $set) {
                 foreach ([0, 1, 2] as $thicker) {
                     $ways[] = new Layout(
-                        $supply,
+                        $source,
                         $place,
                         array_map(fn(RunBlock $b): RunBlock => $this->thicker($b, $thicker, $place), $set),
                     );
@@ -121,8 +124,7 @@ final class Merging
                 ),
             ),
         );
-        $strange = array_filter($runs, static fn(Run $r): bool => !(new Sharing($tables))->alike($runs[0], $r));
-        $controller = $strange === [] ? $tables->controllers($runs, false)[0] ?? null : null;
+        $controller = (new Sharing($tables))->together($runs) ? $tables->controllers($runs, false)[0] ?? null : null;
         if ($controller === null) {
             return [];
         }

@@ -18,6 +18,7 @@ final readonly class PlanExcerpt
         $units = [];
         foreach ($runs as $run) {
             $units[$run->supply ?? ''] = $units[$run->controller ?? ''] = true;
+            $units[$plan->supplies[$run->supply ?? '']->bank ?? ''] = true;
         }
         $feeds = array_filter($plan->feeds, static fn($f): bool => isset($runs[$f->run]));
         $ways = [];

@@ -22,7 +22,10 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
-/** A plan held against the job's limits: solved whole at full light, nominal values, each figure rounded to 1e-4 of its unit. */
+/**
+ * A plan held against the job's limits: solved whole at full light, nominal values, on a battery also empty and on charge; each figure rounded to 1e-4
+ * of its unit.
+ */
 final readonly class PlanJudge
 {
     /** Penalty factor for failures without a measure. */
@@ -54,6 +57,9 @@ final readonly class PlanJudge
             $broken = self::broken($plan, $results, $this->checks);
             foreach ($broken === [] || $whole ? $islands : [] as $island) {
                 $states = States::all($plan, $island);
+                if (States::swings($plan, $island)) {
+                    $results = (new Engine($plan))->swinging($island, $results);
+                }
                 if ($states !== []) {
                     foreach (array_keys($island->parts + $island->fixtures) as $id) {
                         $results[$id] = $results[$id]->opened($states);

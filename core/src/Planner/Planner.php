@@ -39,11 +39,13 @@ final readonly class Planner
         $watch ??= new PlannerProgress();
         $brief = $brief || $wish !== null;
         $left = [];
-        $ready = [];
+        $ready = $banks = [];
         foreach ($runs as $id) {
             $run = $plan->run($id);
-            $why = self::unready($plan, $run, $keep);
+            $bank = RunBank::for($plan, $run, $basis->shelf);
+            $why = self::unready($plan, $run, $keep, $bank);
             if ($why === null) {
+                $banks += $bank !== null && self::batteries($plan, $run) ? [$id => $bank] : [];
                 $ready[] = $run->pinned(array_values(array_unique([...$run->pins, ...$keep])));
             } else {
                 $left[$id] = $why;
@@ -55,7 +57,7 @@ final readonly class Planner
         $groups = [];
         $clashes = [];
         $known = new FeedKinds();
-        foreach (Sharing::groups($pinned, $ready) as $of) {
+        foreach (Sharing::groups($pinned, $ready, $banks) as $of) {
             $tables = new Tables(
                 $pinned->with(
                     runs: array_combine(array_map(static fn(Run $r): string => $r->id, $of), $of) + $pinned->runs,
@@ -63,6 +65,7 @@ final readonly class Planner
                 $of[0]->place,
                 $basis,
                 $wish,
+                $banks[$of[0]->id] ?? null,
             );
             $group = new Group(
                 new Search($tables, $basis->shelf, $watch, $judge, $known),
@@ -160,8 +163,9 @@ final readonly class Planner
      *
      * @param  list<string>  $keep
      */
-    private static function unready(Plan $plan, Run $run, array $keep): ?string
+    private static function unready(Plan $plan, Run $run, array $keep, ?RunBank $bank): ?string
     {
+        $free = !in_array('kit', [...$keep, ...$run->pins], true);
         $strip = $plan->strip($run->strip);
         $spliced = array_filter(
             $plan->ways()->feedsOf($run),
@@ -170,10 +174,10 @@ final readonly class Planner
 
         return match (true) {
             $strip === null => 'has no strip yet',
-            $plan->power()->onBattery($run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
-                => 'runs from a battery: keep its kit to plan its feeds and cables',
-            $plan->power()->withoutMains($run) && !in_array('kit', $keep, true) && !in_array('kit', $run->pins, true)
-                => 'has no mains: choose its bank and converter at Kit first',
+            $free && $bank === null && self::batteries($plan, $run)
+                => 'has no mains, and its bank is not known: choose its blocks at Kit first',
+            $free && $bank !== null && self::batteries($plan, $run) && !self::within($plan, $run, $bank)
+                => 'has its bank in another place: connect a converter at Kit first, with the length of its cable',
             $plan->controller($run->controller)?->repeats === true => 'is driven by a repeater',
             array_filter($plan->runs, static fn(Run $r): bool => $plan->of($r)->before()?->id === $run->id) !== []
                 => 'is repeated into another run',
@@ -182,5 +186,23 @@ final readonly class Planner
                 => 'is fed by taps that stay',
             default => null,
         };
+    }
+
+    /** Whether a run is planned on batteries: it is on one, or has no mains. */
+    private static function batteries(Plan $plan, Run $run): bool
+    {
+        return $plan->power()->onBattery($run) || $plan->power()->withoutMains($run);
+    }
+
+    /** Whether cables from a bank can be measured: it is in the run's place, or a cable leads from it to a converter of the run already. */
+    private static function within(Plan $plan, Run $run, RunBank $bank): bool
+    {
+        return $bank->place === $run->place ||
+            ($bank->unit !== null &&
+                ($run->supply === $bank->unit ||
+                    array_filter(
+                        $plan->supplies,
+                        static fn($s): bool => $s->bank === $bank->unit && $plan->ways()->cableTo($s->id) !== null,
+                    ) !== []));
     }
 }

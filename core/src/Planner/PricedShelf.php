@@ -19,7 +19,7 @@ final class PricedShelf
     /** @var array<string, list<KitSnapshot>> everything with a price, by kind */
     private array $kinds = [];
 
-    /** @var array<array-key, KitSnapshot|null> by amps of capacity */
+    /** @var array<string, KitSnapshot|null> by amps of capacity and volts */
     private array $fuses = [];
 
     /** @param  Wish|null  $wish  what alone is used of its kind */
@@ -29,15 +29,23 @@ final class PricedShelf
         private readonly ?Wish $wish = null,
     ) {}
 
-    /** The largest blade fuse that protects so many amps, the least dear of its size; null when the shelf has none. */
-    public function fuse(float $capacity): ?KitSnapshot
+    /**
+     * The largest fuse that protects so many amps, the least dear of its size; null when the shelf has none.
+     *
+     * @param  float  $volts  that it breaks
+     */
+    public function fuse(float $capacity, float $volts = 0.0): ?KitSnapshot
     {
-        if (array_key_exists((string) $capacity, $this->fuses)) {
-            return $this->fuses[(string) $capacity];
+        $key = "{$capacity}/{$volts}";
+        if (array_key_exists($key, $this->fuses)) {
+            return $this->fuses[$key];
         }
         $best = null;
         foreach (
-            $this->ofKind('fuse', static fn(object $f): bool => $f instanceof Fuse && $f->amps <= $capacity + 1e-9)
+            $this->ofKind(
+                'fuse',
+                static fn(object $f): bool => $f instanceof Fuse && $f->amps <= $capacity + 1e-9 && $f->volts >= $volts,
+            )
             as $fuse
         ) {
             if ($best === null || self::amps($fuse) > self::amps($best)) {
@@ -45,7 +53,7 @@ final class PricedShelf
             }
         }
 
-        return $this->fuses[(string) $capacity] = $best;
+        return $this->fuses[$key] = $best;
     }
 
     /**

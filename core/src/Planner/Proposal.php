@@ -6,6 +6,7 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
+use EmberDusk\Costing\Moving;
 use EmberDusk\Costing\MovingFigures;
 use EmberDusk\Costing\Promise;
 use EmberDusk\Plan\Changes\Catalogue;
@@ -128,10 +129,9 @@ final readonly class Proposal implements JsonWritable
         $nearest = array_values(
             array_filter(array_map(static fn(Clash $c): ?LayoutTrial => $c->nearest, $this->clashes)),
         );
-        $gap =
-            !$this->exact && $this->cost() !== 0
-                ? sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $this->cost())
-                : '';
+        // Boards, banks and units that stay cost the same in every layout.
+        $found = $this->moving($this->parts)->cost();
+        $gap = !$this->exact && $found !== 0 ? sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $found) : '';
 
         return new ProposalAnswer(
             found: $this->parts !== [] ? $this->way($this->parts, $promise) : null,
@@ -152,7 +152,7 @@ final readonly class Proposal implements JsonWritable
                 $this->cheaper(),
             ),
             alternatives: $this->others($promise),
-            bound: MovingFigures::for($this->plan, $this->bound),
+            bound: MovingFigures::for($this->plan, $this->bound + $found - $this->cost()),
             gap: $gap,
             solved: $this->solved,
             stopped: $this->stopped,
@@ -189,15 +189,19 @@ final readonly class Proposal implements JsonWritable
     }
 
     /** @param  list<LayoutTrial>  $parts */
+    private function moving(array $parts): Moving
+    {
+        $made = $this->built($parts);
+        $runs = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts));
+
+        return Costing::moving($made, $this->basis, self::wired($made, $this->plan, ...$runs));
+    }
+
+    /** @param  list<LayoutTrial>  $parts */
     private function way(array $parts, Promise $promise): ProposedWay
     {
         $made = $this->built($parts);
-        $runs = self::wired(
-            $made,
-            $this->plan,
-            ...array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts)),
-        );
-        $moving = Costing::moving($made, $this->basis, $runs);
+        $moving = $this->moving($parts);
         $change = $promise->change($made);
 
         return new ProposedWay(

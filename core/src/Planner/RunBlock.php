@@ -36,6 +36,12 @@ final readonly class RunBlock
             ($this->trunk === null ? 0 : self::TRUNK);
     }
 
+    /** Cores that begin at the supply: of the trunk, else of each cable to a feed. */
+    public function starts(Tables $tables): int
+    {
+        return $this->trunk === null ? array_sum(array_map($tables->starts(...), $this->feeds)) : self::TRUNK / 2;
+    }
+
     /** Amps of the thinnest cable in it. */
     public function capacity(Tables $tables): float
     {

@@ -229,6 +229,7 @@ final class Search
     /** @param  Closure(FeedOption): FeedBound  $bound  of a way of feeding */
     private function fails(Layout $layout, Closure $bound): bool
     {
+        $all = 0.0;
         foreach ($layout->blocks as $block) {
             $amps = 0.0;
             $drop = 0.0;
@@ -239,6 +240,7 @@ final class Search
                 }
                 [$amps, $drop] = [$amps + $hub->amps, max($drop, $hub->drop)];
             }
+            $all += $amps;
             $fuse = $layout->fuse($this->tables, $block->capacity($this->tables))?->entry;
             if ($block->trunk === null) {
                 continue;
@@ -252,7 +254,7 @@ final class Search
             }
         }
 
-        return false;
+        return !$layout->source->bears($all);
     }
 
     /** @param  list<Run>  $runs */

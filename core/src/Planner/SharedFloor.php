@@ -8,7 +8,6 @@ use EmberDusk\Checks\Protection\Guard;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\KitSnapshot;
-use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\Run;
 
 /**
@@ -38,7 +37,7 @@ final class SharedFloor
     /** @var array<string, int> sets of runs that are one light, by its controller: they stay together */
     private array $lights = [];
 
-    /** @var array<int, array<string, array{int, RunBlock}|null>> by set; by place of the supply, amps that all cables carry, and fuse */
+    /** @var array<int, array<string, array{int, RunBlock}|null>> by set; by place of the supply, amps that all cables carry, fuse, and kind of source */
     private array $blocks = [];
 
     /** @var list<float> amps of the fuses */
@@ -47,7 +46,7 @@ final class SharedFloor
     /** @var array<string, float> at least, by run */
     private array $amps = [];
 
-    /** @var array<string, array<int, array{int, list<RunBlock>}|null>> by supply's overload and place, by set: blocks */
+    /** @var array<string, array<int, array{int, list<RunBlock>}|null>> by the source's overload, its kind and place, by set: blocks */
     private array $parted = [];
 
     /** @var array<int, array{int, Layout}|null> by set */
@@ -148,22 +147,21 @@ final class SharedFloor
         $best = null;
         $runs = $this->runs($set);
         $tables = $this->search->tables;
-        foreach ($tables->supplies($runs, false) as $supply) {
-            $unit = $tables->costs->unit($supply);
-            foreach ($tables->places($runs, true) as $place) {
-                $parted = $this->parted($set, $supply, $place);
-                if ($parted !== null && ($best === null || $unit + $parted[0] < $best[0])) {
-                    $best = [$unit + $parted[0], $supply, $place, $parted[1]];
+        foreach ($tables->places($runs, true) as $place) {
+            foreach ($tables->sources->at($runs, $place, false) as $source) {
+                $parted = $source->bears($this->amps($runs)) ? $this->parted($set, $source, $place) : null;
+                if ($parted !== null && ($best === null || $source->cost + $parted[0] < $best[0])) {
+                    $best = [$source->cost + $parted[0], $source, $place, $parted[1]];
                 }
             }
         }
         if ($best === null) {
             return $this->floors[$set] = null;
         }
-        [$cost, $supply, $place, $blocks] = $best;
+        [$cost, $source, $place, $blocks] = $best;
         usort($blocks, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
 
-        return $this->floors[$set] = [$cost, new Layout($supply, $place, $blocks)];
+        return $this->floors[$set] = [$cost, new Layout($source, $place, $blocks)];
     }
 
     /**
@@ -197,10 +195,10 @@ final class SharedFloor
      * @param  non-empty-list<Run>  $runs
      * @return list<array{float, int}> amps that every cable must carry, and what a fuse costs
      */
-    private function guards(array $runs, KitSnapshot $supply): array
+    private function guards(array $runs, PowerSource $source): array
     {
         $load = Guard::needs($this->amps($runs));
-        $overload = $supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0;
+        $overload = $source->supply->overloadAmps;
         $fuses = array_filter(
             $this->fuses,
             static fn(float $amps): bool => $amps >= $load - 1e-3 && $amps < $overload - 1e-9,
@@ -214,9 +212,9 @@ final class SharedFloor
      *
      * @return array{int, list<RunBlock>}|null cost and blocks
      */
-    private function parted(int $set, KitSnapshot $supply, string $place): ?array
+    private function parted(int $set, PowerSource $source, string $place): ?array
     {
-        $key = ($supply->entry instanceof Supply ? $supply->entry->overloadAmps : 0.0) . "/{$place}";
+        $key = "{$source->supply->overloadAmps}/{$source->tapped()}/{$place}";
         if ($set === 0) {
             return [0, []];
         }
@@ -229,8 +227,8 @@ final class SharedFloor
             if (($sub & $low) === 0) {
                 continue;
             }
-            $block = $this->block($sub, $supply, $place);
-            $rest = $block === null ? null : $this->parted($set ^ $sub, $supply, $place);
+            $block = $this->block($sub, $source, $place);
+            $rest = $block === null ? null : $this->parted($set ^ $sub, $source, $place);
             if ($block !== null && $rest !== null && ($best === null || $best[0] > $block[0] + $rest[0])) {
                 $best = [$block[0] + $rest[0], [...$rest[1], $block[1]]];
             }
@@ -240,16 +238,22 @@ final class SharedFloor
     }
 
     /** @return array{int, RunBlock}|null least cost of runs under one controller; of pixels one run at the supply's */
-    private function block(int $set, KitSnapshot $supply, string $place): ?array
+    private function block(int $set, PowerSource $source, string $place): ?array
     {
         if (!($this->possible[$set] ??= $this->possible($set))) {
             return null;
         }
         $best = null;
-        foreach ($this->guards($this->runs($set), $supply) as [$carries, $fuse]) {
-            $key = "{$place}/{$carries}/{$fuse}";
+        foreach ($this->guards($this->runs($set), $source) as [$carries, $fuse]) {
+            $key = "{$place}/{$carries}/{$fuse}/{$source->tapped()}";
             if (!array_key_exists($key, $this->blocks[$set] ?? [])) {
-                $this->blocks[$set][$key] = $this->carrying($set, $place, $carries, $fuse);
+                $this->blocks[$set][$key] = $this->carrying(
+                    set: $set,
+                    place: $place,
+                    carries: $carries,
+                    fuse: $fuse,
+                    tapped: $source->tapped(),
+                );
             }
             if ($best === null || ($this->blocks[$set][$key][0] ?? PHP_INT_MAX) < $best[0]) {
                 $best = $this->blocks[$set][$key] ?? $best;
@@ -275,13 +279,17 @@ final class SharedFloor
         return $this->controller($set) !== null;
     }
 
-    /** @return array{int, RunBlock}|null the same, all cables carrying so many amps, behind such a fuse */
-    private function carrying(int $set, string $place, float $carries, int $fuse): ?array
+    /**
+     * @param  bool  $tapped  at the posts of a bank, which need no terminals
+     * @return array{int, RunBlock}|null the same, all cables carrying so many amps, behind such a fuse
+     */
+    private function carrying(int $set, string $place, float $carries, int $fuse, bool $tapped): ?array
     {
         $runs = $this->runs($set);
         $tables = $this->search->tables;
         $switched = $tables->strip($runs[0])->switched();
         $controller = $switched ? $this->controller($set) : null;
+        $posts = $tapped && !$switched;
         $best = null;
         foreach ($switched ? $this->places : [$place] as $at) {
             foreach ($this->trunks($runs, $switched, $place, $at, $carries) as [$cost, $trunk, $lost]) {
@@ -294,7 +302,14 @@ final class SharedFloor
                     $feed =
                         $lost > $limit
                             ? null
-                            : $this->search->proof->cheapest($run, $at, $carries, $volts, $this->load !== null);
+                            : $this->search->proof->cheapest(
+                                run: $run,
+                                place: $at,
+                                capacity: $carries,
+                                volts: $volts,
+                                likely: $this->load !== null,
+                                posts: $posts,
+                            );
                     if ($feed === null) {
                         continue 2;
                     }
@@ -302,8 +317,10 @@ final class SharedFloor
                     // Without a trunk each cable from the supply has its own.
                     $cost += $feed->cost + ($switched ? 0 : $fuse * ($feed->leg === null ? count($feed->pads) : 1));
                 }
+                $block = new RunBlock($controller, $at, $trunk, $feeds);
+                $cost -= $tapped ? $tables->costs->terminals($block->starts($tables)) : 0;
                 if ($best === null || $cost < $best[0]) {
-                    $best = [$cost, new RunBlock($controller, $at, $trunk, $feeds)];
+                    $best = [$cost, $block];
                 }
             }
         }
@@ -328,11 +345,7 @@ final class SharedFloor
         if (!array_key_exists($set, $this->controllers)) {
             $runs = $this->runs($set);
             $tables = $this->search->tables;
-            $strange = array_filter(
-                array_slice($runs, 1),
-                static fn(Run $r): bool => !(new Sharing($tables))->alike($runs[0], $r),
-            );
-            $fits = $strange === [] && $tables->strip($runs[0])->switched();
+            $fits = (new Sharing($tables))->together($runs) && $tables->strip($runs[0])->switched();
             $this->controllers[$set] = null;
             foreach ($fits ? $tables->controllers($runs, false) : [] as $controller) {
                 if ($this->bears($controller, $runs)) {

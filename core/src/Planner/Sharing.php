@@ -16,9 +16,10 @@ final readonly class Sharing
      * Groups of runs that are planned together: they could share a supply. Runs with pinned kit stay with their sharers.
      *
      * @param  list<Run>  $runs
+     * @param  array<string, RunBank>  $banks  of runs without mains, by id
      * @return list<non-empty-list<Run>> in the order of the ids
      */
-    public static function groups(Plan $plan, array $runs): array
+    public static function groups(Plan $plan, array $runs, array $banks = []): array
     {
         $pinned = [];
         foreach ($runs as $run) {
@@ -29,9 +30,10 @@ final readonly class Sharing
         $groups = [];
         foreach ($runs as $run) {
             $volts = $plan->strip($run->strip)->volts ?? 0.0;
-            $groups[isset($pinned[$run->supply ?? '']) ? "on {$run->supply}" : "{$run->place} {$volts}"][] = isset(
-                $pinned[$run->supply ?? ''],
-            )
+            $bank = isset($banks[$run->id]) ? $banks[$run->id]->key() : '';
+            $groups[
+                isset($pinned[$run->supply ?? '']) ? "on {$run->supply}" : "{$run->place} {$volts} {$bank}"
+            ][] = isset($pinned[$run->supply ?? ''])
                 ? $run->pinned(array_values(array_unique(['kit', ...$run->pins])))
                 : $run;
         }
@@ -61,7 +63,7 @@ final readonly class Sharing
             $next = [];
             foreach ($all as $blocks) {
                 foreach ($blocks as $n => $block) {
-                    if ($this->alike($block[0], $run)) {
+                    if ($this->together([...$block, $run])) {
                         $next[] = array_values(array_replace($blocks, [$n => [...$block, $run]]));
                     }
                 }
@@ -70,10 +72,19 @@ final readonly class Sharing
             $all = $next;
         }
 
-        return array_values(array_filter($all, static fn(array $blocks): bool => self::together($plan, $blocks)));
+        return array_values(array_filter($all, static fn(array $blocks): bool => self::whole($plan, $blocks)));
     }
 
-    public function alike(Run $a, Run $b): bool
+    /** @param  non-empty-list<Run>  $runs  Whether they can share a controller: alike strip, and never two lights, which are controllers with a name. */
+    public function together(array $runs): bool
+    {
+        $lights = array_filter(array_map(fn(Run $r): ?string => self::light($this->tables->plan, $r), $runs));
+
+        return count(array_unique($lights)) <= 1 &&
+            array_filter($runs, fn(Run $r): bool => $r !== $runs[0] && !$this->alike($runs[0], $r)) === [];
+    }
+
+    private function alike(Run $a, Run $b): bool
     {
         [$x, $y] = [$this->tables->strip($a), $this->tables->strip($b)];
 
@@ -108,7 +119,7 @@ final readonly class Sharing
     }
 
     /** @param  list<non-empty-list<Run>>  $blocks  Whether no light, which is a controller with a name, is torn. */
-    public static function together(Plan $plan, array $blocks): bool
+    public static function whole(Plan $plan, array $blocks): bool
     {
         $of = [];
         foreach ($blocks as $n => $block) {

@@ -16,7 +16,6 @@ final readonly class SimpleLayouts
     /** @return list<Layout> for a run alone, those with few feeds first */
     public function for(Run $run): array
     {
-        $supply = $this->tables->supplies([$run], false)[0] ?? null;
         $switched = $this->tables->strip($run)->switched();
         $controller = $switched ? $this->tables->controllers([$run], false)[0] ?? null : null;
         $places = array_values(
@@ -24,11 +23,15 @@ final readonly class SimpleLayouts
         );
         $trunks = array_values(array_filter($this->tables->trunks([$run])));
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
-        if ($supply === null || $places === [] || ($switched && ($controller === null || $trunks === []))) {
+        if ($places === [] || ($switched && ($controller === null || $trunks === []))) {
             return [];
         }
         $layouts = [];
         foreach ($places as $place) {
+            $source = $this->tables->sources->at([$run], $place, false)[0] ?? null;
+            if ($source === null) {
+                continue;
+            }
             $thickest = [];
             foreach ($this->tables->feeds($run, $place, Aim::Cost) as $option) {
                 if (
@@ -39,7 +42,7 @@ final readonly class SimpleLayouts
                 }
             }
             foreach ($thickest as $option) {
-                $layouts[] = new Layout($supply, $place, [
+                $layouts[] = new Layout($source, $place, [
                     new RunBlock($controller, $place, $switched ? $trunks[0] : null, [$option]),
                 ]);
             }

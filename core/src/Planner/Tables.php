@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\Controller\ControllerAmps;
-use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
@@ -13,7 +12,6 @@ use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Kit\Strip;
-use EmberDusk\Kit\Supply;
 use EmberDusk\Plan\CableRating;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Routes\ExistingLegs;
@@ -36,6 +34,8 @@ final class Tables
 
     public readonly PricedShelf $priced;
 
+    public readonly PowerSources $sources;
+
     /** @var array<string, list<FeedOption>> */
     private array $feeds = [];
 
@@ -50,9 +50,6 @@ final class Tables
 
     private readonly PartCosts $partCosts;
 
-    /** @var array<array-key, float> by volts */
-    private array $sags = [];
-
     private ?int $leastFuse = null;
 
     /** °C that the air reaches where these runs are. */
@@ -62,11 +59,13 @@ final class Tables
 
     public readonly UnitCosts $costs;
 
+    /** @param  RunBank|null  $bank  of runs without mains */
     public function __construct(
         public readonly Plan $plan,
         string $place,
         Basis $basis,
         public readonly ?Wish $wish = null,
+        ?RunBank $bank = null,
     ) {
         $this->shelf = $basis->shelf;
         $this->costs = new UnitCosts($plan->terms, $basis->crew);
@@ -74,6 +73,7 @@ final class Tables
         $this->air = WallNotes::read($plan->places[$place]->notes ?? '')->site->air ?? 30.0;
         $this->routes = new Routes($plan, $place);
         $this->priced = new PricedShelf($plan, $basis->shelf, $wish);
+        $this->sources = new PowerSources($this, $bank);
     }
 
     /**
@@ -84,7 +84,7 @@ final class Tables
      */
     public function places(array $runs, bool $supply): array
     {
-        $places = $this->routes->places($runs, $supply);
+        $places = $supply ? $this->sources->places($runs) : $this->routes->places($runs, false);
         if ($supply || $this->wish?->kind !== WishKind::Place) {
             return $places;
         }
@@ -93,10 +93,29 @@ final class Tables
         return in_array($this->wish->of, $places, true) ? [$this->wish->of] : $places;
     }
 
-    /** @return list<FeedOption> of a run from a place, the least in rank first */
-    public function feeds(Run $run, string $place, Aim $aim): array
+    /**
+     * @param  bool  $posts  from the posts of a bank, which need no terminals
+     * @return list<FeedOption> of a run from a place, the least in rank first
+     */
+    public function feeds(Run $run, string $place, Aim $aim, bool $posts = false): array
     {
-        return $this->feeds["{$run->id}/{$place}/{$aim->value}"] ??= $this->feedOptions($run, $place, $aim);
+        $key = "{$run->id}/{$place}/{$aim->value}";
+        $this->feeds[$key] ??= $this->feedOptions($run, $place, $aim);
+        if (!$posts) {
+            return $this->feeds[$key];
+        }
+        if (!isset($this->feeds["{$key}/posts"])) {
+            $rank = function (FeedOption $f) use ($aim): int {
+                $starts = $this->starts($f);
+
+                return $aim->rank($f->cost - $this->costs->terminals($starts), $f->joints - $starts, 0);
+            };
+            $options = $this->feeds[$key];
+            usort($options, static fn(FeedOption $a, FeedOption $b): int => $rank($a) <=> $rank($b));
+            $this->feeds["{$key}/posts"] = $options;
+        }
+
+        return $this->feeds["{$key}/posts"];
     }
 
     /** The same way of feeding from another place. */
@@ -113,7 +132,7 @@ final class Tables
     }
 
     /** Whether undersized units are tried. With a wish only those of its kind: the clash then names its limits alone. */
-    private function all(bool $all, WishKind $kind): bool
+    public function all(bool $all, WishKind $kind): bool
     {
         return $all && ($this->wish === null || $this->wish->kind === $kind);
     }
@@ -146,30 +165,6 @@ final class Tables
 
     /**
      * @param  non-empty-list<Run>  $runs
-     * @param  bool  $all  also those without the headroom
-     * @return list<KitSnapshot>
-     */
-    public function supplies(array $runs, bool $all): array
-    {
-        $strip = $this->strip($runs[0]);
-        $watts = array_sum(
-            array_map(
-                fn(Run $r): float => $this->strip($r)->wattsPerMetre() * $this->plan->of($r)->litLength() * $r->cap,
-                $runs,
-            ),
-        );
-
-        return $this->kept($runs, 'kit', $this->plan->supplies[$runs[0]->supply ?? '']->kit ?? null) ??
-            $this->priced->ofKind(
-                'supply',
-                fn(object $s): bool => $s instanceof Supply &&
-                    abs($s->volts - $strip->volts) < 0.5 &&
-                    ($this->all($all, WishKind::Supply) || Headroom::enough($this->plan, $s, $watts)),
-            );
-    }
-
-    /**
-     * @param  non-empty-list<Run>  $runs
      * @return list<KitSnapshot|null> cables of a trunk; one null where pixels have none
      */
     public function trunks(array $runs): array
@@ -180,23 +175,6 @@ final class Tables
 
         return $this->kept($runs, 'cables', $this->plan->ways()->cableTo($runs[0]->controller ?? '')->kit ?? null) ??
             $this->priced->cables(2);
-    }
-
-    /** Share of the volts that any supply of them may lose inside at its rated current. */
-    public function sag(float $volts): float
-    {
-        return $this->sags[(string) $volts] ??= max([
-            0.0,
-            ...array_map(
-                static fn(KitSnapshot $s): float => $s->entry instanceof Supply
-                    ? ($s->entry->sourceOhms * $s->entry->ratedAmps) / $s->entry->volts
-                    : 0.0,
-                $this->priced->ofKind(
-                    'supply',
-                    static fn(object $s): bool => $s instanceof Supply && abs($s->volts - $volts) < 0.5,
-                ),
-            ),
-        ]);
     }
 
     /** @return list<float> amps of the fuses */
@@ -352,8 +330,17 @@ final class Tables
         );
     }
 
+    /** Cores of a way of feeding at its start. */
+    public function starts(FeedOption $option): int
+    {
+        $run = $this->plan->run($option->run);
+        $cores = array_map(fn(KitSnapshot $t): int => $this->partCosts->cores($run, $t), $option->tails);
+
+        return $option->leg === null ? array_sum($cores) : $cores[0];
+    }
+
     /** Cores that a feed of a run needs. */
-    private function cores(Run $run): int
+    public function cores(Run $run): int
     {
         return count($this->strip($run)->channels) + 1;
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
@@ -14,7 +15,7 @@ use EmberDusk\Values\InvalidInput;
 final readonly class Wish
 {
     /**
-     * @param  string  $of  size of every cable, kit id of every controller or supply, name of the place of controllers, or number of feeds of each
+     * @param  string  $of  size of every cable, kit id of every controller, supply or converter, name of the place of controllers, or number of feeds of each
      *     run; empty for one supply
      */
     private function __construct(public WishKind $kind, public string $of) {}
@@ -44,6 +45,19 @@ final readonly class Wish
             $kit->entry instanceof Cable => $kit->entry->conductor->label() === $this->of,
             default => $kit->entry->id() === $this->of,
         };
+    }
+
+    /** @return array<string, string> the choice of a unit by its key; none of a bank */
+    private static function source(PowerSource $source): array
+    {
+        $unit = $source->unit->entry;
+        $kind = match (true) {
+            $source->tapped() => null,
+            $unit instanceof Converter => WishKind::Converter,
+            default => WishKind::Supply,
+        };
+
+        return $kind === null ? [] : ["{$kind->value} {$unit->id()}" => "{$unit->name()} as every {$kind->value}"];
     }
 
     /**
@@ -81,8 +95,10 @@ final readonly class Wish
                 foreach ($tables->controllers([$run], true) as $kit) {
                     $words["controller {$kit->entry->id()}"] = "{$kit->entry->name()} as every controller";
                 }
-                foreach ($tables->supplies([$run], true) as $kit) {
-                    $words["supply {$kit->entry->id()}"] = "{$kit->entry->name()} as every supply";
+                foreach ($tables->places([$run], true) as $place) {
+                    foreach ($tables->sources->at([$run], $place, true) as $source) {
+                        $words += self::source($source);
+                    }
                 }
             }
         }

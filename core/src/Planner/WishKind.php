@@ -10,6 +10,7 @@ enum WishKind: string
     case Cable = 'cable';
     case Controller = 'controller';
     case Supply = 'supply';
+    case Converter = 'converter';
     case Place = 'place';
     case OneSupply = 'one-supply';
     case Feeds = 'feeds';

@@ -131,14 +131,18 @@ final class BanksTest extends TestCase
         }
     }
 
-    /** Banks are not chosen: no mains supply replaces a converter, and pinned kit keeps its bank. */
+    /** No supply on the mains replaces a converter; a fuse for its 57.6 V on charge replaces one for 32 V; pinned kit keeps its fuse too. */
     public function test_a_proposal_leaves_a_converter_on_its_bank(): void
     {
         $kit = ['strip-single-12', 'battery-8', 'converter-48-12', 'controller-rf-4', 'cable-2x15', 'fuse-3'];
         $plan = self::chosen(self::cart(), ...$kit);
-        $left = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()))->write();
-        self::assertStringContainsString('from a battery', $left['left'][0]['why']);
-        self::assertNull($left['found']);
+        $free = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()))->write();
+        self::assertTrue($free['whole']);
+        $made = self::applied($plan, (array) ($free['found']['take'] ?? []));
+        $input = $made->ways()->cableTo((string) $made->run('rail')->supply);
+        self::assertSame('s1', $made->supplies[(string) $made->run('rail')->supply]->bank);
+        self::assertSame('s1', $input?->from);
+        self::assertGreaterThanOrEqual(57.6, $made->fuse($input->fuse)?->volts);
         $kept = Planner::propose($plan, ['rail'], new Basis(Demo::shelf()), ['kit'])->write();
         $after = self::applied($plan, (array) ($kept['found'] ?? $kept['nearest'])['take']);
         self::assertSame('s1', $after->supplies[$after->run('rail')->supply ?? '']->bank);

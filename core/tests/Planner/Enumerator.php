@@ -4,7 +4,9 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Planner;
 
+use EmberDusk\Circuit\Conditions;
 use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\FixtureResult;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Circuit\RunResult;
 use EmberDusk\Circuit\States;
@@ -76,36 +78,34 @@ final class Enumerator
                     continue 2;
                 }
             }
-            foreach ($this->tables->supplies($set, true) as $supply) {
-                foreach ($pinned ? [Routes::NOW . $set[0]->id] : $this->tables->routes->places($set, true) as $place) {
+            foreach ($pinned ? [Routes::NOW . $set[0]->id] : $this->tables->sources->places($set) as $place) {
+                foreach ($this->tables->sources->at($set, $place, true) as $source) {
                     foreach (
                         self::product(array_map(fn(array $b): array => $this->blocks($b, $place, $pinned), $blocks))
                         as $made
                     ) {
-                        $layout = new Layout($supply, $place, $made);
-                        $plan = $layout->built($this->plan, $this->tables, $this->shelf);
-                        $found = [
-                            Costing::moving(
-                                $plan,
-                                new Basis($this->shelf),
-                                array_values(
-                                    array_filter(
-                                        array_keys($plan->runs),
-                                        static fn(string $r): bool => self::among($plan->runs[$r], $set),
-                                    ),
-                                ),
-                            )->cost(),
-                            $layout->key(),
-                        ];
-                        if (($best === null || $found < $best) && $this->holds($plan, $layout->key(), $set)) {
-                            $best = $found;
+                        $found = $this->priced(new Layout($source, $place, $made), $set);
+                        if ($best === null || [$found[0], $found[1]] < [$best[0], $best[1]]) {
+                            $best = $this->holds($found[2], $found[1], $set) ? $found : $best;
                         }
                     }
                 }
             }
         }
 
-        return $best;
+        return $best === null ? null : [$best[0], $best[1]];
+    }
+
+    /**
+     * @param  list<Run>  $set
+     * @return array{int, string, Plan} cost, decisions, and the plan as built
+     */
+    private function priced(Layout $layout, array $set): array
+    {
+        $plan = $layout->built($this->plan, $this->tables, $this->shelf);
+        $runs = array_filter($plan->runs, static fn(Run $r): bool => self::among($r, $set));
+
+        return [Costing::moving($plan, new Basis($this->shelf), array_keys($runs))->cost(), $layout->key(), $plan];
     }
 
     /**
@@ -172,11 +172,9 @@ final class Enumerator
                 }
             }
         }
-        if (
-            $watts >
-            ($plan->supply($plan->run($set[0]->id)->supply)?->ratedWatts() ?? 0.0) * (1 - $plan->limits->headroom) +
-                1e-9
-        ) {
+        $supply = (string) $plan->run($set[0]->id)->supply;
+        $rated = $plan->supply($supply)?->ratedWatts() ?? 0.0;
+        if ($plan->block($supply) === null && $watts > $rated * (1 - $plan->limits->headroom) + 1e-9) {
             return false;
         }
         try {
@@ -185,7 +183,13 @@ final class Enumerator
                 if (array_filter($set, static fn(Run $r): bool => isset($island->parts[$r->id])) !== []) {
                     $results += (new Engine($plan))->planned($island);
                     $open = [...$open, ...array_values(States::opened($plan, $island))];
+                    if ($plan->block($supply) !== null && !$this->charged($plan, $island)) {
+                        return false;
+                    }
                 }
+            }
+            if ($plan->converter($supply) !== null && !self::converted($plan, $supply, $results)) {
+                return false;
             }
         } catch (Refusal) {
             return false;
@@ -197,6 +201,58 @@ final class Enumerator
         }
 
         return true;
+    }
+
+    /** On charge a strip draws at most 1.15 times its label, and no fuse blows. */
+    private function charged(Plan $plan, Island $island): bool
+    {
+        foreach ((new Engine($plan))->scene($island, null, Conditions::charging()) as $result) {
+            if (!($result instanceof RunResult) || max([0.0, ...$result->light]) > 1.15) {
+                return false;
+            }
+            foreach ($result->cables as $id => $cable) {
+                $fuse = $plan->fuse($plan->cables[$id]->fuse)->amps ?? INF;
+                if (1.25 * max($cable->outAmps, $cable->backAmps) > $fuse) {
+                    return false;
+                }
+            }
+        }
+
+        return true;
+    }
+
+    /**
+     * A converter's input from an empty bank: its watts are (U - R I) I, by halving; its least load; the fuse of its cable.
+     *
+     * @param  array<string, RunResult|FixtureResult>  $results
+     */
+    private static function converted(Plan $plan, string $id, array $results): bool
+    {
+        $converter = $plan->converter($id);
+        $cable = $plan->ways()->cableTo($id);
+        $bank = $plan->supply($plan->supplies[$id]->bank);
+        $copper = $plan->cable($cable->kit ?? '')?->conductor;
+        if ($converter === null || $cable === null || $bank === null || $copper === null) {
+            return false;
+        }
+        $amps = array_values($results)[0]->supplies[$id]->amps ?? 0.0;
+        $watts = ($amps * $converter->volts) / $converter->efficiency;
+        // Both cores, with a terminal of 2 mohm at each end of both.
+        $ohms = $bank->sourceOhms + 2 * ($copper->ohms($cable->length, $plan->limits->cableCelsius) + 2 * 0.002);
+        [$low, $high] = [0.0, (float) $bank->lowest / (2 * $ohms)];
+        for ($n = 0; $n < 60; $n++) {
+            $middle = ($low + $high) / 2;
+            [$low, $high] =
+                ((float) $bank->lowest - $ohms * $middle) * $middle < $watts ? [$middle, $high] : [$low, $middle];
+        }
+        $fuse = $plan->fuse($cable->fuse);
+
+        return $amps >= $converter->leastAmps &&
+            $bank->lowest - $ohms * $high >= $converter->inputLeast &&
+            $bank->charging <= $converter->inputMost &&
+            $fuse !== null &&
+            $fuse->amps <= $copper->capacity &&
+            1.25 * $high <= $fuse->amps;
     }
 
     /** @param  list<array<string, float>>  $open */

@@ -42,7 +42,7 @@ final class KeepTest extends TestCase
 
     public function test_no_mains_supply_is_proposed_where_there_is_only_a_battery(): void
     {
-        $boat = Circuits::in("start\n4 r1\ndry\nrun r1, profile\nbattery E1 at 0.5, 2 of 12 V, want 24 V")
+        $boat = Circuits::in("start\n4 r1\ndry\nrun r1, profile\nbattery E1 at 0.5, 1 of 12 V, want 24 V")
             ->run('r1', 4.0)
             ->plan();
         $answer = Planner::propose($boat, ['r1'], new Basis(Demo::shelf()))->write();
@@ -55,13 +55,14 @@ final class KeepTest extends TestCase
         );
         $proposal = Planner::propose($cabin, ['port'], Demo::basis());
         self::assertSame([], $proposal->parts);
-        self::assertSame(['port' => 'has no mains: choose its bank and converter at Kit first'], $proposal->left);
-
-        self::assertNull($answer['found']);
         self::assertSame(
-            ['has no mains: choose its bank and converter at Kit first'],
-            array_column($answer['left'], 'why'),
+            ['port' => 'has its bank in another place: connect a converter at Kit first, with the length of its cable'],
+            $proposal->left,
         );
+        // A bank of this place is planned on: never a supply on the mains.
+        $made = $answer['found'] === null ? $boat : Demo::with($boat, $answer['found']['take']);
+        self::assertNotNull($made->converter($made->run('r1')->supply));
+        self::assertNotNull($made->block($made->supplies[(string) $made->run('r1')->supply]->bank));
         $shore = Circuits::in(
             "start\n4 r1\ndry\nrun r1, profile\noutlet P1 at 0.2\nbattery E1 at 0.5, 2 of 12 V, want 24 V",
         )

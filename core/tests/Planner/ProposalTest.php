@@ -148,6 +148,38 @@ final class ProposalTest extends TestCase
         self::assertSame('Row', $made->lights[(string) $made->run('line')->controller]->name);
     }
 
+    /** A run without a name between them, whose id comes first: it may join one of the two, and never joins them. */
+    public function test_two_lights_never_share_a_controller(): void
+    {
+        $plan = Demo::with(new Plan('Test', '', places: ['room' => new \EmberDusk\Plan\Place('room', 'Room', '')]), [
+            'kind' => 'ReviseNotes',
+            'place' => 'room',
+            'text' =>
+                "start end\n1.00 a\n1.00 b\n1.00 c\noutlet P1 on a at 0.20\nbox B1 on a at 0.50, 60x40x20, vented",
+        ]);
+        foreach (['a' => '', 'b' => 'Shelf', 'c' => 'Desk'] as $run => $name) {
+            foreach (['strip-single-24', 'supply-24-240', 'controller-zigbee-1', 'cable-2x15'] as $kit) {
+                $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => $run, 'kit' => $kit]);
+            }
+            $controller = (string) $plan->run($run)->controller;
+            if ($name !== '') {
+                $plan = Demo::with($plan, [
+                    'kind' => 'NameLight',
+                    'controller' => $controller,
+                    'name' => $name,
+                    'room' => 'Room',
+                ]);
+            }
+        }
+        $shelf = new FewOnShelf(['cable-2x15', 'controller-zigbee-1', 'supply-24-100', 'fuse-10', 'fuse-15']);
+        $proposal = Planner::propose($plan, ['a', 'b', 'c'], new Basis($shelf));
+        $made = $proposal->built($proposal->parts);
+        self::assertCount(2, array_unique(array_map(static fn($r): ?string => $r->controller, $made->runs)));
+        self::assertNotSame($made->run('b')->controller, $made->run('c')->controller);
+        self::assertSame('Shelf', $made->lights[(string) $made->run('b')->controller]->name);
+        self::assertSame('Desk', $made->lights[(string) $made->run('c')->controller]->name);
+    }
+
     /** Ten runs in two rooms are too many for every partition: the result is valid, the bound is below it, and sharing saves. */
     public function test_many_runs_are_joined_as_long_as_that_saves(): void
     {

@@ -86,9 +86,9 @@ final class RandomSearch
         $blocks = $layout->blocks;
         switch ($this->below(6)) {
             case 0:
-                $supply = $runs === [] ? null : $this->any($tables->supplies($runs, false));
+                $source = $runs === [] ? null : $this->any($tables->sources->at($runs, $layout->place, false));
 
-                return $supply === null ? null : new Layout($supply, $layout->place, $blocks);
+                return $source === null ? null : new Layout($source, $layout->place, $blocks);
             case 1:
                 $trunk = $this->any(array_filter($tables->trunks([$this->run($block->feeds[0]->run)])));
                 $blocks[$n] =
@@ -132,7 +132,7 @@ final class RandomSearch
         $blocks = array_values($blocks);
         usort($blocks, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
 
-        return new Layout($layout->supply, $layout->place, $blocks);
+        return new Layout($layout->source, $layout->place, $blocks);
     }
 
     /** @param  list<FeedOption>  $feeds */
@@ -151,12 +151,10 @@ final class RandomSearch
     private function under(array $feeds, RunBlock $block): ?RunBlock
     {
         $runs = $this->runs(...$feeds);
-        foreach ($runs as $run) {
-            if (!(new Sharing($this->search->tables))->alike($runs[0], $run)) {
-                return null;
-            }
+        if ($runs === [] || !(new Sharing($this->search->tables))->together($runs)) {
+            return null;
         }
-        $controller = $runs === [] ? null : $this->search->tables->controllers($runs, false)[0] ?? null;
+        $controller = $this->search->tables->controllers($runs, false)[0] ?? null;
 
         return $controller === null ? null : self::block($controller, $block->place, $block->trunk, $feeds);
     }

@@ -30,7 +30,7 @@ final class Routes
 
     private readonly Walls $walls;
 
-    public function __construct(private readonly Plan $plan, string $place)
+    public function __construct(private readonly Plan $plan, private readonly string $place)
     {
         $this->sheet = WallNotes::read($plan->place($place)->notes);
         $this->walls = new Walls($this->sheet);
@@ -67,6 +67,12 @@ final class Routes
         }
 
         return $places;
+    }
+
+    /** Whether a spot of a place is measured on this sheet. */
+    public function holds(string $place, string $spot): bool
+    {
+        return $place === $this->place && ($this->sheet->spots[$spot] ?? null) !== null;
     }
 
     /** Metres from a place to a pad of a run. */

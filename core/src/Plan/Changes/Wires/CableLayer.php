@@ -67,6 +67,9 @@ final class CableLayer
         foreach ($runs as $run) {
             $plan = $plan->fedBy($run, []);
         }
+        // A bank stays while a converter is on it.
+        $banks = array_column($old->supplies, 'bank');
+        $this->free['supplies'] = array_diff($this->free['supplies'], $banks);
         $gone = array_fill_keys($this->free['controllers'], true);
         $this->plan = $plan;
         $this->devices = ['supplies' => $plan->supplies, 'controllers' => $plan->controllers];
@@ -93,12 +96,15 @@ final class CableLayer
                 fn(?string $id): bool => $id !== null && !isset($this->given[$list][$id]),
             ),
         );
+        // A light keeps its name, whichever run comes first.
+        $named = array_values(array_filter($own, fn(string $id): bool => isset($this->old->lights[$id])));
         $id =
-            $own[0] ??
-            Plan::nextId(
-                $list === 'supplies' ? 's' : 'c',
-                $this->devices[$list] + $this->given[$list] + array_fill_keys($this->free[$list], true),
-            );
+            $named[0] ??
+            ($own[0] ??
+                Plan::nextId(
+                    $list === 'supplies' ? 's' : 'c',
+                    $this->devices[$list] + $this->given[$list] + array_fill_keys($this->free[$list], true),
+                ));
         $old = ($list === 'supplies' ? $this->old->supplies : $this->old->controllers)[$id] ?? null;
         $device = match (true) {
             $old === null => new Device($id, $kit),
@@ -112,6 +118,32 @@ final class CableLayer
         $this->given[$list][$id] = true;
 
         return $id;
+    }
+
+    /** Id of a bank: that of the plan, else a new one, as surveyed. */
+    public function bank(?string $unit, string $kit, int $series, int $parallel, Standing $stands): string
+    {
+        $id = $unit !== null && isset($this->old->supplies[$unit]) ? $unit : null;
+        foreach ($this->devices['supplies'] as $device) {
+            $same = $device->kit === $kit && $device->stands?->place === $stands->place;
+            $id ??= $same && $device->stands->spot === $stands->spot ? $device->id : null;
+        }
+        $id ??= Plan::nextId('s', $this->devices['supplies'] + array_fill_keys($this->free['supplies'], true));
+        $this->devices['supplies'][$id] ??=
+            $this->old->supplies[$id] ??
+            new Device($id, $kit, series: $series, parallel: $parallel, stands: $stands, there: true);
+        $this->given['supplies'][$id] = true;
+
+        return $id;
+    }
+
+    /** Connects a converter to its bank; an in-line switch in that cable stays. */
+    public function converted(string $id, string $bank, string $kit, float $length, ?string $fuse): void
+    {
+        $this->devices['supplies'][$id] = $this->devices['supplies'][$id]->on($bank);
+        $old = $this->old->ways()->cableTo($id);
+        unset($this->cables[$old->id ?? '']);
+        $this->cable(kit: $kit, from: $bank, to: $id, length: $length, fuse: $fuse, switch: $old?->switch);
     }
 
     /** @return non-empty-list<Run> the run itself, or its halves */
@@ -161,6 +193,7 @@ final class CableLayer
         string $leg = '',
         string $laid = '',
         bool $measured = false,
+        ?string $switch = null,
     ): void {
         $old = $this->old->ways()->cableTo($to);
         if ($old !== null && !isset($this->cables[$old->id])) {
@@ -179,6 +212,7 @@ final class CableLayer
             fuse: $fuse,
             existing: $existing,
             leg: $leg,
+            switch: $switch,
             laid: $laid !== '' || $old?->kit !== $kit ? $laid : $old->laid,
         );
     }
@@ -200,13 +234,16 @@ final class CableLayer
             }
         }
 
+        // A converter that is no longer used takes its cable with it.
+        $unused = array_diff_key(array_fill_keys($this->free['supplies'], true), $this->devices['supplies']);
+
         return $this->plan->with(
             runs: $runs,
             supplies: $this->devices['supplies'],
             controllers: $controllers,
             feeds: $this->feeds,
             splices: $this->splices,
-            cables: $this->cables,
+            cables: array_filter($this->cables, static fn(LaidCable $c): bool => !isset($unused[$c->to])),
             lights: array_intersect_key($this->old->lights, $controllers + $this->old->modules),
             kit: $this->kit,
         );

@@ -7,8 +7,16 @@ namespace EmberDusk\Plan\Changes\Wires;
 /** A supply that is asked for, its place and the runs that it feeds. */
 final readonly class SupplyWires
 {
-    /** @param  list<BlockWires>  $blocks */
-    public function __construct(public string $kit, public string $where, public array $blocks) {}
+    /**
+     * @param  list<BlockWires>  $blocks
+     * @param  BankWires|null  $bank  of a converter, or the supply itself
+     */
+    public function __construct(
+        public string $kit,
+        public string $where,
+        public array $blocks,
+        public ?BankWires $bank = null,
+    ) {}
 
     /** @return array<string, mixed> */
     public function write(): array
@@ -17,6 +25,7 @@ final readonly class SupplyWires
             'kit' => $this->kit,
             'where' => $this->where,
             'blocks' => array_map(static fn(BlockWires $b): array => $b->write(), $this->blocks),
+            ...$this->bank === null ? [] : ['bank' => $this->bank->write()],
         ];
     }
 }

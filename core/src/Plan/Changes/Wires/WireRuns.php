@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Plan\Changes\Wires;
 
 use EmberDusk\Formats\Fields;
+use EmberDusk\Kit\BatteryBlock;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Entry;
@@ -14,6 +15,7 @@ use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Change;
 use EmberDusk\Plan\LaidCable;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Standing;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\Refusal;
 
@@ -83,12 +85,7 @@ final readonly class WireRuns extends Change
     private function supply(CableLayer $layer, Fields $supply): void
     {
         $blocks = $supply->objects('blocks');
-        $id = $layer->device(
-            'supplies',
-            $this->kit($layer, $supply, 'kit', Powers::class),
-            self::where($supply),
-            self::runs($blocks),
-        );
+        $id = $this->source($layer, $supply, self::runs($blocks));
         foreach ($blocks as $block) {
             $runs = self::runs([$block]);
             $controller = null;
@@ -112,6 +109,47 @@ final readonly class WireRuns extends Change
                 $this->run($layer, $of, $id, $controller);
             }
         }
+    }
+
+    /**
+     * The supply of some runs: on the mains, a bank, or a converter with its cable from one.
+     *
+     * @param  list<string>  $runs
+     */
+    private function source(CableLayer $layer, Fields $supply, array $runs): string
+    {
+        $bank = null;
+        if ($supply->has('bank')) {
+            $of = $supply->object('bank');
+            $bank = $layer->bank(
+                unit: $of->stringOrNull('unit'),
+                kit: $this->kit($layer, $of, 'kit', BatteryBlock::class),
+                series: $of->whole('series', 1, 40),
+                parallel: $of->whole('parallel', 1, 40),
+                stands: new Standing($of->string('place', 80), $of->string('spot', 80)),
+            );
+            if (!$of->has('input')) {
+                return $bank;
+            }
+        }
+        $id = $layer->device(
+            'supplies',
+            $this->kit($layer, $supply, 'kit', Powers::class),
+            self::where($supply),
+            $runs,
+        );
+        if ($bank !== null) {
+            $input = $supply->object('bank')->object('input');
+            $layer->converted(
+                id: $id,
+                bank: $bank,
+                kit: $this->kit($layer, $input, 'kit', Cable::class),
+                length: $input->number('length', 0.01, 1000),
+                fuse: $this->fuse($layer, $input),
+            );
+        }
+
+        return $id;
     }
 
     private function run(CableLayer $layer, Fields $of, string $supply, ?string $controller): void

@@ -1,0 +1,279 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Checks\Supply\Headroom;
+use EmberDusk\Checks\Supply\Swing;
+use EmberDusk\Kit\Connector;
+use EmberDusk\Kit\Converter;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\Powers;
+use EmberDusk\Kit\Supply;
+use EmberDusk\Plan\Changes\Kit\ChosenSupply;
+use EmberDusk\Plan\LaidCable;
+use EmberDusk\Plan\Routes\Routes;
+use EmberDusk\Plan\Run;
+
+/** Power sources and their places for the runs of one place: supplies on the mains; without mains their bank, straight or through a converter. */
+final readonly class PowerSources
+{
+    /** Volts by which a source and a strip may differ by their names. */
+    private const WITHIN = 0.5;
+
+    /** Ends of two cores. */
+    private const ENDS = 4;
+
+    /** @param  RunBank|null  $bank  of runs without mains; null on the mains */
+    public function __construct(private Tables $tables, public ?RunBank $bank) {}
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @return list<string> possible places
+     */
+    public function places(array $runs): array
+    {
+        $places = $this->tables->routes->places($runs, true);
+        if ($this->bank === null || $this->kept($runs) !== null) {
+            return $places;
+        }
+        $here = $this->bank->spot !== '' && $this->tables->routes->holds($this->bank->place, $this->bank->spot);
+
+        return $here ? [...$places, $this->bank->spot] : $places;
+    }
+
+    /**
+     * The cheapest first.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @param  string  $place  of the supply
+     * @param  bool  $all  also those without the headroom
+     * @return list<PowerSource>
+     */
+    public function at(array $runs, string $place, bool $all): array
+    {
+        $kept = $this->kept($runs);
+        if ($kept !== null) {
+            return [PowerSource::kept($this->tables->plan, $kept, $this->bank, $this->tables->costs)];
+        }
+        if ($this->bank === null) {
+            return array_map(
+                fn(KitSnapshot $unit): PowerSource => PowerSource::mains($unit, $this->tables->costs),
+                $this->supplies($runs, $all),
+            );
+        }
+        $sources = [
+            ...$this->tapped($runs, $place, $this->bank) ? [PowerSource::tap($this->bank)] : [],
+            ...$this->converters($runs, $place, $this->bank, $all),
+        ];
+        usort(
+            $sources,
+            static fn(PowerSource $a, PowerSource $b): int => [$a->cost, $a->decision()] <=> [$b->cost, $b->decision()],
+        );
+
+        return $sources;
+    }
+
+    /** Share of the strip's volts that any of the sources may lose inside at its rated current. */
+    public function sag(float $volts): float
+    {
+        $most = 0.0;
+        foreach ($this->units($volts) as $supply) {
+            $most = max($most, ($supply->sourceOhms * $supply->ratedAmps - ($supply->emf - $supply->volts)) / $volts);
+        }
+
+        return $most;
+    }
+
+    /** Share of the strip's volts that any of the sources has at most: a bank at rest has more than its name says. */
+    public function most(float $volts): float
+    {
+        return max([1.0, ...array_map(static fn(Supply $s): float => $s->emf / $volts, $this->units($volts))]);
+    }
+
+    /** @return list<Supply> that could feed strip of such volts */
+    private function units(float $volts): array
+    {
+        $bank = $this->bank?->supply();
+        $kits =
+            $bank === null
+                ? $this->tables->priced->ofKind(
+                    'supply',
+                    static fn(object $s): bool => $s instanceof Supply && abs($s->volts - $volts) < self::WITHIN,
+                )
+                : $this->tables->priced->ofKind(
+                    'converter',
+                    static fn(object $c): bool => $c instanceof Converter && abs($c->volts - $volts) < self::WITHIN,
+                );
+        $units = [];
+        foreach ($kits as $kit) {
+            $units[] = $kit->entry instanceof Powers ? $kit->entry->supply(1, 1) : null;
+        }
+
+        return array_values(
+            array_filter([...$units, $bank !== null && abs($bank->volts - $volts) < self::WITHIN ? $bank : null]),
+        );
+    }
+
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @param  bool  $all  also those without the headroom
+     * @return list<KitSnapshot>
+     */
+    private function supplies(array $runs, bool $all): array
+    {
+        $strip = $this->tables->strip($runs[0]);
+        $watts = $this->watts($runs);
+
+        return $this->tables->priced->ofKind(
+            'supply',
+            fn(object $s): bool => $s instanceof Supply &&
+                abs($s->volts - $strip->volts) < self::WITHIN &&
+                ($this->tables->all($all, WishKind::Supply) || Headroom::enough($this->tables->plan, $s, $watts)),
+        );
+    }
+
+    /**
+     * Converters at a place, each behind each cable that a fuse of the shelf protects.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<PowerSource>
+     */
+    private function converters(array $runs, string $place, RunBank $bank, bool $all): array
+    {
+        $metres = $this->input($place, $bank);
+        if ($metres === null) {
+            return [];
+        }
+        $laid = $this->laid($bank);
+        $pinned = array_filter($runs, static fn(Run $r): bool => in_array('cables', $r->pins, true)) !== [];
+        $cables = $pinned && $laid !== null ? [$this->tables->plan->kit[$laid->kit]] : $this->tables->priced->cables(2);
+        $strip = $this->tables->strip($runs[0]);
+        $watts = $this->watts($runs);
+        $from = $bank->supply();
+        $sources = [];
+        foreach (
+            $this->tables->priced->ofKind(
+                'converter',
+                fn(object $c): bool => $c instanceof Converter &&
+                    abs($c->volts - $strip->volts) < self::WITHIN &&
+                    $c->inputLeast <= ($from->lowest ?? $from->emf) &&
+                    ($from->charging ?? $from->emf) <= $c->inputMost &&
+                    ($this->tables->all($all, WishKind::Converter) ||
+                        Headroom::enough($this->tables->plan, $c->supply(1, 1), $watts)),
+            )
+            as $unit
+        ) {
+            foreach ($cables as $cable) {
+                $fuse = $this->tables->priced->fuse($this->tables->carries($cable), $from->charging ?? $from->emf);
+                if ($fuse !== null) {
+                    $sources[] = PowerSource::converter(
+                        unit: $unit,
+                        bank: $bank,
+                        input: $cable,
+                        metres: $metres,
+                        fuse: $fuse,
+                        ohms: $this->tables->ohms($cable, $metres) + self::ENDS * Connector::TERMINAL,
+                        switch: $this->tables->plan->kit[$laid->switch ?? ''] ?? null,
+                        costs: $this->tables->costs,
+                    );
+                }
+            }
+        }
+
+        return $sources;
+    }
+
+    /**
+     * Whether a bank can be the supply itself at a place: where it is, with all of its blocks, at the volts of the strip.
+     *
+     * @param  non-empty-list<Run>  $runs
+     */
+    private function tapped(array $runs, string $place, RunBank $bank): bool
+    {
+        $strip = $this->tables->strip($runs[0]);
+        $now = $this->now($place);
+        $there =
+            $now === null ? $bank->place === $runs[0]->place && $place === $bank->spot : $now->supply === $bank->unit;
+
+        return $there &&
+            ($bank->unit !== null || $now === null) &&
+            $bank->whole($this->tables->plan, $runs[0]) &&
+            $this->tables->wish?->kind !== WishKind::Converter &&
+            abs($bank->supply()->volts - $strip->volts) < self::WITHIN &&
+            !Swing::certain($this->tables->plan->limits, $strip, $bank->supply(), $this->watts($runs) / $strip->volts);
+    }
+
+    /** Metres of cable from a bank to a converter at a place; null where it has no room, or the way is unknown. */
+    private function input(string $place, RunBank $bank): ?float
+    {
+        $now = $this->now($place);
+        if ($now === null && $place === $bank->spot) {
+            return null;
+        }
+        $laid = $this->laid($bank);
+        $stands = $this->tables->plan->supplies[$laid->to ?? '']->stands ?? null;
+        if ($laid !== null && ($now?->supply === $laid->to || ($stands !== null && $stands->spot === $place))) {
+            return $laid->length;
+        }
+        if ($now !== null && $now->supply !== null) {
+            return $now->supply === $bank->unit ? ChosenSupply::INPUT : null;
+        }
+        if ($bank->spot !== '' && $this->tables->routes->holds($bank->place, $bank->spot)) {
+            return $this->tables->routes->trunk($bank->spot, $place);
+        }
+
+        return $laid !== null &&
+            $stands !== null &&
+            $stands->spot !== '' &&
+            $this->tables->routes->holds($stands->place, $stands->spot)
+            ? round($laid->length + $this->tables->routes->trunk($stands->spot, $place), 2)
+            : null;
+    }
+
+    /** The cable from the bank to the first converter on it, as it is laid now. */
+    private function laid(RunBank $bank): ?LaidCable
+    {
+        foreach ($bank->unit === null ? [] : $this->tables->plan->supplies as $id => $device) {
+            $cable = $device->bank === $bank->unit ? $this->tables->plan->ways()->cableTo($id) : null;
+            if ($cable !== null) {
+                return $cable;
+            }
+        }
+
+        return null;
+    }
+
+    private function now(string $place): ?Run
+    {
+        return str_starts_with($place, Routes::NOW)
+            ? $this->tables->plan->run(substr($place, strlen(Routes::NOW)))
+            : null;
+    }
+
+    /** @param  non-empty-list<Run>  $runs  The unit that stays, of runs with pinned kit. */
+    private function kept(array $runs): ?string
+    {
+        foreach ($runs as $run) {
+            if (in_array('kit', $run->pins, true) && isset($this->tables->plan->supplies[$run->supply ?? ''])) {
+                return $run->supply;
+            }
+        }
+
+        return null;
+    }
+
+    /** @param  non-empty-list<Run>  $runs  Watts by their labels. */
+    private function watts(array $runs): float
+    {
+        return array_sum(
+            array_map(
+                fn(Run $r): float => $this->tables->strip($r)->wattsPerMetre() *
+                    $this->tables->plan->of($r)->litLength() *
+                    $r->cap,
+                $runs,
+            ),
+        );
+    }
+}
