@@ -110,6 +110,10 @@ final class ShelfTest extends BrowserTestCase
         $this->see('limit 0.90');
         $this->see('Current layout');
         $this->see('Cheapest single change that fixes it');
+        // Its picture: places before and after, changed parts with what they replace, what stays near a limit.
+        $this->see('2 feeds instead of 1');
+        $this->see('instead of Zigbee two-channel controller');
+        $this->see('near the limit of evenness');
         $this->assertAccessible('wire with a proposal');
         $this->click(fn() => $this->button('Use it'));
         $this->dontSee('Cove: visibly dull');

@@ -6,7 +6,9 @@ namespace EmberDusk\Costing;
 
 use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Parts\FirstForPurpose;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\RunUnits;
@@ -49,6 +51,7 @@ final class Moving
             $units += $moving->hangsOn($run);
             $cables += $plan->ways()->waysOf($run);
             $moving->jointed((new Joints($plan))->ofRun($run, 0), null);
+            $moving->data(DataLead::separateTo($plan, $id), $basis);
             foreach (RunUnits::moved(RunUnits::for($plan, $run)) as $kind => $count) {
                 $moving->works(Work::from($kind), $count);
             }
@@ -76,15 +79,7 @@ final class Moving
             $kit = $this->plan->kit[$this->plan->run($id)->strip ?? ''] ?? null;
             $metres = $this->plan->of($this->plan->run($id))->litLength();
             if ($kit !== null) {
-                $new->add(
-                    $kit->entry->id(),
-                    new MovingLine(
-                        $kit->entry->name(),
-                        UnitCosts::tenths($metres) / 10,
-                        'm',
-                        $this->costs->metres($kit, $metres),
-                    ),
-                );
+                $new->metres($kit, $metres);
             }
         }
 
@@ -184,6 +179,33 @@ final class Moving
         }
     }
 
+    /** A lead for data that is no core of a feed's cable; nothing until its length is known. */
+    private function data(?DataLead $lead, Basis $basis): void
+    {
+        $kit = $lead === null ? null : (new FirstForPurpose($basis->shelf))->dataWire($lead->wires($this->plan));
+        if ($lead === null || $lead->metres === null || $kit === null) {
+            return;
+        }
+        $this->metres($kit, $lead->metres);
+        $this->works(Work::Cables, $lead->metres);
+        $joints = (new Joints($this->plan))->ofData($lead);
+        $this->jointed($joints->made, null);
+        $this->jointed($joints->terminals, null, true);
+    }
+
+    private function metres(KitSnapshot $kit, float $metres): void
+    {
+        $this->add(
+            $kit->entry->id(),
+            new MovingLine(
+                $kit->entry->name(),
+                UnitCosts::tenths($metres) / 10,
+                'm',
+                $this->costs->metres($kit, $metres),
+            ),
+        );
+    }
+
     /** @param  array<string, \EmberDusk\Plan\LaidCable>  $cables */
     private function cables(array $cables): void
     {
@@ -191,15 +213,7 @@ final class Moving
         foreach ($cables as $id => $cable) {
             $kit = $this->plan->kit[$cable->kit] ?? null;
             if ($kit !== null && !$cable->existing) {
-                $this->add(
-                    $kit->entry->id(),
-                    new MovingLine(
-                        $kit->entry->name(),
-                        UnitCosts::tenths($cable->length) / 10,
-                        'm',
-                        $this->costs->metres($kit, $cable->length),
-                    ),
-                );
+                $this->metres($kit, $cable->length);
                 $this->works(Work::Cables, $cable->length);
             }
             foreach ([$cable->fuse, $cable->switch] as $fitting) {

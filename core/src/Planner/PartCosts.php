@@ -6,23 +6,31 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\ShelfSource;
+use EmberDusk\Parts\FirstForPurpose;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
 use EmberDusk\Plan\Run;
 use EmberDusk\Rates\Joints;
 use EmberDusk\Rates\RunUnits;
 use EmberDusk\Rates\UnitCosts;
 
-/** Separate loads of each part of a run, whole or in halves, and the number of joined cores. */
+/** Costs of each part of a run, whole or in halves, and the number of joined cores. */
 final class PartCosts
 {
-    /** @var array<string, array<int, array{int, int}>> cost and joints by run, whole and in halves */
+    /** @var array<string, array<int, PartCost>> by run, whole and in halves */
     private array $parts = [];
 
-    public function __construct(private readonly Plan $plan, private readonly UnitCosts $costs) {}
+    private readonly FirstForPurpose $purpose;
 
-    /** @return array{int, int} cost and joints of tests, cuts, sealed ends and leads between sections; the joints are not in the cost */
-    public function costs(Run $run, bool $halves): array
+    public function __construct(private readonly Plan $plan, private readonly UnitCosts $costs, ShelfSource $shelf)
+    {
+        $this->purpose = new FirstForPurpose($shelf);
+    }
+
+    /** Tests, cuts, sealed ends, leads between sections, and the data wire from a pixel board. */
+    public function costs(Run $run, bool $halves): PartCost
     {
         return $this->parts[$run->id][(int) $halves] ??= $this->counted($run, $halves);
     }
@@ -36,16 +44,28 @@ final class PartCosts
         );
     }
 
-    /** @return array{int, int} */
-    private function counted(Run $run, bool $halves): array
+    private function counted(Run $run, bool $halves): PartCost
     {
-        [$cost, $joints] = [0, 0];
-        foreach ($halves ? SplitRun::cut($run, 2, $this->plan->runs) : [$run] as $part) {
-            $part = $part->equipped($run->strip);
+        $cost = $joints = $data = 0;
+        $parts = array_map(
+            static fn(Run $part): Run => $part->equipped($run->strip, $run->supply, $run->controller),
+            $halves ? SplitRun::cut($run, 2, $this->plan->runs) : [$run->id => $run],
+        );
+        // Pixels are fed from their supply: no core of a feed's cable is left for data.
+        $plan = $this->plan->fedBy($run, [])->with(runs: $parts + $this->plan->runs);
+        foreach ($parts as $part) {
             $cost += $this->costs->part(RunUnits::for($this->plan, $part));
             $joints += (new Joints($this->plan))->ofRun($part, 0);
+            $lead = DataLead::separateTo($plan, $part->id);
+            $kit = $lead === null ? null : $this->purpose->dataWire($lead->wires($plan));
+            if ($lead?->metres !== null && $kit !== null) {
+                $made = (new Joints($plan))->ofData($lead);
+                $cost += $this->costs->cable($kit, $lead->metres);
+                $cost += $this->costs->joints($made->made) + $this->costs->terminals($made->terminals);
+                $data += $made->all();
+            }
         }
 
-        return [$cost, $joints];
+        return new PartCost($cost, $joints, $data);
     }
 }

@@ -4,6 +4,14 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Checks\Cable\Drop;
+use EmberDusk\Checks\JudgedJob;
+use EmberDusk\Checks\Light\ColourShift;
+use EmberDusk\Checks\Light\Evenness;
+use EmberDusk\Checks\Light\Seam;
+use EmberDusk\Checks\Registry;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Island;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Costing\Moving;
@@ -15,6 +23,7 @@ use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\JsonWritable;
+use EmberDusk\Values\Refusal;
 use LogicException;
 
 /** Result of the planner: the cheapest valid layout, why cheaper ones fail, alternatives, and the proven gap. */
@@ -158,7 +167,31 @@ final readonly class Proposal implements JsonWritable
             stopped: $this->stopped,
             drawn: CurrentLayout::for($this->plan, $this, $this->basis, $this->judge),
             wishes: $this->wishes,
+            stays: $this->stays(),
         );
+    }
+
+    /** @return list<string> titles of open points of the proposed wiring, solved with the tolerances of rails and supplies */
+    private function stays(): array
+    {
+        $made = $this->built($this->parts);
+        $runs = $this->wires($made, $this->parts);
+        $alone = PlanExcerpt::for($made, $runs);
+        $results = [];
+        try {
+            foreach (Island::all($alone) as $island) {
+                $results += (new Engine($alone))->island($island);
+            }
+        } catch (Refusal) {
+            return [];
+        }
+        $job = JudgedJob::plan($alone, $results);
+        $titles = [];
+        foreach (Registry::check($job, [new Evenness(), new Seam(), new Drop(), new ColourShift()]) as $finding) {
+            $titles[] = $finding->title;
+        }
+
+        return $titles;
     }
 
     /** @return list<LayoutTrial> */
@@ -174,13 +207,14 @@ final readonly class Proposal implements JsonWritable
     private function others(Promise $promise): array
     {
         $others = [];
+        $found = (new ProposedRuns($this->plan))->of($this->parts);
         foreach ($this->alternatives as $name => $parts) {
             if ($parts !== []) {
                 $others[] = new AlternativeWay(
                     name: $name,
                     same: array_map(static fn(LayoutTrial $t): string => $t->key, $parts) ===
                         array_map(static fn(LayoutTrial $t): string => $t->key, $this->parts),
-                    way: $this->way($parts, $promise),
+                    way: $this->way($parts, $promise, $found),
                 );
             }
         }
@@ -192,13 +226,26 @@ final readonly class Proposal implements JsonWritable
     private function moving(array $parts): Moving
     {
         $made = $this->built($parts);
-        $runs = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts));
 
-        return Costing::moving($made, $this->basis, self::wired($made, $this->plan, ...$runs));
+        return Costing::moving($made, $this->basis, $this->wires($made, $parts));
     }
 
-    /** @param  list<LayoutTrial>  $parts */
-    private function way(array $parts, Promise $promise): ProposedWay
+    /**
+     * @param  list<LayoutTrial>  $parts
+     * @return list<string> ids of the runs that they wire, halves and all
+     */
+    private function wires(Plan $made, array $parts): array
+    {
+        $runs = array_merge(...array_map(static fn(LayoutTrial $t): array => $t->layout->runs(), $parts));
+
+        return self::wired($made, $this->plan, ...$runs);
+    }
+
+    /**
+     * @param  list<LayoutTrial>  $parts
+     * @param  list<ProposedRun>  $known  that need no picture again
+     */
+    private function way(array $parts, Promise $promise, array $known = []): ProposedWay
     {
         $made = $this->built($parts);
         $moving = $this->moving($parts);
@@ -216,6 +263,12 @@ final readonly class Proposal implements JsonWritable
             ),
             bill: $change->rows(),
             take: $this->change($parts) ?? throw new LogicException('A layout without parts.'),
+            runs: array_values(
+                array_filter(
+                    (new ProposedRuns($this->plan))->of($parts),
+                    static fn(ProposedRun $r): bool => !in_array($r, $known),
+                ),
+            ),
         );
     }
 

@@ -23,6 +23,7 @@ final readonly class ProposalAnswer implements JsonWritable
      * @param  list<AlternativeWay>  $alternatives
      * @param  string  $gap  of cost and bound, in per cent; empty where it is proven
      * @param  int  $solved  circuits
+     * @param  list<string>  $stays  open points of the proposed layout, with tolerances
      * @param  list<WishChoice>  $wishes  choices whose price can be asked for
      */
     public function __construct(
@@ -39,5 +40,6 @@ final readonly class ProposalAnswer implements JsonWritable
         public bool $stopped,
         public ?DrawnWay $drawn,
         #[Field(of: WishChoice::class)] public array $wishes,
+        #[Field(of: Field::TEXTS)] public array $stays,
     ) {}
 }

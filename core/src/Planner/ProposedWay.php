@@ -18,6 +18,7 @@ final readonly class ProposedWay implements JsonWritable
 
     /**
      * @param  list<string>  $parts
+     * @param  list<ProposedRun>  $runs  all of them; of an alternative those that differ from the proposal
      * @param  list<ChangedLine>  $bill  lines of the quote that change
      */
     public function __construct(
@@ -29,5 +30,6 @@ final readonly class ProposedWay implements JsonWritable
         public string $evenness,
         #[Field(of: ChangedLine::class)] public array $bill,
         public ChangePayload $take,
+        #[Field(of: ProposedRun::class)] public array $runs,
     ) {}
 }

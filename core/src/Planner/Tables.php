@@ -69,7 +69,7 @@ final class Tables
     ) {
         $this->shelf = $basis->shelf;
         $this->costs = new UnitCosts($plan->terms, $basis->crew);
-        $this->partCosts = new PartCosts($plan, $this->costs);
+        $this->partCosts = new PartCosts($plan, $this->costs, $basis->shelf);
         $this->air = WallNotes::read($plan->places[$place]->notes ?? '')->site->air ?? 30.0;
         $this->routes = new Routes($plan, $place);
         $this->priced = new PricedShelf($plan, $basis->shelf, $wish);
@@ -287,7 +287,8 @@ final class Tables
         ?LegWay $leg,
     ): FeedOption {
         $lengths = [];
-        [$cost, $joints] = $this->partCosts->costs($run, $pattern === Feeding::HALVES);
+        $part = $this->partCosts->costs($run, $pattern === Feeding::HALVES);
+        [$cost, $joints] = [$part->cost, $part->joints];
         $used = null;
         $terminals = 0;
         if ($leg !== null) {
@@ -326,7 +327,7 @@ final class Tables
             leg: $used,
             capacity: min([INF, ...$conductors]),
             cost: $cost + $this->costs->joints($joints - $terminals) + $this->costs->terminals($terminals),
-            joints: $joints,
+            joints: $joints + $part->data,
         );
     }
 

@@ -10,12 +10,16 @@ use EmberDusk\Costing\Costing;
 use EmberDusk\Plan\Invariants;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Routes\DataLead;
+use EmberDusk\Planner\Aim;
+use EmberDusk\Planner\Candidates;
 use EmberDusk\Planner\Clash;
 use EmberDusk\Planner\PlanExcerpt;
 use EmberDusk\Planner\PlanJudge;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\PlannerProgress;
 use EmberDusk\Planner\Proposal;
+use EmberDusk\Planner\Tables;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Tests\FortyRuns;
 use EmberDusk\Tests\Responses;
@@ -146,6 +150,55 @@ final class ProposalTest extends TestCase
         $made = $proposal->built($proposal->parts);
         self::assertSame($made->run('line')->controller, $made->run('rail')->controller);
         self::assertSame('Row', $made->lights[(string) $made->run('line')->controller]->name);
+    }
+
+    public function test_a_proposal_has_each_run_beside_the_current_layout(): void
+    {
+        $plan = JobFile::read(Demo::shipped('observatory'));
+        $found = Planner::propose($plan, ['cove'], Demo::basis())->answer()->found;
+        self::assertNotNull($found);
+        $cove = $found->runs[0];
+        $made = Demo::with($plan, $found->take);
+        $marks = $made->of($made->run('cove'))->marks();
+        self::assertSame(
+            array_map(static fn($f): float => $marks->position($f->pad), $made->ways()->feedsOf($made->run('cove'))),
+            array_column($cove->feeds, 'at'),
+        );
+        self::assertSame([0.0], $cove->now);
+        self::assertTrue($cove->moved);
+        // The same cable, the same supply; a trunk of two cores instead of three.
+        self::assertSame([null, null], [$cove->cable->was, $cove->source->was]);
+        self::assertStringEndsWith('trunk 2 x 1.5 mm²', (string) $cove->controller?->words);
+        self::assertStringEndsWith('trunk 3 x 1.5 mm²', (string) $cove->controller?->was);
+        // Taken, it is the current layout: nothing differs any more.
+        $again = Planner::propose($made, ['cove'], Demo::basis())->answer()->found?->runs[0];
+        self::assertFalse($again?->moved);
+        self::assertSame([null, null, null], [$again->cable->was, $again->controller?->was, $again->source->was]);
+    }
+
+    /** The board and its cable cost the same whichever way pixels are fed; the data wires of two halves are two. */
+    public function test_pixels_are_compared_with_their_data_wires(): void
+    {
+        $plan = JobFile::read(Demo::shipped('observatory'));
+        $tables = new Tables($plan, $plan->run('band')->place, Demo::basis());
+        $seen = $apart = [];
+        foreach (Candidates::for($tables, [$plan->run('band')], Aim::Cost, true) as $layout) {
+            $feed = $layout->blocks[0]->feeds[0];
+            if (isset($seen[$feed->pattern])) {
+                continue;
+            }
+            $made = $layout->built($plan, $tables, Demo::shelf());
+            $runs = Proposal::wired($made, $plan, 'band');
+            $moving = Costing::moving($made, Demo::basis(), $runs);
+            $leads = array_filter(array_map(static fn(string $r): ?DataLead => DataLead::separateTo($made, $r), $runs));
+            $seen[$feed->pattern] = count($leads);
+            $apart[] = [$moving->cost() - $layout->cost($tables), $moving->joints() - $layout->joints($tables)];
+            if (count($seen) > 12 && isset($seen['halves'])) {
+                break;
+            }
+        }
+        self::assertSame([1, 2], [$seen['end'], $seen['halves']]);
+        self::assertCount(1, array_unique($apart, SORT_REGULAR));
     }
 
     /** A run without a name between them, whose id comes first: it may join one of the two, and never joins them. */

@@ -111,11 +111,16 @@ async function take(payload: object): Promise<void> {
                     :class="proposal.whole || proposal.stopped ? 'border-lit' : 'border-watch'"
                     class="border-l-4 bg-sheet px-3 py-2"
                 >
+                    <p class="mb-2">
+                        <button type="button" class="press" @click="take(proposal.found.take)">Use it</button>
+                        <button type="button" class="quiet ml-3" @click="emit('beside', proposal.found.take)">
+                            Compare with the current layout
+                        </button>
+                    </p>
                     <ProposedWay :way="proposal.found" />
-                    <button type="button" class="press mt-2" @click="take(proposal.found.take)">Use it</button>
-                    <button type="button" class="quiet ml-3 mt-2" @click="emit('beside', proposal.found.take)">
-                        Compare with the current layout
-                    </button>
+                    <p v-if="proposal.stays.length" class="mt-2 text-watch">
+                        Stays open with it, within the tolerances: {{ proposal.stays.join('; ') }}.
+                    </p>
                 </section>
                 <ClashingRuns v-for="clash in proposal.clashes" :key="clash.run" :clash="clash" @take="take" />
                 <p v-if="proposal.nearest && proposal.clashes.length" class="flex flex-wrap items-baseline gap-1">
@@ -132,20 +137,21 @@ async function take(payload: object): Promise<void> {
                 </section>
                 <section v-if="proposal.alternatives.length">
                     <h3 class="font-semibold">Alternatives</h3>
-                    <div
-                        v-for="other in proposal.alternatives"
-                        :key="other.name"
-                        class="border-b border-rule2 py-1 text-[13px]"
-                    >
-                        <b class="inline-block font-semibold first-letter:uppercase">{{ other.name }}</b>
-                        <template v-if="other.same">: the same</template>
-                        <template v-else
-                            ><ProposedWay :way="other.way" short />{{ ' '
-                            }}<button type="button" class="act" @click="take(other.way.take)">
-                                Use {{ other.name }}
-                            </button></template
-                        >
-                    </div>
+                    <ul class="mt-1 grid gap-5 sm:grid-cols-3">
+                        <li v-for="other in proposal.alternatives" :key="other.name" class="text-[13px]">
+                            <b class="block font-semibold first-letter:uppercase">{{ other.name }}</b>
+                            <template v-if="other.same">The proposal</template>
+                            <template v-else>
+                                <ProposedWay :way="other.way" short />
+                                <p v-if="other.way.runs.length < (proposal.found?.runs.length ?? 0)" class="text-ink2">
+                                    The other runs as proposed
+                                </p>
+                                <button type="button" class="act" @click="take(other.way.take)">
+                                    Use {{ other.name }}
+                                </button>
+                            </template>
+                        </li>
+                    </ul>
                 </section>
                 <WishPrice v-if="proposal.wishes.length" :best="proposal" :runs="asked" :keep="keep" @take="take" />
                 <p v-for="left in proposal.left" :key="left.run" class="text-[13px] text-ink2">

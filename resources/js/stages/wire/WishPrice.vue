@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue';
+import { computed, nextTick, ref, useTemplateRef, watch } from 'vue';
 import { useScreen } from '@/lib/screen';
 import type { ProposalAnswer } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
@@ -20,6 +20,15 @@ watch(
     () => props.best,
     () => forget(),
 );
+
+const result = useTemplateRef<HTMLElement>('result');
+watch(other, async (answered) => {
+    await nextTick();
+    if (answered) {
+        // Its place is below the edge of the dialog.
+        result.value?.scrollIntoView({ block: 'nearest' });
+    }
+});
 
 function price(): void {
     asked.value = props.best.wishes.find((w) => w.key === wish.value)?.words ?? '';
@@ -45,7 +54,7 @@ function price(): void {
             Planning again, <span class="fig">{{ state?.solved }}</span> layouts so far.
             <button type="button" class="act" @click="stop">Stop</button>
         </p>
-        <template v-if="other">
+        <div v-if="other" ref="result">
             <div
                 v-if="other.found && other.clashes.length === 0"
                 class="mt-1 border-l-4 border-dusk bg-sheet px-3 py-2"
@@ -67,6 +76,6 @@ function price(): void {
                 :with="asked"
                 @take="emit('take', $event)"
             />
-        </template>
+        </div>
     </section>
 </template>
