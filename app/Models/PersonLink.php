@@ -16,11 +16,13 @@ use Illuminate\Support\Carbon;
  * @property int $crew_id
  * @property int|null $user_id whose password it sets; null for an invitation
  * @property Role|null $role that is invited to
+ * @property int|null $job_id of a guest
  * @property string $secret
  * @property Carbon $expires_at
  * @property Carbon|null $used_at also when it was revoked
  * @property-read Crew $crew
  * @property-read User|null $user
+ * @property-read Job|null $job
  */
 final class PersonLink extends Model
 {
@@ -28,7 +30,17 @@ final class PersonLink extends Model
 
     public $timestamps = false;
 
-    protected $fillable = ['crew_id', 'user_id', 'made_by', 'role', 'secret', 'expires_at', 'used_at', 'created_at'];
+    protected $fillable = [
+        'crew_id',
+        'user_id',
+        'made_by',
+        'role',
+        'job_id',
+        'secret',
+        'expires_at',
+        'used_at',
+        'created_at',
+    ];
 
     protected $hidden = ['secret'];
 
@@ -38,6 +50,12 @@ final class PersonLink extends Model
     public function crew(): BelongsTo
     {
         return $this->belongsTo(Crew::class);
+    }
+
+    /** @return BelongsTo<Job, $this> */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
     }
 
     /** @return BelongsTo<User, $this> */

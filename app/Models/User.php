@@ -17,18 +17,20 @@ use LogicException;
  * @property string $name
  * @property string $email
  * @property Role $role
+ * @property int|null $job_id the one of a guest
  * @property Carbon|null $closed_at since when they have left; no one is ever deleted, so that what they did keeps their name
  * @property string|null $factor_secret of the authenticator, in base 32
  * @property Carbon|null $factor_since from when a code is asked for at sign-in
  * @property int $factor_step
  * @property list<string>|null $recovery_codes hashes of the unused ones
  * @property-read Crew $crew
+ * @property-read Job|null $job
  */
 final class User extends Authenticatable
 {
     protected $table = 'users';
 
-    protected $fillable = ['name', 'email', 'password', 'crew_id', 'closed_at', 'role'];
+    protected $fillable = ['name', 'email', 'password', 'crew_id', 'closed_at', 'role', 'job_id'];
 
     /** @var array<string, string> */
     protected $attributes = ['role' => Role::Installer->value];
@@ -53,6 +55,12 @@ final class User extends Authenticatable
         return $this->belongsTo(Crew::class);
     }
 
+    /** @return BelongsTo<Job, $this> of a guest */
+    public function job(): BelongsTo
+    {
+        return $this->belongsTo(Job::class);
+    }
+
     /** @return array<string, string> */
     protected function casts(): array
     {
@@ -63,6 +71,7 @@ final class User extends Authenticatable
             'factor_secret' => 'encrypted',
             'factor_since' => 'datetime',
             'factor_step' => 'integer',
+            'job_id' => 'integer',
             'recovery_codes' => 'array',
         ];
     }

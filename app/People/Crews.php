@@ -20,7 +20,7 @@ final readonly class Crews
             if ($role !== Role::Owner) {
                 self::anotherOwner($person);
             }
-            $person->update(['role' => $role]);
+            $person->update(['role' => $role, 'job_id' => null]);
         });
     }
 

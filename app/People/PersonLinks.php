@@ -6,6 +6,7 @@ namespace App\People;
 
 use App\Http\SignIns;
 use App\Models\Crew;
+use App\Models\Job;
 use App\Models\PersonLink;
 use App\Models\User;
 use App\Time\Clock;
@@ -21,10 +22,14 @@ final readonly class PersonLinks
 
     private const LETTERS = 40;
 
-    /** Address of an invitation to a crew. */
-    public static function invite(Crew $crew, Role $role, ?User $by): string
+    /**
+     * Address of an invitation to a crew.
+     *
+     * @param  Job|null  $job  of a guest
+     */
+    public static function invite(Crew $crew, Role $role, ?User $by, ?Job $job = null): string
     {
-        return self::made($crew, ['role' => $role, 'made_by' => $by?->id]);
+        return self::made($crew, ['role' => $role, 'made_by' => $by?->id, 'job_id' => $job?->id]);
     }
 
     /** Address at which an account gets a new password; earlier ones of it are no longer good. */
@@ -96,6 +101,7 @@ final readonly class PersonLinks
                     'email' => $given['email'] ?? '',
                     'password' => $given['password'],
                     'role' => $link->role ?? Role::Installer,
+                    'job_id' => $link->job_id,
                 ]);
             }
             self::changed($link->user, $given['password']);

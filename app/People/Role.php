@@ -11,6 +11,9 @@ enum Role: string
     case Installer = 'installer';
     case Apprentice = 'apprentice';
 
+    /** Of one job: an electrician, or a person of another firm. */
+    case Guest = 'guest';
+
     public function words(): string
     {
         return match ($this) {
@@ -18,6 +21,7 @@ enum Role: string
             self::Installer => 'Installer: everything in jobs and on the shelf',
             self::Apprentice
                 => 'Apprentice: reads, rehearses, ticks and logs; no prices, no changes of plans, no deletions',
+            self::Guest => 'Guest of one job: reads, rehearses, ticks and logs there; no prices, no other jobs',
         };
     }
 
@@ -25,7 +29,7 @@ enum Role: string
     {
         return match ($what) {
             Permission::Read, Permission::Record => true,
-            Permission::Plan, Permission::Prices => $this !== self::Apprentice,
+            Permission::Plan, Permission::Prices => in_array($this, [self::Owner, self::Installer], true),
             Permission::People => $this === self::Owner,
         };
     }

@@ -5,14 +5,16 @@ declare(strict_types=1);
 namespace App\Results;
 
 use App\History\DeletedJobs;
-use App\Models\Crew;
 use App\Models\Job;
 use App\Models\Revision;
+use App\Models\User;
+use App\People\Permission;
+use App\People\Role;
 use App\Screens\Home\Home;
 use App\Screens\Home\JobCard;
 use Illuminate\Database\Eloquent\Builder;
 
-/** The jobs of a crew, a page at a time, those in the archive apart. */
+/** The jobs that a person sees, a page at a time, those in the archive apart. */
 final readonly class JobList
 {
     public const PAGE = 25;
@@ -22,9 +24,10 @@ final readonly class JobList
     /**
      * @param  list<string>  $words all of which must be in name or client
      */
-    public function page(Crew $crew, array $words, bool $archived, int $page): Home
+    public function page(User $user, array $words, bool $archived, int $page): Home
     {
-        $matching = self::matching($crew, $words, $archived);
+        $crew = $user->crew;
+        $matching = self::matching($user, $words, $archived);
         $total = $matching->count();
         $pages = max(1, (int) ceil($total / self::PAGE));
         $page = min($page, $pages);
@@ -46,7 +49,7 @@ final readonly class JobList
             page: $page,
             pages: $pages,
             total: $total,
-            aside: self::matching($crew, $words, !$archived)->count(),
+            aside: self::matching($user, $words, !$archived)->count(),
             jobs: array_values(
                 $jobs
                     ->map(
@@ -61,7 +64,7 @@ final readonly class JobList
                     )
                     ->all(),
             ),
-            deleted: $archived && $page === 1 ? DeletedJobs::of($crew) : [],
+            deleted: $archived && $page === 1 && $user->role->may(Permission::Plan) ? DeletedJobs::of($crew) : [],
         );
     }
 
@@ -69,9 +72,12 @@ final readonly class JobList
      * @param  list<string>  $words
      * @return Builder<Job>
      */
-    private static function matching(Crew $crew, array $words, bool $archived): Builder
+    private static function matching(User $user, array $words, bool $archived): Builder
     {
-        $matching = Job::query()->where('crew_id', $crew->id)->whereNull('archived_at', not: $archived);
+        $matching = Job::query()->where('crew_id', $user->crew_id)->whereNull('archived_at', not: $archived);
+        if ($user->role === Role::Guest) {
+            $matching->whereKey($user->job_id);
+        }
         foreach ($words as $word) {
             $like = '%' . addcslashes($word, '\\%_') . '%';
             $matching->where(

@@ -17,7 +17,14 @@ final class PeopleTest extends BrowserTestCase
         $this->press('o');
         $this->see('Where you are signed in');
         $this->assertAccessible('people');
-        (new WebDriverSelect($this->find('#role, [aria-describedby=role-says]')))->selectByValue('apprentice');
+        $role = new WebDriverSelect($this->find('[aria-describedby=role-says]'));
+        // A guest is of one job, which is asked for.
+        $role->selectByValue('guest');
+        $this->see('no other jobs');
+        $this->see('of the job');
+        $this->assertAccessible('people, a guest');
+        $role->selectByValue('apprentice');
+        $this->dontSee('of the job');
         $this->see('no prices, no changes of plans');
         $this->click(fn() => $this->button('Make a link'));
         $this->see('It is shown only now');

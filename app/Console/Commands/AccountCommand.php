@@ -49,7 +49,7 @@ final class AccountCommand extends Command
             'name' => ['required', 'string', 'max:80'],
             'email' => ['required', 'email', 'max:200', 'unique:users,email'],
             'crew' => ['required', 'string', 'max:80'],
-            'role' => ['nullable', Rule::enum(Role::class)],
+            'role' => ['nullable', Rule::enum(Role::class)->except(Role::Guest)],
         ]);
         if ($check->fails()) {
             foreach ($check->errors()->all() as $message) {

@@ -48,12 +48,7 @@ final readonly class JobController
         return Inertia::render(
             'Home',
             $list
-                ->page(
-                    $user->crew,
-                    $request->words(),
-                    $request->boolean('archived'),
-                    max(1, $request->integer('page', 1)),
-                )
+                ->page($user, $request->words(), $request->boolean('archived'), max(1, $request->integer('page', 1)))
                 ->write(),
         );
     }

@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Http\Controllers;
 
 use App\Http\Requests\CodeRequest;
+use App\Http\Requests\InviteRequest;
 use App\Http\Requests\PasswordRequest;
 use App\Http\Requests\RoleRequest;
 use App\Http\SignIns;
@@ -12,6 +13,7 @@ use App\Models\PersonLink;
 use App\Models\User;
 use App\Papers\Download;
 use App\People\Crews;
+use App\People\Invitations;
 use App\People\PeoplePage;
 use App\People\PersonLinks;
 use App\People\Record;
@@ -91,11 +93,13 @@ final class PeopleController
         return Download::with(Record::csv($user->crew), 'record.csv', Download::CSV);
     }
 
-    public function invite(RoleRequest $request, #[CurrentUser] User $user): JsonResponse
+    public function invite(InviteRequest $request, #[CurrentUser] User $user): JsonResponse
     {
-        $link = PersonLinks::invite($user->crew, $request->role(), $user);
+        $link = PersonLinks::invite($user->crew, $request->role(), $user, $request->job());
+        $email = Invitations::canSend() ? $request->email() : '';
+        $sent = $email !== '' && Invitations::sent($email, $user->crew->name, $link);
 
-        return $this->answer($request, $user, $link, 201);
+        return $this->answer($request, $user, $link, 201, $sent ? $email : '');
     }
 
     public function revoke(Request $request, #[CurrentUser] User $user, PersonLink $personLink): JsonResponse
@@ -131,9 +135,17 @@ final class PeopleController
         return $this->answer($request, $user);
     }
 
-    /** @param  string  $link  that was made now: it is shown this once */
-    private function answer(Request $request, User $user, string $link = '', int $status = 200): JsonResponse
-    {
-        return new JsonResponse(PeoplePage::for($user->refresh(), SignIns::current($request), $link), $status);
+    /**
+     * @param  string  $link  that was made now: it is shown this once
+     * @param  string  $sent  e-mail address that it was sent to
+     */
+    private function answer(
+        Request $request,
+        User $user,
+        string $link = '',
+        int $status = 200,
+        string $sent = '',
+    ): JsonResponse {
+        return new JsonResponse(PeoplePage::for($user->refresh(), SignIns::current($request), $link, $sent), $status);
     }
 }

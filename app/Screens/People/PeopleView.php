@@ -23,6 +23,9 @@ final readonly class PeopleView implements View
      * @param  list<RoleView>  $roles
      * @param  list<RecordLine>  $record  who did what, the newest first
      * @param  string  $made  address of a link that was made just now; empty otherwise
+     * @param  string  $sent  e-mail address that it was sent to; empty where it is only shown
+     * @param  bool  $mails  whether the server sends mail
+     * @param  list<JobChoice>  $jobs  that guests can be invited to, the latest changed first
      */
     public function __construct(
         public int $own,
@@ -35,5 +38,8 @@ final readonly class PeopleView implements View
         #[Field(of: RoleView::class)] public array $roles,
         #[Field(of: RecordLine::class)] public array $record,
         public string $made,
+        public string $sent,
+        public bool $mails,
+        #[Field(of: JobChoice::class)] public array $jobs,
     ) {}
 }

@@ -12,11 +12,13 @@ final readonly class PersonView implements View
 {
     use WrittenRecord;
 
+    /** @param  string  $job  name of a guest's job; empty for every other role */
     public function __construct(
         public int $id,
         public string $name,
         public string $email,
         public string $role,
         public bool $closed,
+        public string $job,
     ) {}
 }

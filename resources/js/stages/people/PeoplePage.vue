@@ -18,6 +18,8 @@ const refused = ref('');
 const current = ref('');
 const password = ref('');
 const role = ref('installer');
+const job = ref<number | null>(null);
+const email = ref('');
 const roleWords = (key: string) => shown.value.roles.find((r) => r.role === key)?.words ?? key;
 const others = computed(() => shown.value.devices.filter((d) => !d.here).length);
 
@@ -40,6 +42,24 @@ async function change(): Promise<void> {
     );
     if (kept) {
         current.value = password.value = '';
+    }
+}
+/** A guest comes in by an invitation only. */
+const rolesFor = (one: Person) => shown.value.roles.filter((r) => r.role !== 'guest' || one.role === 'guest');
+async function invite(): Promise<void> {
+    const body = {
+        role: role.value,
+        ...(role.value === 'guest' ? { job: job.value } : {}),
+        ...(email.value ? { email: email.value } : {}),
+    };
+    const asked = email.value;
+    if (await send('invite', body, 'An invitation is made.')) {
+        if (asked) {
+            said.value = shown.value.sent
+                ? `The invitation is on its way to ${shown.value.sent}.`
+                : 'The mail could not be sent. Hand the link over yourself.';
+        }
+        email.value = '';
     }
 }
 async function named(one: Person, select: HTMLSelectElement): Promise<void> {
@@ -126,6 +146,7 @@ useKeys(() => [
                         one.name
                     }}</span>
                     <span class="min-w-52 text-ink2">{{ one.email }}</span>
+                    <span v-if="one.job" class="text-ink2">of {{ one.job }}</span>
                     <template v-if="shown.leads">
                         <label v-if="!one.closed"
                             ><span class="sr-only">Role of {{ one.name }}</span>
@@ -134,7 +155,7 @@ useKeys(() => [
                                 :value="one.role"
                                 @change="named(one, $event.target as HTMLSelectElement)"
                             >
-                                <option v-for="r in shown.roles" :key="r.role" :value="r.role">{{ r.role }}</option>
+                                <option v-for="r in rolesFor(one)" :key="r.role" :value="r.role">{{ r.role }}</option>
                             </select></label
                         >
                         <span v-else class="text-ink2">has left</span>
@@ -170,16 +191,30 @@ useKeys(() => [
             </ul>
             <section v-if="shown.leads" class="mt-6" aria-labelledby="invite">
                 <h2 id="invite" class="font-semibold">Invite</h2>
-                <form
-                    class="mt-1 flex flex-wrap items-baseline gap-3"
-                    @submit.prevent="send('invite', { role }, 'An invitation is made.')"
-                >
+                <form class="mt-1 flex flex-wrap items-baseline gap-3" @submit.prevent="invite()">
                     <label
                         >as
                         <select v-model="role" class="pick" aria-describedby="role-says">
                             <option v-for="r in shown.roles" :key="r.role" :value="r.role">{{ r.role }}</option>
                         </select></label
                     >
+                    <label v-if="role === 'guest'"
+                        >of the job
+                        <select v-model="job" class="pick" required>
+                            <option :value="null" disabled>choose …</option>
+                            <option v-for="one in shown.jobs" :key="one.id" :value="one.id">{{ one.name }}</option>
+                        </select></label
+                    >
+                    <label v-if="shown.mails"
+                        >by mail to
+                        <input
+                            v-model="email"
+                            type="email"
+                            class="field !w-64"
+                            maxlength="200"
+                            placeholder="optional"
+                            autocomplete="off"
+                    /></label>
                     <button class="press">Make a link</button>
                 </form>
                 <p id="role-says" class="mt-1 text-[13px] text-ink2">{{ roleWords(role) }}.</p>
