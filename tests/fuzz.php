@@ -63,12 +63,13 @@ $statuses = $fuzzer->run($requests, static function (string $what) use (&$failur
 });
 array_map(unlink(...), glob($file . '*') ?: []);
 printf(
-    "seed %d: %d requests in %.0f s; %s; %s kinds of changes fitted; slowest %.1f s; %d failed\n",
+    "seed %d: %d requests in %.0f s; %s; %s kinds of changes fitted; %d pages opened; slowest %.1f s; %d failed\n",
     $seed,
     $requests,
     microtime(true) - $at,
     implode(', ', array_map(static fn(int $s, int $n): string => "{$n} x {$s}", array_keys($statuses), $statuses)),
-    $fuzzer->learnt(),
+    $fuzzer->learnt() . ($fuzzer->missing() === [] ? '' : ' (not ' . implode(', ', $fuzzer->missing()) . ')'),
+    $fuzzer->opened,
     $fuzzer->slowest,
     $failures,
 );

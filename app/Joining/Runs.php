@@ -37,6 +37,9 @@ final readonly class Runs
     /** Run seconds after which an act that arrives was done while there was no signal. */
     private const LATE = 5.0;
 
+    /** Seconds by which the log may be ahead of a clock that was not set back. */
+    private const BACK = 1.0;
+
     /** Seconds past a moment at which what shows then is there. */
     private const PAST = 0.05;
 
@@ -45,8 +48,8 @@ final readonly class Runs
     {
         return DB::transaction(function () use ($job, $run, $known): JoinAnswer {
             $run->refresh();
-            $now = $run->clockAt($this->wall());
             $live = $this->live($job, $run);
+            $now = $this->clock($run, $live);
             if ($live === null) {
                 return $this->answer($job, $run, null, $now);
             }
@@ -65,9 +68,9 @@ final readonly class Runs
     {
         return DB::transaction(function () use ($job, $run, $user, $acts): JoinAnswer {
             $run->refresh();
-            $now = $run->clockAt($this->wall());
             $refused = [];
             $live = $this->live($job, $run);
+            $now = $this->clock($run, $live);
             foreach ($acts as $act) {
                 try {
                     DB::transaction(fn() => $this->one($job, $run, $user, $live, $act));
@@ -84,6 +87,19 @@ final readonly class Runs
 
             return $this->answer($job, $run, $live, $now, $refused);
         });
+    }
+
+    /** Run seconds now. Where the server's clock was set back they go on from the last line of the log: no window opens twice. */
+    private function clock(JoinRun $run, ?LiveRun $live): float
+    {
+        $log = $live?->log() ?? [];
+        $last = $log === [] ? 0.0 : $log[count($log) - 1]->at;
+        $wall = $this->wall();
+        if ($run->clockAt($wall) < $last - self::BACK) {
+            $run->update(['clock_seconds' => $last, 'clock_since' => $wall]);
+        }
+
+        return $run->clockAt($wall);
     }
 
     /** Simulated hands take their seconds immediately: the clock of a rehearsal is set to when they are through. */

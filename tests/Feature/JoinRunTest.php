@@ -83,6 +83,33 @@ final class JoinRunTest extends TestCase
         $this->postJson("/jobs/{$this->job->id}/join/{$this->run}/pace", ['speed' => 20])->assertStatus(422);
     }
 
+    /** The server's clock is set back by an hour during a run on site: it goes on from its last line, and no window opens twice. */
+    public function test_a_clock_that_is_set_back_takes_nothing_back(): void
+    {
+        $this->run = $this->begin(['site' => true, 'hand' => 'Client’s phone']);
+        for ($n = 0; $n < 60 && $this->look()['step']['look'] !== 'end'; $n++) {
+            $step = $this->look()['step'];
+            if ($step['look'] === 'list') {
+                $this->act('found', 'Lamp 7', $step['device']);
+            } else {
+                $this->along($step['look'] === 'hand' || $step['look'] === 'name' ? '' : 'none');
+            }
+            if ($n === 1) {
+                $before = (float) JoinEvent::query()->max('at');
+            }
+            $this->pass($n === 1 ? -3600 : 20);
+        }
+        self::assertTrue($this->look()['done']);
+        $at = array_map(
+            floatval(...),
+            JoinEvent::query()->where('join_run_id', $this->run)->orderBy('id')->pluck('at')->all(),
+        );
+        $sorted = $at;
+        sort($sorted);
+        self::assertSame($sorted, $at);
+        self::assertGreaterThan(($before ?? INF) + 30, end($at), 'time goes on after it');
+    }
+
     public function test_duplicates_count_once(): void
     {
         $this->act('power-on', '', 'c1', ['client' => 'press-1']);

@@ -10,6 +10,7 @@ use App\Models\User;
 use Closure;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Document;
+use EmberDusk\Values\JobStage;
 use Illuminate\Http\Request;
 use Illuminate\Http\UploadedFile;
 use Illuminate\Routing\Route;
@@ -26,6 +27,30 @@ final class Fuzzer
 {
     /** Seconds that an answer may take: of this process, so that it does not matter what else the machine does. */
     private const SLOW = 3.0;
+
+    /** Requests after which every page of the job is opened. */
+    private const PAGES = 100;
+
+    private const PAPERS = [
+        'log',
+        'sheet',
+        'export',
+        'history',
+        'day-sheets',
+        'van',
+        'quote',
+        'quotes',
+        'labels',
+        'build.ics',
+        'cuts.csv',
+        'parts.csv',
+        'log.csv',
+        'items',
+        'state?stage=wire',
+    ];
+
+    /** Pages that were opened. */
+    public int $opened = 0;
 
     /** The slowest answer so far. */
     public float $slowest = 0.0;
@@ -85,6 +110,9 @@ final class Fuzzer
     {
         $statuses = [];
         for ($n = 0; $n < $requests; $n++) {
+            if ($n % self::PAGES === self::PAGES - 1) {
+                $this->pages($failed);
+            }
             $request = $this->request();
             $about =
                 "{$request->method()} {$request->getRequestUri()} " .
@@ -121,10 +149,44 @@ final class Fuzzer
         return $statuses;
     }
 
+    /**
+     * Opens every page and paper of the job: whatever was accepted so far, they are there.
+     *
+     * @param  Closure(string): void  $failed
+     */
+    private function pages(Closure $failed): void
+    {
+        $job = Job::query()->find($this->jobs[0]);
+        if ($job === null) {
+            return;
+        }
+        foreach ([...array_column(JobStage::cases(), 'value'), ...self::PAPERS] as $page) {
+            Auth::forgetGuards();
+            Auth::setUser($this->user);
+            $request = Request::create("/jobs/{$job->id}/{$page}", 'GET', server: ['HTTP_ACCEPT' => 'text/html']);
+            try {
+                $status = ($this->handle)($request)->getStatusCode();
+                $why = '';
+            } catch (Throwable $e) {
+                [$status, $why] = [599, get_class($e) . ': ' . $e->getMessage()];
+            }
+            $this->opened++;
+            if ($status !== 200) {
+                $failed("page {$page} of job {$job->id}: {$status} {$why}");
+            }
+        }
+    }
+
     /** How many kinds of changes fitted, of how many. */
     public function learnt(): string
     {
         return count($this->bodies->learnt()) . ' of ' . count($this->kinds);
+    }
+
+    /** @return list<string> kinds of changes that never fitted */
+    public function missing(): array
+    {
+        return array_values(array_diff($this->kinds, $this->bodies->learnt()));
     }
 
     /** Seconds that this process has worked. */
