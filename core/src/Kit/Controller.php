@@ -174,6 +174,18 @@ final readonly class Controller implements Entry
         );
     }
 
+    /** Ohms inside for the amps of so many channels together. */
+    public function inside(int $channels): float
+    {
+        return $this->commonOhms + $this->channelOhms / $channels;
+    }
+
+    /** Amps that it bears on so many equal channels together. */
+    public function bears(int $channels): float
+    {
+        return min($this->totalAmps, $this->channelAmps * $channels);
+    }
+
     /** Rated watts at the given volts, from its total amps. */
     public function wattsAt(float $volts): float
     {

@@ -4,7 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Kit\Cable;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
@@ -21,19 +20,21 @@ final class FeedProof
     /** Feeds up to which a way of feeding is solved. */
     private const SOLVED = 2;
 
+    /** Solves that bring the volts at a hub nearer to what its cables leave. */
+    private const NEARER = 2;
+
     /** Volts by which a limit must be missed. */
     public const MISSED = 1e-3;
 
     /** @var array<string, float> by run */
     private array $amps = [];
 
-    /** @var array<string, string> by run */
-    private array $kinds = [];
+    private readonly FeedMeasures $measures;
 
     /** @var array<string, KitSnapshot|null> the best controller, by run */
     private array $best = [];
 
-    /** @var array<string, list<array{FeedOption, float}>> by run, place and amps */
+    /** @var array<string, list<FeedStep>> by run, place and amps */
     private array $stairs = [];
 
     /**
@@ -46,34 +47,54 @@ final class FeedProof
     /** @var array<string, float> volts lost at least by ways of feeding that were solved with their own cables */
     private array $solved = [];
 
+    /** @var array<string, float> volts lost at least in their own cables alone */
+    private array $tails = [];
+
+    /** @var array<string, float> amps that they take at least */
+    private array $taken = [];
+
     public function __construct(
         private readonly Tables $tables,
         private readonly PlannerProgress $watch,
         private readonly FeedKinds $known,
-    ) {}
+    ) {
+        $this->measures = new FeedMeasures($tables->plan);
+    }
 
     /**
      * Feedings of a run from a place that are not proven to fail and whose cables carry so many amps: the cheapest first, each that costs more
-     * loses less.
+     * loses less, before its trunk or in its own cables.
      *
      * @param  bool  $likely  without the doubtful ones, for layouts that shall hold; a bound counts them
      * @param  bool  $posts  from the posts of a bank, which need no terminals
-     * @return list<array{FeedOption, float}> with the volts that it loses at least
+     * @return list<FeedStep>
      */
     public function stairs(Run $run, string $place, float $capacity, bool $likely = false, bool $posts = false): array
     {
         $key = "{$run->id}/{$place}/{$capacity}" . ($likely ? '/likely' : '') . ($posts ? '/posts' : '');
         if (!isset($this->stairs[$key])) {
             $this->stairs[$key] = [];
-            $least = $this->limit($run) + self::MISSED;
+            $least = $limit = $this->limit($run) + self::MISSED;
+            $tail = $amps = INF;
             foreach ($this->tables->feeds($run, $place, Aim::Cost, $posts) as $option) {
                 if ($option->capacity < $capacity - 1e-9 || $this->uneven($run, $option)) {
                     continue;
                 }
-                $loses = $this->loses($run, $option);
-                if ($loses < $least && !($likely && $this->doubtful($run, $option))) {
-                    $this->stairs[$key][] = [$option, $loses];
-                    $least = $loses;
+                $step = new FeedStep(
+                    $option,
+                    $this->loses($run, $option),
+                    $this->tail($run, $option),
+                    $this->taken[self::key($option)] ?? $this->draws($run, $option),
+                );
+                if (
+                    $step->loses < $limit &&
+                    ($step->loses < $least || $step->tail < $tail - 1e-9 || $step->amps < $amps - 1e-9) &&
+                    !($likely && $this->doubtful($run, $option))
+                ) {
+                    $this->stairs[$key][] = $step;
+                    $least = min($least, $step->loses);
+                    $tail = min($tail, $step->tail);
+                    $amps = min($amps, $step->amps);
                 }
             }
         }
@@ -94,18 +115,18 @@ final class FeedProof
         );
     }
 
-    /** The cheapest of them that loses no more than so many volts; null where none does. */
+    /** The cheapest of them for which there is room; null where there is none. */
     public function cheapest(
         Run $run,
         string $place,
         float $capacity,
-        float $volts,
+        FeedRoom $room,
         bool $likely,
         bool $posts,
     ): ?FeedOption {
-        foreach ($this->stairs($run, $place, $capacity, $likely, $posts) as [$option, $loses]) {
-            if ($loses <= $volts) {
-                return $option;
+        foreach ($this->stairs($run, $place, $capacity, $likely, $posts) as $step) {
+            if ($room->holds($step)) {
+                return $step->option;
             }
         }
 
@@ -173,7 +194,7 @@ final class FeedProof
             return $this->amps($run);
         }
         $metres = $this->tables->plan->of($run)->litLength();
-        $key = $this->kind($run) . "/{$option->pattern}";
+        $key = $this->measures->kind($run) . "/{$option->pattern}";
         if (($this->known->draws[$key][1] ?? 0.0) < $metres) {
             $now = $this->solved(
                 $run,
@@ -192,15 +213,24 @@ final class FeedProof
         return $this->tables->plan->limits->drop * $this->tables->strip($run)->volts;
     }
 
-    /** Volts lost in the cables of a way of feeding, at least: of several feeds that lose the same; in halves each feed carries its own. */
+    /** Volts lost in the cables of a way of feeding and in its trunk, at least. */
     private function loses(Run $run, FeedOption $option): float
+    {
+        return $this->solved[self::key($option)] ?? $this->tail($run, $option);
+    }
+
+    /**
+     * Volts lost in the cables of a way of feeding alone, at least: at the amps of the lowest volts, whatever its trunk loses. Of several feeds that
+     * lose the same; in halves each feed carries its own.
+     */
+    private function tail(Run $run, FeedOption $option): float
     {
         if ($option->leg !== null) {
             return 0.0;
         }
         $key = self::key($option);
-        if (isset($this->solved[$key])) {
-            return $this->solved[$key];
+        if (isset($this->tails[$key])) {
+            return $this->tails[$key];
         }
         $siemens = [];
         foreach ($option->lengths as $n => $metres) {
@@ -232,9 +262,25 @@ final class FeedProof
         $now = $this->solved($run, $option, $highest)->drop ?? 0.0;
         $behind = ($this->solved($run, $option, $highest - $half)->drop ?? 0.0) + $this->limit($run) / 2;
         $this->solved[$key] = max($before, min($now, $behind));
+        $tail = $this->tail($run, $option);
+        $this->alone($run, $option, $highest);
         $this->forget($run);
 
-        return $this->solved[$key] > $before + 1e-9;
+        return $this->solved[$key] > $before + 1e-9 || $this->tails[$key] > $tail + 1e-9;
+    }
+
+    /** Solves a way of feeding with the least volts that its hub has where its own cables lose what is known: there it loses and takes least. */
+    private function alone(Run $run, FeedOption $option, float $highest): void
+    {
+        $key = self::key($option);
+        $volts = $this->tables->strip($run)->volts;
+        $this->taken[$key] = $this->draws($run, $option);
+        for ($n = 0; $n < self::NEARER; $n++) {
+            $tail = $this->tail($run, $option);
+            $last = $this->solved($run, $option, $highest - max(0.0, $this->limit($run) - $tail) / $volts);
+            $this->tails[$key] = max($tail, $last->drop ?? 0.0);
+            $this->taken[$key] = max($this->taken[$key], $last->amps ?? 0.0);
+        }
     }
 
     /** Doubts a way of feeding that was too uneven in a layout, and those that lose no less with no shorter arms. Returns whether that is new. */
@@ -244,7 +290,7 @@ final class FeedProof
         if ($this->doubtful($run, $option)) {
             return false;
         }
-        [$key, $arm] = $this->measure($run, $option);
+        [$key, $arm] = $this->measures->of($run, $option);
         $this->doubts["{$run->id}/{$key}"][] = [$arm, $this->loses($run, $option)];
         $this->forget($run);
 
@@ -253,7 +299,7 @@ final class FeedProof
 
     private function doubtful(Run $run, FeedOption $option): bool
     {
-        [$key, $arm] = $this->measure($run, $option);
+        [$key, $arm] = $this->measures->of($run, $option);
         $loses = $this->loses($run, $option);
         foreach ($this->doubts["{$run->id}/{$key}"] ?? [] as [$from, $least]) {
             if ($arm >= $from - 1e-9 && $loses >= $least - 1e-9) {
@@ -283,7 +329,7 @@ final class FeedProof
         if (!self::solvable($option) && !$option->spot()) {
             return false;
         }
-        [$key, $metres] = $this->measure($run, $option);
+        [$key, $metres] = $this->measures->of($run, $option);
         if ($metres >= ($this->known->fails[$key] ?? INF)) {
             return true;
         }
@@ -301,23 +347,6 @@ final class FeedProof
         $this->known->fails[$key] = $metres;
 
         return true;
-    }
-
-    /** @return array{string, float} what a way of feeding is compared with, and its longest arm; of a cut run or one with gaps all metres */
-    private function measure(Run $run, FeedOption $option): array
-    {
-        $of = $this->tables->plan->of($run);
-        if (
-            count($run->sections) > 1 ||
-            $option->halves() ||
-            $option->leg !== null ||
-            $option->pattern === Feeding::NOW ||
-            Seam::applies($this->tables->plan, $run)
-        ) {
-            return [$this->kind($run) . "/{$option->pattern}", $of->litLength()];
-        }
-
-        return [$this->kind($run), Feeding::arm($of->marks(), $option->pads)];
     }
 
     private function solved(Run $run, FeedOption $option, float $share): ?JudgedFeeds
@@ -356,26 +385,5 @@ final class FeedProof
             cost: 0,
             joints: 0,
         );
-    }
-
-    /** Runs that are alike but for their length; one with gaps, scenes of its own or pinned feeds is like no other. */
-    private function kind(Run $run): string
-    {
-        return $this->kinds[$run->id] ??= $this->alike($run);
-    }
-
-    private function alike(Run $run): string
-    {
-        $plan = $this->tables->plan;
-        $lone =
-            count($run->sections) > 1 || $run->parts > 1 || $plan->scenes !== [] || in_array('feeds', $run->pins, true);
-
-        return implode('|', [
-            $run->strip,
-            $run->cap,
-            $lone ? $run->id : '',
-            Seam::applies($plan, $run) ? $run->id : '',
-            $run->controller === null ? '' : $plan->controller($run->controller)?->id(),
-        ]);
     }
 }

@@ -4,10 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Checks\Protection\Guard;
-use EmberDusk\Kit\Cable;
-use EmberDusk\Kit\Controller;
-use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
 
 /**
@@ -22,29 +18,16 @@ final class SharedFloor
 
     private readonly int $all;
 
-    /** @var list<string> */
-    private array $places;
-
-    /** @var array<int, KitSnapshot|null> by set */
-    private array $controllers = [];
-
     /** @var array<int, bool> by set */
     private array $possible = [];
 
-    /** @var array<string, float> of trunks, by their ends */
-    private array $metres = [];
+    private readonly BlockFloor $under;
 
     /** @var array<string, int> sets of runs that are one light, by its controller: they stay together */
     private array $lights = [];
 
     /** @var array<int, array<string, array{int, RunBlock}|null>> by set; by place of the supply, amps that all cables carry, fuse, and kind of source */
     private array $blocks = [];
-
-    /** @var list<float> amps of the fuses */
-    private readonly array $fuses;
-
-    /** @var array<string, float> at least, by run */
-    private array $amps = [];
 
     /** @var array<string, array<int, array{int, list<RunBlock>}|null>> by the source's overload, its kind and place, by set: blocks */
     private array $parted = [];
@@ -60,12 +43,11 @@ final class SharedFloor
     public function __construct(
         private readonly Search $search,
         private readonly array $runs,
-        private readonly float $tight = 1.0,
-        private readonly ?float $load = null,
+        float $tight = 1.0,
+        ?float $load = null,
     ) {
         $this->all = 2 ** count($runs) - 1;
-        $this->places = $search->tables->places($runs, false);
-        $this->fuses = $search->tables->fuseAmps();
+        $this->under = new BlockFloor($search, $search->tables->places($runs, false), $tight, $load);
         // The longest run of each kind first: what it takes a metre, the shorter ones take at least.
         $longest = $runs;
         usort(
@@ -73,7 +55,7 @@ final class SharedFloor
             static fn(Run $a, Run $b): int => $search->tables->plan->of($b)->litLength() <=>
                 $search->tables->plan->of($a)->litLength(),
         );
-        $this->amps($longest);
+        $this->under->amps($longest);
         foreach ($runs as $n => $run) {
             $light = isset($search->tables->plan->lights[$run->controller ?? '']) ? (string) $run->controller : '';
             $this->lights[$light] = ($this->lights[$light] ?? 0) | (1 << $n);
@@ -149,7 +131,7 @@ final class SharedFloor
         $tables = $this->search->tables;
         foreach ($tables->places($runs, true) as $place) {
             foreach ($tables->sources->at($runs, $place, false) as $source) {
-                $parted = $source->bears($this->amps($runs)) ? $this->parted($set, $source, $place) : null;
+                $parted = $source->bears($this->under->amps($runs)) ? $this->parted($set, $source, $place) : null;
                 if ($parted !== null && ($best === null || $source->cost + $parted[0] < $best[0])) {
                     $best = [$source->cost + $parted[0], $source, $place, $parted[1]];
                 }
@@ -162,49 +144,6 @@ final class SharedFloor
         usort($blocks, static fn(RunBlock $a, RunBlock $b): int => strnatcmp($a->feeds[0]->run, $b->feeds[0]->run));
 
         return $this->floors[$set] = [$cost, new Layout($source, $place, $blocks)];
-    }
-
-    /**
-     * Amps of runs.
-     *
-     * @param  non-empty-list<Run>  $runs
-     */
-    private function amps(array $runs): float
-    {
-        $amps = 0.0;
-        foreach ($runs as $run) {
-            $this->amps[$run->id] ??=
-                $this->load === null ? $this->search->proof->amps($run) : $this->load * $this->full($run);
-            $amps += $this->amps[$run->id];
-        }
-
-        return $amps;
-    }
-
-    private function full(Run $run): float
-    {
-        $strip = $this->search->tables->strip($run);
-
-        return ($strip->wattsPerMetre() * $this->search->tables->plan->of($run)->litLength() * $run->cap) /
-            $strip->volts;
-    }
-
-    /**
-     * Ways to protect the cables of a block: all carry the supply's overload, or there is a fuse that its load needs and that all carry.
-     *
-     * @param  non-empty-list<Run>  $runs
-     * @return list<array{float, int}> amps that every cable must carry, and what a fuse costs
-     */
-    private function guards(array $runs, PowerSource $source): array
-    {
-        $load = Guard::needs($this->amps($runs));
-        $overload = $source->supply->overloadAmps;
-        $fuses = array_filter(
-            $this->fuses,
-            static fn(float $amps): bool => $amps >= $load - 1e-3 && $amps < $overload - 1e-9,
-        );
-
-        return [[$overload, 0], ...$fuses === [] ? [] : [[min($fuses), $this->search->tables->leastFuse()]]];
     }
 
     /**
@@ -244,16 +183,10 @@ final class SharedFloor
             return null;
         }
         $best = null;
-        foreach ($this->guards($this->runs($set), $source) as [$carries, $fuse]) {
-            $key = "{$place}/{$carries}/{$fuse}/{$source->tapped()}";
+        foreach ($this->under->guards($this->runs($set), $source) as $guard) {
+            $key = "{$place}/{$guard->carries}/{$guard->cost}/{$source->tapped()}";
             if (!array_key_exists($key, $this->blocks[$set] ?? [])) {
-                $this->blocks[$set][$key] = $this->carrying(
-                    set: $set,
-                    place: $place,
-                    carries: $carries,
-                    fuse: $fuse,
-                    tapped: $source->tapped(),
-                );
+                $this->blocks[$set][$key] = $this->under->least($this->runs($set), $place, $guard, $source->tapped());
             }
             if ($best === null || ($this->blocks[$set][$key][0] ?? PHP_INT_MAX) < $best[0]) {
                 $best = $this->blocks[$set][$key] ?? $best;
@@ -276,113 +209,6 @@ final class SharedFloor
             return count($runs) === 1;
         }
 
-        return $this->controller($set) !== null;
-    }
-
-    /**
-     * @param  bool  $tapped  at the posts of a bank, which need no terminals
-     * @return array{int, RunBlock}|null the same, all cables carrying so many amps, behind such a fuse
-     */
-    private function carrying(int $set, string $place, float $carries, int $fuse, bool $tapped): ?array
-    {
-        $runs = $this->runs($set);
-        $tables = $this->search->tables;
-        $switched = $tables->strip($runs[0])->switched();
-        $controller = $switched ? $this->controller($set) : null;
-        $posts = $tapped && !$switched;
-        $best = null;
-        foreach ($switched ? $this->places : [$place] as $at) {
-            foreach ($this->trunks($runs, $switched, $place, $at, $carries) as [$cost, $trunk, $lost]) {
-                $cost += ($controller === null ? 0 : $tables->costs->unit($controller)) + ($switched ? $fuse : 0);
-                $feeds = [];
-                foreach ($runs as $run) {
-                    $limit = $this->search->proof->limit($run) + FeedProof::MISSED;
-                    // Behind a trunk that loses more the tails lose less: the bound counts each against the limit for itself.
-                    $volts = $this->load === null ? $limit : ($limit - $lost) / $this->tight;
-                    $feed =
-                        $lost > $limit
-                            ? null
-                            : $this->search->proof->cheapest(
-                                run: $run,
-                                place: $at,
-                                capacity: $carries,
-                                volts: $volts,
-                                likely: $this->load !== null,
-                                posts: $posts,
-                            );
-                    if ($feed === null) {
-                        continue 2;
-                    }
-                    $feeds[] = $feed;
-                    // Without a trunk each cable from the supply has its own.
-                    $cost += $feed->cost + ($switched ? 0 : $fuse * ($feed->leg === null ? count($feed->pads) : 1));
-                }
-                $block = new RunBlock($controller, $at, $trunk, $feeds);
-                $cost -= $tapped ? $tables->costs->terminals($block->starts($tables)) : 0;
-                if ($best === null || $cost < $best[0]) {
-                    $best = [$cost, $block];
-                }
-            }
-        }
-
-        return $best;
-    }
-
-    /** @param  non-empty-list<Run>  $runs  Whether a controller bears what they take. */
-    private function bears(KitSnapshot $controller, array $runs): bool
-    {
-        $amps = $this->amps($runs);
-        $channels = count($this->search->tables->strip($runs[0])->channels);
-
-        return !($controller->entry instanceof Controller) ||
-            ($amps <= $controller->entry->totalAmps + 1e-6 &&
-                $amps / $channels <= $controller->entry->channelAmps + 1e-6);
-    }
-
-    /** The cheapest controller that carries a set of runs that are alike; null where none does. */
-    private function controller(int $set): ?KitSnapshot
-    {
-        if (!array_key_exists($set, $this->controllers)) {
-            $runs = $this->runs($set);
-            $tables = $this->search->tables;
-            $fits = (new Sharing($tables))->together($runs) && $tables->strip($runs[0])->switched();
-            $this->controllers[$set] = null;
-            foreach ($fits ? $tables->controllers($runs, false) : [] as $controller) {
-                if ($this->bears($controller, $runs)) {
-                    $this->controllers[$set] = $controller;
-                    break;
-                }
-            }
-        }
-
-        return $this->controllers[$set];
-    }
-
-    /**
-     * Trunks to a controller that carry so many amps; none for pixels.
-     *
-     * @param  non-empty-list<Run>  $runs
-     * @return list<array{int, KitSnapshot|null, float}> cost, cable, and the volts that it loses at least
-     */
-    private function trunks(array $runs, bool $switched, string $from, string $to, float $carries): array
-    {
-        if (!$switched) {
-            return [[0, null, 0.0]];
-        }
-        $tables = $this->search->tables;
-        $metres = $this->metres["{$from}/{$to}"] ??= $tables->routes->trunk($from, $to);
-        $amps = $this->amps($runs);
-        $trunks = [];
-        foreach (array_filter($tables->trunks($runs)) as $cable) {
-            if ($tables->carries($cable) >= $carries - 1e-9 && $cable->entry instanceof Cable) {
-                $trunks[] = [
-                    $tables->costs->cable($cable, $metres) + $tables->costs->terminals(RunBlock::TRUNK),
-                    $cable,
-                    $amps * $tables->ohms($cable, $metres),
-                ];
-            }
-        }
-
-        return $trunks;
+        return $this->under->controllers($runs) !== [];
     }
 }

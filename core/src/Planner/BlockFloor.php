@@ -1,0 +1,257 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use EmberDusk\Checks\Protection\Guard;
+use EmberDusk\Kit\Controller;
+use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Plan\Run;
+
+/**
+ * Least cost of runs under one controller with its trunk; of pixels one run straight on its supply. What the runs take at least must pass their fuse,
+ * their controller and their cables. Costs in hundredths of the smallest coin.
+ */
+final class BlockFloor
+{
+    /** @var list<float> amps of the fuses, the smallest first */
+    private readonly array $fuses;
+
+    /** @var array<string, float> at least, by run */
+    private array $amps = [];
+
+    /** @var array<string, list<KitSnapshot>> by the ids of runs */
+    private array $controllers = [];
+
+    /** @var array<string, float> of trunks, by their ends */
+    private array $metres = [];
+
+    /**
+     * @param  list<string>  $places  of controllers
+     * @param  float  $tight  factor on volts lost: 1 for a bound, more for layouts that are likely to hold
+     * @param  float|null  $load  share of its full load that a run takes; null: what it takes at least, for a bound
+     */
+    public function __construct(
+        private readonly Search $search,
+        private readonly array $places,
+        private readonly float $tight,
+        private readonly ?float $load,
+    ) {
+        $fuses = $search->tables->fuseAmps();
+        sort($fuses);
+        $this->fuses = $fuses;
+    }
+
+    /**
+     * Amps of runs.
+     *
+     * @param  non-empty-list<Run>  $runs
+     */
+    public function amps(array $runs): float
+    {
+        $amps = 0.0;
+        foreach ($runs as $run) {
+            $this->amps[$run->id] ??=
+                $this->load === null ? $this->search->proof->amps($run) : $this->load * $this->full($run);
+            $amps += $this->amps[$run->id];
+        }
+
+        return $amps;
+    }
+
+    private function full(Run $run): float
+    {
+        $strip = $this->search->tables->strip($run);
+
+        return ($strip->wattsPerMetre() * $this->search->tables->plan->of($run)->litLength() * $run->cap) /
+            $strip->volts;
+    }
+
+    /**
+     * Ways to protect the cables of a block: all carry the supply's overload, or there is a fuse that its load needs and that all carry.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<CableGuard>
+     */
+    public function guards(array $runs, PowerSource $source): array
+    {
+        // Each feed of pixels has a fuse of its own, and carries at least its share.
+        $switched = $this->search->tables->strip($runs[0])->switched();
+        $load = Guard::needs($this->amps($runs) / ($switched ? 1 : Feeding::MOST));
+        $overload = $source->supply->overloadAmps;
+        $fuses = array_values(
+            array_filter(
+                $this->fuses,
+                static fn(float $amps): bool => $amps >= $load - 1e-3 && $amps < $overload - 1e-9,
+            ),
+        );
+        $cost = $this->search->tables->leastFuse();
+
+        return [
+            new CableGuard($overload, INF, 0),
+            ...array_map(
+                static fn(float $amps): CableGuard => new CableGuard(
+                    $amps,
+                    $switched ? INF : $amps / Guard::needs(1.0),
+                    $cost,
+                ),
+                array_slice($fuses, 0, $switched ? 1 : null),
+            ),
+        ];
+    }
+
+    /**
+     * The least cost behind a guard, with the block that it is of; null where nothing fits.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @param  string  $place  of the supply
+     * @param  bool  $tapped  at the posts of a bank, which need no terminals
+     * @return array{int, RunBlock}|null
+     */
+    public function least(array $runs, string $place, CableGuard $guard, bool $tapped): ?array
+    {
+        $tables = $this->search->tables;
+        $switched = $tables->strip($runs[0])->switched();
+        $controller = $switched ? $this->controllers($runs)[0] ?? null : null;
+        $unit = $controller === null ? 0 : $tables->costs->unit($controller) + $guard->cost;
+        $best = null;
+        foreach ($switched ? $this->places : [$place] as $at) {
+            foreach ($switched ? $this->trunks($runs[0], $guard->carries) : [null] as $trunk) {
+                $block = new RunBlock($controller, $at, $trunk, []);
+                $feeds = $this->feeds($runs, $block, $place, $guard, $tapped && !$switched);
+                if ($feeds === []) {
+                    continue;
+                }
+                $block = new RunBlock($controller, $at, $trunk, $feeds);
+                $cost = $unit + $this->cables($block, $place, $guard);
+                $cost -= $tapped ? $tables->costs->terminals($block->starts($tables)) : 0;
+                if ($best === null || $cost < $best[0]) {
+                    $best = [$cost, $block];
+                }
+            }
+        }
+
+        return $best;
+    }
+
+    /** Cost of a block without its controller, and without the fuse of its trunk. */
+    private function cables(RunBlock $block, string $place, CableGuard $guard): int
+    {
+        $tables = $this->search->tables;
+        $cost = 0;
+        foreach ($block->feeds as $feed) {
+            $cost += $feed->cost;
+            // Without a trunk each cable from the supply has its own.
+            $cost += $block->trunk !== null ? 0 : $guard->cost * ($feed->leg === null ? count($feed->pads) : 1);
+        }
+        if ($block->trunk !== null) {
+            $cost += $tables->costs->cable($block->trunk, $this->metres($place, $block->place));
+            $cost += $tables->costs->terminals(RunBlock::TRUNK);
+        }
+
+        return $cost;
+    }
+
+    /**
+     * The cheapest ways of feeding that what the others take at least leaves room for: in volts lost and amps of a fuse.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @param  RunBlock  $block  without feeds
+     * @param  bool  $posts  at the posts of a bank
+     * @return list<FeedOption> empty where a run has none
+     */
+    private function feeds(array $runs, RunBlock $block, string $place, CableGuard $guard, bool $posts): array
+    {
+        $tables = $this->search->tables;
+        $trunk = $block->trunk === null ? 0.0 : $tables->ohms($block->trunk, $this->metres($place, $block->place));
+        $inside = $block->controller === null ? 0.0 : $this->inside($runs);
+        $amps = $this->amps($runs);
+        $feeds = [];
+        foreach ($runs as $run) {
+            $limit = $this->search->proof->limit($run) + FeedProof::MISSED;
+            $others = $amps - $this->amps[$run->id];
+            $room =
+                $this->load === null
+                    ? new FeedRoom($limit, $limit - ($trunk + $inside) * $others, $trunk, $guard->each)
+                    : new FeedRoom(($limit - $trunk * $amps) / $this->tight);
+            $feed =
+                $trunk * $amps > $limit
+                    ? null
+                    : $this->search->proof->cheapest(
+                        run: $run,
+                        place: $block->place,
+                        capacity: $guard->carries,
+                        room: $room,
+                        likely: $this->load !== null,
+                        posts: $posts,
+                    );
+            if ($feed === null) {
+                return [];
+            }
+            $feeds[] = $feed;
+        }
+
+        return $feeds;
+    }
+
+    /**
+     * Controllers that carry runs that are alike, the cheapest first.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<KitSnapshot>
+     */
+    public function controllers(array $runs): array
+    {
+        $key = implode(' ', array_map(static fn(Run $r): string => $r->id, $runs));
+        if (!isset($this->controllers[$key])) {
+            $tables = $this->search->tables;
+            $strip = $tables->strip($runs[0]);
+            $amps = $this->amps($runs);
+            $fits = $strip->switched() && (new Sharing($tables))->together($runs);
+            $this->controllers[$key] = array_values(
+                array_filter(
+                    $fits ? $tables->controllers($runs, false) : [],
+                    static fn(KitSnapshot $c): bool => !($c->entry instanceof Controller) ||
+                        $amps <= $c->entry->bears(count($strip->channels)) + 1e-6,
+                ),
+            );
+        }
+
+        return $this->controllers[$key];
+    }
+
+    /**
+     * Least ohms inside any controller that carries the runs, for the amps of all channels together.
+     *
+     * @param  non-empty-list<Run>  $runs
+     */
+    private function inside(array $runs): float
+    {
+        $ohms = INF;
+        foreach ($this->controllers($runs) as $controller) {
+            if ($controller->entry instanceof Controller) {
+                $ohms = min($ohms, $controller->entry->inside(count($this->search->tables->strip($runs[0])->channels)));
+            }
+        }
+
+        return $ohms === INF ? 0.0 : $ohms;
+    }
+
+    /** @return list<KitSnapshot> trunks to a controller that carry so many amps */
+    private function trunks(Run $run, float $carries): array
+    {
+        return array_values(
+            array_filter(
+                $this->search->tables->trunks([$run]),
+                fn(?KitSnapshot $cable): bool => $cable !== null &&
+                    $this->search->tables->carries($cable) >= $carries - 1e-9,
+            ),
+        );
+    }
+
+    private function metres(string $from, string $to): float
+    {
+        return $this->metres["{$from}/{$to}"] ??= $this->search->tables->routes->trunk($from, $to);
+    }
+}
