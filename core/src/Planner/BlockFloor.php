@@ -113,13 +113,15 @@ final class BlockFloor
     {
         $tables = $this->search->tables;
         $switched = $tables->strip($runs[0])->switched();
-        $controller = $switched ? $this->controllers($runs)[0] ?? null : null;
+        $controllers = $switched ? $this->controllers($runs) : [];
+        $controller = $controllers[0] ?? null;
         $unit = $controller === null ? 0 : $tables->costs->unit($controller) + $guard->cost;
+        $inside = $this->inside($controllers, count($tables->strip($runs[0])->channels));
         $best = null;
         foreach ($switched ? $this->places : [$place] as $at) {
             foreach ($switched ? $this->trunks($runs[0], $guard->carries) : [null] as $trunk) {
-                $block = new RunBlock($controller, $at, $trunk, []);
-                $feeds = $this->feeds($runs, $block, $place, $guard, $tapped && !$switched);
+                $ohms = $trunk === null ? 0.0 : $tables->ohms($trunk, $this->metres($place, $at));
+                $feeds = $this->feeds($runs, $at, new BlockOhms($ohms, $inside), $guard, $tapped && !$switched);
                 if ($feeds === []) {
                     continue;
                 }
@@ -157,15 +159,12 @@ final class BlockFloor
      * The cheapest ways of feeding that what the others take at least leaves room for: in volts lost and amps of a fuse.
      *
      * @param  non-empty-list<Run>  $runs
-     * @param  RunBlock  $block  without feeds
+     * @param  string  $place  of their controller
      * @param  bool  $posts  at the posts of a bank
      * @return list<FeedOption> empty where a run has none
      */
-    private function feeds(array $runs, RunBlock $block, string $place, CableGuard $guard, bool $posts): array
+    private function feeds(array $runs, string $place, BlockOhms $ohms, CableGuard $guard, bool $posts): array
     {
-        $tables = $this->search->tables;
-        $trunk = $block->trunk === null ? 0.0 : $tables->ohms($block->trunk, $this->metres($place, $block->place));
-        $inside = $block->controller === null ? 0.0 : $this->inside($runs);
         $amps = $this->amps($runs);
         $feeds = [];
         foreach ($runs as $run) {
@@ -173,14 +172,19 @@ final class BlockFloor
             $others = $amps - $this->amps[$run->id];
             $room =
                 $this->load === null
-                    ? new FeedRoom($limit, $limit - ($trunk + $inside) * $others, $trunk, $guard->each)
-                    : new FeedRoom(($limit - $trunk * $amps) / $this->tight);
+                    ? new FeedRoom(
+                        $limit,
+                        $limit - ($ohms->trunk + $ohms->controller) * $others,
+                        $ohms->trunk,
+                        $guard->each,
+                    )
+                    : new FeedRoom(($limit - $ohms->trunk * $amps) / $this->tight);
             $feed =
-                $trunk * $amps > $limit
+                $ohms->trunk * $amps > $limit
                     ? null
                     : $this->search->proof->cheapest(
                         run: $run,
-                        place: $block->place,
+                        place: $place,
                         capacity: $guard->carries,
                         room: $room,
                         likely: $this->load !== null,
@@ -222,20 +226,18 @@ final class BlockFloor
     }
 
     /**
-     * Least ohms inside any controller that carries the runs, for the amps of all channels together.
+     * Least ohms inside any of the controllers, for the amps of all channels together.
      *
-     * @param  non-empty-list<Run>  $runs
+     * @param  list<KitSnapshot>  $controllers
      */
-    private function inside(array $runs): float
+    private function inside(array $controllers, int $channels): float
     {
-        $ohms = INF;
-        foreach ($this->controllers($runs) as $controller) {
-            if ($controller->entry instanceof Controller) {
-                $ohms = min($ohms, $controller->entry->inside(count($this->search->tables->strip($runs[0])->channels)));
-            }
+        $ohms = [];
+        foreach ($controllers as $controller) {
+            $ohms[] = $controller->entry instanceof Controller ? $controller->entry->inside($channels) : 0.0;
         }
 
-        return $ohms === INF ? 0.0 : $ohms;
+        return $ohms === [] ? 0.0 : min($ohms);
     }
 
     /** @return list<KitSnapshot> trunks to a controller that carry so many amps */

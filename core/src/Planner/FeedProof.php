@@ -23,6 +23,9 @@ final class FeedProof
     /** Solves that bring the volts at a hub nearer to what its cables leave. */
     private const NEARER = 2;
 
+    /** Share of the volts by which another of them is worth it. */
+    private const NEAR = 0.002;
+
     /** Volts by which a limit must be missed. */
     public const MISSED = 1e-3;
 
@@ -258,12 +261,16 @@ final class FeedProof
         $run = $this->tables->plan->run($option->run);
         $before = $this->loses($run, $option);
         $highest = FeedBound::highest($this->tables, $this->tables->strip($run)->volts);
-        $half = $this->tables->plan->limits->drop / 2;
-        $now = $this->solved($run, $option, $highest)->drop ?? 0.0;
-        $behind = ($this->solved($run, $option, $highest - $half)->drop ?? 0.0) + $this->limit($run) / 2;
-        $this->solved[$key] = max($before, min($now, $behind));
         $tail = $this->tail($run, $option);
         $this->alone($run, $option, $highest);
+        $now = $this->solved($run, $option, $highest)->drop ?? 0.0;
+        $half = $this->limit($run) / 2;
+        // Behind a trunk its cables lose no less than alone: only where that is little more is it worth a solve.
+        $behind =
+            $this->tails[$key] + $half < $now
+                ? $half + ($this->solved($run, $option, $highest - $this->tables->plan->limits->drop / 2)->drop ?? 0.0)
+                : INF;
+        $this->solved[$key] = max($before, min($now, $behind));
         $this->forget($run);
 
         return $this->solved[$key] > $before + 1e-9 || $this->tails[$key] > $tail + 1e-9;
@@ -280,6 +287,9 @@ final class FeedProof
             $last = $this->solved($run, $option, $highest - max(0.0, $this->limit($run) - $tail) / $volts);
             $this->tails[$key] = max($tail, $last->drop ?? 0.0);
             $this->taken[$key] = max($this->taken[$key], $last->amps ?? 0.0);
+            if ($this->tails[$key] - $tail < self::NEAR * $volts) {
+                break;
+            }
         }
     }
 
