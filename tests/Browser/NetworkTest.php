@@ -138,6 +138,58 @@ final class NetworkTest extends BrowserTestCase
         );
     }
 
+    /** Notes typed without a signal outlive the page and the tab; where another person has changed the same meanwhile, both are shown with the name. */
+    public function test_wall_notes_that_were_typed_without_a_signal_are_saved_later(): void
+    {
+        $this->expectedErrors = ['ERR_EMPTY_RESPONSE', 'ERR_FAILED', 'status of 502', 'status of 503', 'status of 409'];
+        $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
+        $driver = $this->browser()->driver;
+        $this->signIn();
+        $driver->get($hotspot->url . '/');
+        $this->see('Jobs of');
+        $this->click(fn() => $this->find('[aria-label="Take along Pebble Fen Observatory"]'));
+        $this->find('[aria-label="Remove Pebble Fen Observatory from this device"]');
+        foreach (['nobody else', 'another person'] as $n => $who) {
+            $this->eventually(
+                fn(): bool => $this->js('return navigator.serviceWorker.controller !== null') === true,
+                'the service worker takes over',
+            );
+            $hotspot->does('gateway');
+            $driver->get($hotspot->url . '/jobs/1/survey');
+            $this->see('No signal: this page was kept on this device');
+            $this->find('textarea')->sendKeys("\n# typed in the van {$n}");
+            $this->see('Not saved yet');
+            $driver->get('about:blank');
+            $driver->get($hotspot->url . '/jobs/1/build');
+            $this->see('Wall notes of Lecture room, Pebble Fen Observatory: not saved yet');
+            $this->assertAccessible('a page with notes that wait');
+            if ($n === 1) {
+                // The same person at a desk, past the relay.
+                $driver->get($this->server()->url . '/jobs/1/survey');
+                $this->find('textarea')->sendKeys("\n# changed at the desk");
+                $this->eventually(
+                    fn(): bool => str_contains($this->newestNotes(), 'changed at the desk'),
+                    'the notes of the desk are not saved',
+                );
+            }
+            $hotspot->does('relay');
+            $driver->get($hotspot->url . '/jobs/1/build');
+            $this->click(fn() => $driver->findElement(WebDriverBy::partialLinkText('Save them there')));
+            if ($n === 0) {
+                $this->eventually(
+                    fn(): bool => str_contains($this->newestNotes(), 'typed in the van 0'),
+                    'the notes are not saved',
+                );
+                $this->dontSee('not saved yet');
+            } else {
+                $this->see('changed elsewhere in the meantime by Demo installer');
+                $this->see('typed in the van 1');
+                $this->assertAccessible('notes of two places');
+                self::assertStringContainsString('changed at the desk', $this->newestNotes());
+            }
+        }
+    }
+
     public function test_another_person_on_the_same_device_does_not_send_foreign_presses(): void
     {
         $this->expectedErrors = ['ERR_INTERNET_DISCONNECTED', '401 (Unauthorized)', 'status of 419'];
@@ -242,6 +294,17 @@ final class NetworkTest extends BrowserTestCase
         $this->open('/jobs/1/build');
         $this->find('[data-step]');
         self::assertSame($done - 1, $this->done(), 'the later press holds');
+    }
+
+    /** Wall notes of the first place as the server has them. */
+    private function newestNotes(): string
+    {
+        $said = $this->js(
+            'const ask = new XMLHttpRequest(); ask.open("GET", "/jobs/1/state?stage=survey", false); ' .
+                'ask.setRequestHeader("Accept", "application/json"); ask.send(); return ask.responseText',
+        );
+
+        return is_string($said) ? $said : '';
     }
 
     private function undone(): string

@@ -267,7 +267,7 @@ final class FeedProof
         $half = $this->limit($run) / 2;
         // Behind a trunk its cables lose no less than alone: only where that is little more is it worth a solve.
         $behind =
-            $this->tails[$key] + $half < $now
+            $now > $this->tails[$key] + $half
                 ? $half + ($this->solved($run, $option, $highest - $this->tables->plan->limits->drop / 2)->drop ?? 0.0)
                 : INF;
         $this->solved[$key] = max($before, min($now, $behind));

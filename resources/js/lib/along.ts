@@ -45,6 +45,21 @@ export async function takeAlong(job: number): Promise<void> {
     await look();
 }
 
+/** Keeps a page of a job again after a change of it, where it was taken along; where that fails the older one stays. */
+export async function keepAgain(job: number, page: string): Promise<void> {
+    if (!canTake) {
+        return;
+    }
+    const path = `/jobs/${job}/${page}`;
+    const cache = await store();
+    if (await cache.match(path)) {
+        await fetched(path).then(
+            (answer) => cache.put(path, answer),
+            () => undefined,
+        );
+    }
+}
+
 /** Takes a job off this device. */
 export async function leaveHere(job: number): Promise<void> {
     const cache = await store();

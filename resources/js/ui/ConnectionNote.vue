@@ -4,8 +4,10 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue';
 import { forgetKept, keptAt } from '@/lib/along';
 import { said } from '@/lib/clock';
 import { pageRefusal } from '@/lib/connection';
+import { draftsOf } from '@/lib/draft';
 import { ask, IN_BETWEEN } from '@/lib/http';
 import { drop, useUnsent } from '@/lib/outbox';
+import { person } from '@/lib/person';
 import { pageOf } from '@/lib/ticks';
 
 /** Unsent entries on this device, their owner, and the reason for a failed page. On every page. */
@@ -19,6 +21,8 @@ const word = computed(() => (mine.value.some((e) => e.kind === 'note') ? ['entry
 const ticks = (n: number) => (n === 1 ? `1 ${word.value[0]}` : `${n} ${word.value[1]}`);
 const KEPT = { weekday: 'short', hour: '2-digit', minute: '2-digit' } as const;
 const SAID = { tick: 'A tick', note: 'An entry', act: 'A step of a join run or lesson' };
+/** Wall notes that are not saved, of other pages than the open one, which shows them itself. */
+const notes = computed(() => draftsOf(person()?.id).filter((one) => one.url !== window.location.pathname));
 /** When the open page was kept; a visit that the server answers brings a new one. */
 const kept = ref(keptAt());
 /** Milliseconds between tries to reach the server again. */
@@ -49,11 +53,14 @@ const whose = computed(() => {
 </script>
 
 <template>
-    <div v-if="kept !== null || pageRefusal || mine.length || whose.length || refused.length" class="no-print">
+    <div
+        v-if="kept !== null || pageRefusal || mine.length || whose.length || refused.length || notes.length"
+        class="no-print"
+    >
         <p v-if="kept !== null" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
             No signal: this page was kept on this device{{
                 kept ? ` ${said(new Date(kept).toISOString(), KEPT)}` : ''
-            }}. Ticks, log entries and join steps wait here until there is a signal.
+            }}. Ticks, log entries, join steps and wall notes wait here until there is a signal.
         </p>
         <p v-if="pageRefusal" role="alert" class="mt-2 border-l-4 border-stop bg-sheet px-3 py-1">
             {{ pageRefusal }} The open page stays as it is.
@@ -72,6 +79,9 @@ const whose = computed(() => {
             {{ one.n === 1 ? '1 entry' : `${one.n} entries` }} of {{ one.who }} on this device
             {{ one.n === 1 ? 'is' : 'are' }} not sent yet. {{ one.n === 1 ? 'It is' : 'They are' }} sent when
             {{ one.who }} signs in here.
+        </p>
+        <p v-for="one in notes" :key="one.name" role="status" class="mt-2 border-l-4 border-watch bg-sheet px-3 py-1">
+            {{ one.name }}: not saved yet. <Link class="act" :href="one.url">Save them there</Link>
         </p>
         <p
             v-for="one in refused.filter((e) => e.page !== (job ? pageOf(job) : ''))"

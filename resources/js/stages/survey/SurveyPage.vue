@@ -15,11 +15,14 @@ import RunMounting from './RunMounting.vue';
 import SiteFacts from './SiteFacts.vue';
 import StandingBox from './StandingBox.vue';
 import TraceBox from './TraceBox.vue';
+import { said } from '@/lib/clock';
+import { keepAgain } from '@/lib/along';
 import { drafts } from '@/lib/draft';
+import { ask } from '@/lib/http';
 import { person } from '@/lib/person';
 import { provideScreen } from '@/lib/screen';
 import WallSheet from './WallSheet.vue';
-import type { Answer } from '@/types/generated/responses';
+import type { Answer, History } from '@/types/generated/responses';
 
 const props = defineProps<{ answer: Answer }>();
 const store = provideScreen(props.answer);
@@ -55,6 +58,20 @@ function takeUp(): void {
 }
 onMounted(takeUp);
 
+const AT = { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' } as const;
+/** Who changed the notes of the open place last, and when, for the person whose own are not saved. */
+const changedBy = ref('');
+watch(mine, async () => {
+    changedBy.value = '';
+    if (!mine.value || !place.value) {
+        return;
+    }
+    const words = `Wall notes of ${place.value.name} `;
+    const listed = await ask<History>('GET', `/jobs/${props.answer.job}/history`).catch(() => null);
+    const last = listed?.history.find((line) => line.words.startsWith(words));
+    changedBy.value = last ? `by ${last.who ?? 'an unknown person'}, ${said(last.at, AT)}` : '';
+});
+
 function discardMine(): void {
     mine.value = '';
     unsaved.drop(at.value);
@@ -80,6 +97,9 @@ async function keep(): Promise<void> {
         if (kept && unsaved.read(of)?.text === text) {
             unsaved.drop(of);
         }
+        if (kept) {
+            void keepAgain(props.answer.job, 'survey');
+        }
         if (!kept && of === at.value && fresh && place.value.notes !== text) {
             mine.value = text;
         }
@@ -99,7 +119,11 @@ watch(notes, () => {
     clearTimeout(timer);
     timer = undefined;
     if (notes.value !== typed) {
-        unsaved.keep(typedOf, notes.value, typed);
+        const of = places.value.find((p) => p.id === typedOf)?.name ?? '';
+        unsaved.keep(typedOf, notes.value, typed, {
+            name: `Wall notes of ${of}, ${desk.value.job}`,
+            url: `/jobs/${props.answer.job}/survey`,
+        });
         timer = setTimeout(() => void keep(), REST);
     }
 });
@@ -264,7 +288,11 @@ const things = computed(() => [
                 </p>
                 <NotesKeys :runs="place.runs.map((r) => r.name.toLowerCase())" @put="editor?.put($event)" />
                 <div v-if="mine" role="alert" class="mt-3 border-l-4 border-stop bg-sheet px-3 py-2">
-                    <p>These notes are not saved, because they were changed elsewhere in the meantime:</p>
+                    <p>
+                        These notes are not saved, because they were changed elsewhere in the meantime{{
+                            changedBy ? ` ${changedBy}` : ''
+                        }}:
+                    </p>
                     <pre class="fig my-1 whitespace-pre-wrap text-[13px]">{{ mine }}</pre>
                     <button type="button" class="act mr-4" @click="putMine()">Use these</button>
                     <button type="button" class="act" @click="discardMine()">Discard</button>
