@@ -48,7 +48,7 @@ final class ClockSetBackTest extends TestCase
         Carbon::setTestNow($from->copy()->subHour());
         $this->get('/')->assertOk();
         $round(2);
-        // Numbers decide what is newest, not hours.
+        // Numbers decide which revision is the newest, not hours.
         self::assertGreaterThan($newest, $job->newest()->number);
         self::assertGreaterThan($logged, JobLogEntry::query()->where('job_id', $job->id)->max('id'));
         foreach (Job::query()->get() as $one) {

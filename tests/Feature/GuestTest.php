@@ -91,7 +91,7 @@ final class GuestTest extends TestCase
         self::assertNull(PersonLink::query()->value('job_id'));
     }
 
-    public function test_another_role_opens_all_jobs_and_nobody_is_made_a_guest_later(): void
+    public function test_another_role_opens_all_jobs_and_is_no_way_back_to_guest(): void
     {
         $crew = $this->crew();
         $owner = $this->user($crew);

@@ -276,7 +276,7 @@ final class FeedProof
         return $this->solved[$key] > $before + 1e-9 || $this->tails[$key] > $tail + 1e-9;
     }
 
-    /** Solves a way of feeding with the least volts that its hub has where its own cables lose what is known: there it loses and takes least. */
+    /** Solves a way of feeding with the least volts that its hub has behind its own cables: at these volts it loses and takes least. */
     private function alone(Run $run, FeedOption $option, float $highest): void
     {
         $key = self::key($option);
@@ -287,7 +287,7 @@ final class FeedProof
             $last = $this->solved($run, $option, $highest - max(0.0, $this->limit($run) - $tail) / $volts);
             $this->tails[$key] = max($tail, $last->drop ?? 0.0);
             $this->taken[$key] = max($this->taken[$key], $last->amps ?? 0.0);
-            if ($this->tails[$key] - $tail < self::NEAR * $volts) {
+            if (self::NEAR * $volts > $this->tails[$key] - $tail) {
                 break;
             }
         }

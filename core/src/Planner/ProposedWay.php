@@ -18,7 +18,7 @@ final readonly class ProposedWay implements JsonWritable
 
     /**
      * @param  list<string>  $parts
-     * @param  list<ProposedRun>  $runs  all of them; of an alternative those that differ from the proposal
+     * @param  list<ProposedRun>  $runs  every run; of an alternative the runs that differ from the proposal
      * @param  list<ChangedLine>  $bill  lines of the quote that change
      */
     public function __construct(

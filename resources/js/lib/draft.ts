@@ -4,13 +4,13 @@ import { ref } from 'vue';
 interface Draft {
     text: string;
     after: string[];
-    /** What it is, and the page on which it goes on. */
+    /** Name of the text, and the page on which it goes on. */
     name?: string;
     url?: string;
 }
 
 const PREFIX = 'ember-dusk-draft:';
-/** Counts up whenever a draft is kept or dropped here or in another tab: what is listed is listed again. */
+/** Counts up whenever a draft is kept or dropped, so that lists of drafts are read again. */
 const changes = ref(0);
 
 function parsed(key: string): Draft | null {
