@@ -188,4 +188,8 @@ return [
         ],
         ['$this->result->groupAmps($group),', '2 * $r->groupAmps($group),', 'Checks/WorkingsTest.php'],
     ],
+    ['Planner/Planner.php', ['!$bank->whole($plan, $run)', 'false', 'Planner/BatteryTest.php']],
+    ['Planner/Sharing.php', ['count(array_unique($lights)) <= 1', 'count($lights) <= 9', 'Planner/ProposalTest.php']],
+    ['Planner/PartCosts.php', ['$data += $made->all();', '$data += 0;', 'Planner/ProposalTest.php']],
+    ['Plan/Changes/Wires/CableLayer.php', ['$named[0] ??', 'null ??', 'Planner/ProposalTest.php']],
 ];

@@ -176,6 +176,8 @@ final readonly class Planner
             $strip === null => 'has no strip yet',
             $free && $bank === null && self::batteries($plan, $run)
                 => 'has no mains, and its bank is not known: choose its blocks at Kit first',
+            $free && $bank !== null && self::batteries($plan, $run) && !$bank->whole($plan, $run)
+                => 'taps part of its bank, which drains these blocks more than the others: choose a converter at Kit first',
             $free && $bank !== null && self::batteries($plan, $run) && !self::within($plan, $run, $bank)
                 => 'has its bank in another place: connect a converter at Kit first, with the length of its cable',
             $plan->controller($run->controller)?->repeats === true => 'is driven by a repeater',

@@ -186,7 +186,7 @@ final readonly class PowerSources
     }
 
     /**
-     * Whether a bank can be the supply itself at a place: where it is, with all of its blocks, at the volts of the strip.
+     * Whether a bank can be the supply itself at a place: where it is, at the volts of the strip.
      *
      * @param  non-empty-list<Run>  $runs
      */
@@ -199,7 +199,6 @@ final readonly class PowerSources
 
         return $there &&
             ($bank->unit !== null || $now === null) &&
-            $bank->whole($this->tables->plan, $runs[0]) &&
             $this->tables->wish?->kind !== WishKind::Converter &&
             abs($bank->supply()->volts - $strip->volts) < self::WITHIN &&
             !Swing::certain($this->tables->plan->limits, $strip, $bank->supply(), $this->watts($runs) / $strip->volts);

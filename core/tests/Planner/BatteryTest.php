@@ -134,6 +134,11 @@ final class BatteryTest extends TestCase
         $proposal = Planner::propose($plan, ['line'], new Basis($shelf));
         self::assertSame([], $proposal->parts);
         self::assertCount(1, $proposal->clashes);
+        // Drawn by a person it stays, with the reason.
+        $drawn = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'battery-6']);
+        self::assertSame(2, $drawn->supplies[(string) $drawn->run('line')->supply]->series);
+        $left = Planner::propose($drawn, ['line'], new Basis($shelf))->left;
+        self::assertStringContainsString('taps part of its bank', $left['line'] ?? '');
     }
 
     public function test_the_narrowboat_keeps_its_bank_its_switch_and_its_two_lights(): void
