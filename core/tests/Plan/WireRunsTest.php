@@ -9,7 +9,9 @@ use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Values\InvalidInput;
 use EmberDusk\Values\Refusal;
+use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
 
 /** Runs rewired in one change: correct parts keep their ids, unused ones are removed, impossible ones are refused at their place. */
@@ -112,6 +114,50 @@ final class WireRunsTest extends TestCase
         $other = self::wired($plan, self::supply([self::fed('line', [0], 'cable-5x15')], 'controller-wifi-4'));
         self::assertNull($other->controllers['c1']->setting);
         self::assertArrayNotHasKey('cable-5x075', $other->kit, 'kit that nothing uses any more is dropped');
+    }
+
+    /** @return iterable<string, array{string, mixed, string}> field, value, pointer of the refusal */
+    public static function badBanks(): iterable
+    {
+        yield 'a place that the job does not have' => ['place', 'nowhere', '/supplies/0/bank/place'];
+        yield 'kit that is no battery' => ['kit', 'supply-24-100', '/supplies/0/bank/kit'];
+        yield 'no blocks' => ['series', 0, '/supplies/0/bank/series'];
+        yield 'a cable that is a number' => ['input', 5, '/supplies/0/bank/input'];
+    }
+
+    #[DataProvider('badBanks')]
+    public function test_refuses_a_bank_that_cannot_be(string $field, mixed $value, string $pointer): void
+    {
+        $plan = JobFile::read(Demo::shipped('narrowboat'));
+        $wire = ['kit' => 'cable-2x15', 'length' => 1.0, 'fuse' => null];
+        $supply = [
+            'kit' => 'converter-24-12',
+            'where' => 'B1',
+            'blocks' => [
+                [
+                    'kit' => 'controller-zigbee-1',
+                    'where' => 'B1',
+                    'trunk' => $wire,
+                    'runs' => [['run' => 'port', 'halves' => false, 'tails' => [['pad' => 0] + $wire]]],
+                ],
+            ],
+            'bank' => [
+                'kit' => 'battery-8',
+                'series' => 3,
+                'parallel' => 2,
+                'place' => 'engine',
+                'spot' => 'E1',
+                'input' => $wire,
+            ],
+        ];
+        self::assertSame('s2', self::wired($plan, $supply)->supplies['s1']->bank, 'the bank of the notes is found');
+        $supply['bank'][$field] = $value;
+        try {
+            self::wired($plan, $supply);
+            self::fail('It was taken.');
+        } catch (InvalidInput $refused) {
+            self::assertSame($pointer, $refused->pointer);
+        }
     }
 
     public function test_runs_are_joined_and_parted(): void

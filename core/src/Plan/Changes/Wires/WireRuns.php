@@ -121,6 +121,9 @@ final readonly class WireRuns extends Change
         $bank = null;
         if ($supply->has('bank')) {
             $of = $supply->object('bank');
+            if (!isset($layer->plan->places[$of->string('place', 80)])) {
+                throw $of->invalid('place', "The job has no place “{$of->string('place')}”.");
+            }
             $bank = $layer->bank(
                 unit: $of->stringOrNull('unit'),
                 kit: $this->kit($layer, $of, 'kit', BatteryBlock::class),
