@@ -12,7 +12,7 @@ use Facebook\WebDriver\Chrome\ChromeDevToolsDriver;
  */
 final class CutsTest extends BrowserTestCase
 {
-    private const CUTS = 8;
+    private const CUTS = 5;
 
     /** Milliseconds of a slow line: long enough to be cut in the middle. */
     private const SLOW = 120;

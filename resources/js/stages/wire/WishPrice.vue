@@ -60,9 +60,8 @@ function price(): void {
                 class="mt-1 border-l-4 border-dusk bg-sheet px-3 py-2"
             >
                 <p>
-                    <b class="font-semibold first-letter:uppercase">{{ asked }}</b>:
-                    <FigureText :figure="other.found.cost" /><template v-if="best.found"
-                        >, the proposal <FigureText :figure="best.found.cost" /></template
+                    <b class="font-semibold first-letter:uppercase">{{ asked }}</b><template v-if="best.found"
+                        >; the proposal costs <FigureText :figure="best.found.cost" /></template
                     >.
                 </p>
                 <ProposedWay :way="other.found" short />
