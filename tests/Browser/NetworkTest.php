@@ -76,14 +76,8 @@ final class NetworkTest extends BrowserTestCase
     public function test_a_job_that_was_taken_along_opens_and_takes_ticks_without_a_signal(): void
     {
         $this->expectedErrors = ['ERR_EMPTY_RESPONSE', 'ERR_FAILED', 'status of 502', 'status of 503', 'status of 409'];
-        $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
+        $hotspot = $this->takenAlong();
         $driver = $this->browser()->driver;
-        // One session for both: the port is no part of a cookie.
-        $this->signIn();
-        $driver->get($hotspot->url . '/');
-        $this->see('Jobs of');
-        $this->click(fn() => $this->find('[aria-label="Take along Pebble Fen Observatory"]'));
-        $this->find('[aria-label="Remove Pebble Fen Observatory from this device"]');
         $this->eventually(
             fn(): bool => $this->js('return navigator.serviceWorker.controller !== null') === true,
             'the service worker takes over',
@@ -142,13 +136,8 @@ final class NetworkTest extends BrowserTestCase
     public function test_wall_notes_that_were_typed_without_a_signal_are_saved_later(): void
     {
         $this->expectedErrors = ['ERR_EMPTY_RESPONSE', 'ERR_FAILED', 'status of 502', 'status of 503', 'status of 409'];
-        $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
+        $hotspot = $this->takenAlong();
         $driver = $this->browser()->driver;
-        $this->signIn();
-        $driver->get($hotspot->url . '/');
-        $this->see('Jobs of');
-        $this->click(fn() => $this->find('[aria-label="Take along Pebble Fen Observatory"]'));
-        $this->find('[aria-label="Remove Pebble Fen Observatory from this device"]');
         foreach (['nobody else', 'another person'] as $n => $who) {
             $this->eventually(
                 fn(): bool => $this->js('return navigator.serviceWorker.controller !== null') === true,
@@ -294,6 +283,20 @@ final class NetworkTest extends BrowserTestCase
         $this->open('/jobs/1/build');
         $this->find('[data-step]');
         self::assertSame($done - 1, $this->done(), 'the later press holds');
+    }
+
+    /** A relay before the server, with the demo job taken along past it. */
+    private function takenAlong(): Hotspot
+    {
+        $this->hotspot = $hotspot = Hotspot::before($this->server()->url);
+        // One session for both: the port is no part of a cookie.
+        $this->signIn();
+        $this->browser()->driver->get($hotspot->url . '/');
+        $this->see('Jobs of');
+        $this->click(fn() => $this->find('[aria-label="Take along Pebble Fen Observatory"]'));
+        $this->find('[aria-label="Remove Pebble Fen Observatory from this device"]');
+
+        return $hotspot;
     }
 
     /** Wall notes of the first place as the server has them. */

@@ -10,6 +10,7 @@ use EmberDusk\Checks\Light\ColourShift;
 use EmberDusk\Checks\Light\Evenness;
 use EmberDusk\Checks\Light\Seam;
 use EmberDusk\Checks\Registry;
+use EmberDusk\Checks\Supply\Swing;
 use EmberDusk\Circuit\Engine;
 use EmberDusk\Circuit\Island;
 use EmberDusk\Costing\Basis;
@@ -182,12 +183,15 @@ final readonly class Proposal implements JsonWritable
             foreach (Island::all($alone) as $island) {
                 $results += (new Engine($alone))->island($island);
             }
-        } catch (Refusal) {
-            return [];
+        } catch (Refusal $refused) {
+            return [$refused->getMessage()];
         }
         $job = JudgedJob::plan($alone, $results);
         $titles = [];
-        foreach (Registry::check($job, [new Evenness(), new Seam(), new Drop(), new ColourShift()]) as $finding) {
+        foreach (
+            Registry::check($job, [new Evenness(), new Seam(), new Drop(), new ColourShift(), new Swing()])
+            as $finding
+        ) {
             $titles[] = $finding->title;
         }
 
