@@ -10,8 +10,8 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
 
 /**
- * Least cost of runs under one controller with its trunk; of pixels one run straight on its supply. What the runs take at least must pass their fuse,
- * their controller and their cables. Costs in hundredths of the smallest coin.
+ * Least cost of runs under one controller with its trunk; of pixels one run straight on its supply. The least current of the runs must pass
+ * fuse, controller and cables. Costs in hundredths of the smallest coin.
  */
 final class BlockFloor
 {
@@ -156,7 +156,7 @@ final class BlockFloor
     }
 
     /**
-     * The cheapest ways of feeding that what the others take at least leaves room for: in volts lost and amps of a fuse.
+     * Cheapest way of feeding for each run, within the volts and fuse amps that the least current of the other runs leaves.
      *
      * @param  non-empty-list<Run>  $runs
      * @param  string  $place  of their controller

@@ -276,7 +276,7 @@ final class FeedProof
         return $this->solved[$key] > $before + 1e-9 || $this->tails[$key] > $tail + 1e-9;
     }
 
-    /** Solves a way of feeding with the least volts that its hub has behind its own cables: at these volts it loses and takes least. */
+    /** Solves a way of feeding at the least volts that its hub can have: there it loses least and draws least. */
     private function alone(Run $run, FeedOption $option, float $highest): void
     {
         $key = self::key($option);

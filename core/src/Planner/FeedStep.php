@@ -4,7 +4,7 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-/** A way of feeding with the volts that it loses at least, with whatever trunk is before it and in its own cables alone, and the amps it takes. */
+/** Way of feeding with its lower bounds: volts lost with any trunk, volts lost in its own cables, amps drawn. */
 final readonly class FeedStep
 {
     public function __construct(

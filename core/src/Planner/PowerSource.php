@@ -118,7 +118,7 @@ final readonly class PowerSource
         return $this->bank !== null && $this->input === null;
     }
 
-    /** Whether a converter gets what it needs of an empty bank for so many amps at its output, at least: by the fuse and the volts that arrive. */
+    /** Whether an empty bank can feed the converter at this output current: fuse and input volts suffice. */
     public function bears(float $amps): bool
     {
         $converter = $this->unit->entry;
