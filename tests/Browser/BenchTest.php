@@ -204,7 +204,7 @@ final class BenchTest extends BrowserTestCase
         $file = tempnam(sys_get_temp_dir(), 'hall') . '.json';
         file_put_contents($file, BenchJob::file());
         $this->filePicker()->sendKeys($file);
-        $this->see('Wall notes');
+        $this->opened();
         unlink($file);
     }
 

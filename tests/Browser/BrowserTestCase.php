@@ -95,6 +95,15 @@ abstract class BrowserTestCase extends TestCase
         return (string) parse_url($this->browser()->driver->getCurrentURL(), PHP_URL_PATH);
     }
 
+    /** Number of the job whose Survey opens; its text can be there before its address. */
+    protected function opened(): int
+    {
+        $this->see('Wall notes');
+        $this->eventually(fn(): bool => preg_match('#^/jobs/\d+/survey$#', $this->path()) === 1, 'no Survey is opened');
+
+        return (int) explode('/', $this->path())[2];
+    }
+
     protected function signIn(): void
     {
         $this->open('/sign-in');

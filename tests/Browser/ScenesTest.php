@@ -13,8 +13,7 @@ final class ScenesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->filePicker()->sendKeys(dirname(__DIR__, 2) . '/database/demo/job-observatory.json');
-        $this->see('Wall notes');
-        $job = explode('/', $this->path())[2];
+        $job = $this->opened();
         $this->open("/jobs/{$job}/scenes");
         $this->see('Which control works which light');
         $this->assertAccessible('scenes');
@@ -47,8 +46,7 @@ final class ScenesTest extends BrowserTestCase
     {
         $this->signIn();
         $this->filePicker()->sendKeys(dirname(__DIR__, 2) . '/database/demo/job-observatory.json');
-        $this->see('Wall notes');
-        $job = explode('/', $this->path())[2];
+        $job = $this->opened();
         $this->open("/jobs/{$job}/scenes");
         $this->see('Which control works which light');
         $this->press('n');
