@@ -190,6 +190,12 @@ return [
     ],
     ['Planner/Planner.php', ['!$bank->whole($plan, $run)', 'false', 'Planner/BatteryTest.php']],
     ['Planner/Sharing.php', ['count(array_unique($lights)) <= 1', 'count($lights) <= 9', 'Planner/ProposalTest.php']],
+    [
+        'Planner/Boards.php',
+        ['$board->warnings <= $most && (', '(', 'Planner/PlannedBoardsTest.php'],
+        ['$c->pixels?->trial === false', '$c->pixels !== null', 'Planner/PlannedBoardsTest.php'],
+        ['$costs->cable($cable, $metres)', '$costs->cable($cable, 0.0)', 'Planner/PlannedBoardsTest.php'],
+    ],
     ['Planner/PartCosts.php', ['$data += $made->all();', '$data += 0;', 'Planner/ProposalTest.php']],
     ['Plan/Changes/Wires/CableLayer.php', ['$named[0] ??', 'null ??', 'Planner/ProposalTest.php']],
 ];

@@ -175,7 +175,7 @@ final class Candidates
     private function space(array $sources, string $place, array $places, array $blocks): void
     {
         $tapped = $sources[0]->tapped();
-        $ranks = [array_map(fn(PowerSource $s): int => $this->aim->rank($s->cost, $s->joints, 0), $sources)];
+        $ranks = [array_map(fn(PowerSource $s): int => $this->aim->rank($s->total(), $s->joined(), 0), $sources)];
         $joints = $tapped ? RunBlock::TRUNK / 2 : RunBlock::TRUNK;
         $lists = [];
         foreach ($blocks as $n => $block) {

@@ -60,14 +60,22 @@ final readonly class CurrentLayout
         $alone = PlanExcerpt::for($this->plan, $runs);
         $judged = $judge->judge($alone, array_values($alone->runs), true);
 
+        // Pixels that still lack a board cost less, and do not light.
+        $bare = array_filter(
+            $runs,
+            fn(string $r): bool => $this->plan->run($r)->controller === null && $made->run($r)->controller !== null,
+        );
         $repair = !$judged->holds() ? self::repair($alone, $now->cost(), $basis, $judge) : null;
 
         return new DrawnWay(
             cost: MovingFigures::cost($this->plan, $now),
             dearer: Figure::print(($now->cost() - $then->cost()) / UnitCosts::COIN, 2),
             lines: self::lines($now, $then),
-            keep: $judged->holds() && $now->cost() <= $then->cost(),
-            broken: $judged->words(),
+            keep: $judged->holds() && $bare === [] && $now->cost() <= $then->cost(),
+            broken: [
+                ...$judged->words(),
+                ...array_map(fn(string $r): string => "{$this->plan->run($r)->name()}: no pixel board", $bare),
+            ],
             evenness: sprintf('%.2f', $judged->evenness),
             repair: $repair,
         );

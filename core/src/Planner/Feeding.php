@@ -67,7 +67,9 @@ final readonly class Feeding
             $unique[implode(',', $pads)] ??= $name;
         }
         $patterns = array_intersect_key($patterns, array_flip($unique));
-        if ($this->run->parts === 1 && $this->run->zones === []) {
+        // The halves of pixels ask for two outputs of a board, which may still have to be chosen.
+        $bare = !$strip->switched() && $this->run->controller === null;
+        if ($this->run->parts === 1 && $this->run->zones === [] && !$bare) {
             $halves = array_map(
                 static fn(Run $half): CutMarks => CutMarks::from($half, $strip),
                 array_values(SplitRun::cut($this->run, 2, $this->plan->runs)),

@@ -10,6 +10,7 @@ use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\ShelfSource;
 use EmberDusk\Plan\Changes\Catalogue;
 use EmberDusk\Plan\Changes\Wires\BlockWires;
+use EmberDusk\Plan\Changes\Wires\BoardWires;
 use EmberDusk\Plan\Changes\Wires\LegWire;
 use EmberDusk\Plan\Changes\Wires\RunWires;
 use EmberDusk\Plan\Changes\Wires\SupplyWires;
@@ -39,7 +40,7 @@ final readonly class Layout
 
     public function cost(Tables $tables): int
     {
-        return $this->source->cost +
+        return $this->source->total() +
             array_sum(
                 array_map(
                     fn(RunBlock $b): int => $b->cost($tables, $this->place) +
@@ -52,7 +53,7 @@ final readonly class Layout
 
     public function joints(Tables $tables): int
     {
-        return $this->source->joints +
+        return $this->source->joined() +
             array_sum(
                 array_map(
                     fn(RunBlock $b): int => $b->joints() + $this->fuses($tables, $b)[1] - $this->spared($tables, $b),
@@ -77,6 +78,10 @@ final readonly class Layout
                     static fn(RunBlock $b): string => $b->place,
                     array_filter($this->blocks, static fn(RunBlock $b): bool => $b->controller !== null),
                 ),
+                ...array_map(
+                    static fn(PlannedBoard $b): string => $b->place,
+                    array_filter($this->source->boards, static fn(PlannedBoard $b): bool => $b->unit === null),
+                ),
             ]),
         );
     }
@@ -88,6 +93,9 @@ final readonly class Layout
             'blocks' => array_map(static fn(RunBlock $b): array => $b->decision(), $this->blocks),
             'place' => $this->place,
             'supply' => $this->source->decision(),
+            ...$this->source->boards === []
+                ? []
+                : ['boards' => array_map(static fn(PlannedBoard $b): array => $b->decision(), $this->source->boards)],
         ]);
     }
 
@@ -103,6 +111,7 @@ final readonly class Layout
             where: $this->source->tapped() ? '' : Routes::where($this->place),
             blocks: array_map(fn(RunBlock $b): BlockWires => $this->block($tables, $b, $fused, $trunk), $this->blocks),
             bank: $this->source->wires(),
+            boards: array_map(static fn(PlannedBoard $b): BoardWires => $b->wires(), $this->source->boards),
         );
     }
 
@@ -183,13 +192,7 @@ final readonly class Layout
     /** None where the supply itself cannot keep up more than the thinnest cable carries. */
     public function fuse(Tables $tables, float $capacity): ?KitSnapshot
     {
-        $supply = $this->source->supply;
-        // The posts of a bank always have a fuse.
-        if ($supply->overloadAmps <= $capacity + 1e-9 && !$this->source->tapped()) {
-            return null;
-        }
-
-        return $tables->priced->fuse($capacity, $supply->charging ?? $supply->emf);
+        return $this->source->guard($tables->priced, $capacity);
     }
 
     /** Description: positions and feeding of each run. */
@@ -223,6 +226,9 @@ final readonly class Layout
             ? "straight from {$bank}"
             : $this->source->unit->entry->name() . $place($this->place) . ($bank === null ? '' : " on {$bank}");
 
-        return implode('; ', $blocks) . ", {$source}";
+        return implode('; ', [
+            implode('; ', $blocks) . ", {$source}",
+            ...array_map(static fn(PlannedBoard $b): string => $b->of($plan), $this->source->boards),
+        ]);
     }
 }

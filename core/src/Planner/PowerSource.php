@@ -31,6 +31,7 @@ final readonly class PowerSource
      * @param  KitSnapshot|null  $input  cable from the bank to a converter
      * @param  float  $metres  of that cable
      * @param  float  $ohms  of both its cores with their terminals
+     * @param  list<PlannedBoard>  $boards  on it, of pixels that have none yet
      */
     private function __construct(
         public KitSnapshot $unit,
@@ -41,9 +42,52 @@ final readonly class PowerSource
         public float $metres = 0.0,
         public ?KitSnapshot $fuse = null,
         private float $ohms = 0.0,
+        public array $boards = [],
     ) {
         assert($unit->entry instanceof Powers);
         $this->supply = $unit->entry->supply($bank->series ?? 1, $bank->parallel ?? 1);
+    }
+
+    /** @param  list<PlannedBoard>  $boards */
+    public function with(array $boards): self
+    {
+        return new self(
+            unit: $this->unit,
+            cost: $this->cost,
+            joints: $this->joints,
+            bank: $this->bank,
+            input: $this->input,
+            metres: $this->metres,
+            fuse: $this->fuse,
+            ohms: $this->ohms,
+            boards: $boards,
+        );
+    }
+
+    /** With its boards. */
+    public function total(): int
+    {
+        return $this->cost + array_sum(array_map(static fn(PlannedBoard $b): int => $b->cost, $this->boards));
+    }
+
+    /** With those of its boards. */
+    public function joined(): int
+    {
+        return $this->joints + array_sum(array_map(static fn(PlannedBoard $b): int => $b->joints, $this->boards));
+    }
+
+    /** Whether a cable needs no fuse on it: the supply cannot keep up more than it carries. The posts of a bank always have one. */
+    public function spares(float $capacity): bool
+    {
+        return !$this->tapped() && $this->supply->overloadAmps <= $capacity + 1e-9;
+    }
+
+    /** Fuse of a cable that carries so many amps; null where it needs none, or the shelf has none. */
+    public function guard(PricedShelf $priced, float $capacity): ?KitSnapshot
+    {
+        return $this->spares($capacity)
+            ? null
+            : $priced->fuse($capacity, $this->supply->charging ?? $this->supply->emf);
     }
 
     /** A supply on the mains. */

@@ -25,8 +25,13 @@ final readonly class PowerSources
     /** Ends of two cores. */
     private const ENDS = 4;
 
+    private Boards $boards;
+
     /** @param  RunBank|null  $bank  of runs without mains; null on the mains */
-    public function __construct(private Tables $tables, public ?RunBank $bank) {}
+    public function __construct(private Tables $tables, public ?RunBank $bank)
+    {
+        $this->boards = new Boards($tables);
+    }
 
     /**
      * @param  non-empty-list<Run>  $runs
@@ -44,7 +49,7 @@ final readonly class PowerSources
     }
 
     /**
-     * The cheapest first.
+     * With the boards that their pixels lack, the cheapest first.
      *
      * @param  non-empty-list<Run>  $runs
      * @param  string  $place  of the supply
@@ -57,19 +62,26 @@ final readonly class PowerSources
         if ($kept !== null) {
             return [PowerSource::kept($this->tables->plan, $kept, $this->bank, $this->tables->costs)];
         }
-        if ($this->bank === null) {
-            return array_map(
-                fn(KitSnapshot $unit): PowerSource => PowerSource::mains($unit, $this->tables->costs),
-                $this->supplies($runs, $all),
-            );
-        }
-        $sources = [
-            ...$this->tapped($runs, $place, $this->bank) ? [PowerSource::tap($this->bank)] : [],
-            ...$this->converters($runs, $place, $this->bank, $all),
-        ];
+        $sources =
+            $this->bank === null
+                ? array_map(
+                    fn(KitSnapshot $unit): PowerSource => PowerSource::mains($unit, $this->tables->costs),
+                    $this->supplies($runs, $all),
+                )
+                : [
+                    ...$this->tapped($runs, $place, $this->bank) ? [PowerSource::tap($this->bank)] : [],
+                    ...$this->converters($runs, $place, $this->bank, $all),
+                ];
+        $sources = array_map(
+            fn(PowerSource $s): PowerSource => $s->with($this->boards->for($runs, $place, $s)),
+            $sources,
+        );
         usort(
             $sources,
-            static fn(PowerSource $a, PowerSource $b): int => [$a->cost, $a->decision()] <=> [$b->cost, $b->decision()],
+            static fn(PowerSource $a, PowerSource $b): int => [$a->total(), $a->decision()] <=> [
+                $b->total(),
+                $b->decision(),
+            ],
         );
 
         return $sources;

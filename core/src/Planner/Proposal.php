@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\Cable\Drop;
+use EmberDusk\Checks\Controller\PixelBoards;
 use EmberDusk\Checks\JudgedJob;
 use EmberDusk\Checks\Light\ColourShift;
 use EmberDusk\Checks\Light\Evenness;
@@ -189,7 +190,14 @@ final readonly class Proposal implements JsonWritable
         $job = JudgedJob::plan($alone, $results);
         $titles = [];
         foreach (
-            Registry::check($job, [new Evenness(), new Seam(), new Drop(), new ColourShift(), new Swing()])
+            Registry::check($job, [
+                new Evenness(),
+                new Seam(),
+                new Drop(),
+                new ColourShift(),
+                new Swing(),
+                new PixelBoards(),
+            ])
             as $finding
         ) {
             $titles[] = $finding->title;

@@ -67,7 +67,7 @@ final readonly class ProposedRuns
                 array_map(static fn(float $m): float => round($m, 4), $now) !==
                     array_map(static fn(float $m): float => round($m, 4), $sorted),
             cable: $this->cable($run, $option),
-            controller: $this->controller($run, $block),
+            controller: $this->controller($run, $block) ?? $this->board($run, $layout),
             source: $this->source($run, $layout),
         );
     }
@@ -101,6 +101,24 @@ final readonly class ProposedRuns
             $this->unit($block->controller, $block->place, $device) . ', trunk ' . self::size($block->trunk),
             $this->drawn($device) . ($trunk === null || $device === null ? '' : ', trunk ' . self::size($trunk)),
         );
+    }
+
+    /** A board that is added; null where the run keeps its board. */
+    private function board(Run $run, Layout $layout): ?ProposedPart
+    {
+        foreach ($layout->source->boards as $board) {
+            $others = array_filter($board->runs, static fn(Run $r): bool => $r->id !== $run->id);
+            if (count($others) < count($board->runs)) {
+                $shared = array_map(fn(Run $r): string => $this->plan->run($r->id)->name(), $others);
+
+                return self::part(
+                    $board->words() . ($shared === [] ? '' : ', shared with ' . implode(' and ', $shared)),
+                    '',
+                );
+            }
+        }
+
+        return null;
     }
 
     private function source(Run $run, Layout $layout): ProposedPart

@@ -132,8 +132,8 @@ final class SharedFloor
         foreach ($tables->places($runs, true) as $place) {
             foreach ($tables->sources->at($runs, $place, false) as $source) {
                 $parted = $source->bears($this->under->amps($runs)) ? $this->parted($set, $source, $place) : null;
-                if ($parted !== null && ($best === null || $source->cost + $parted[0] < $best[0])) {
-                    $best = [$source->cost + $parted[0], $source, $place, $parted[1]];
+                if ($parted !== null && ($best === null || $source->total() + $parted[0] < $best[0])) {
+                    $best = [$source->total() + $parted[0], $source, $place, $parted[1]];
                 }
             }
         }

@@ -43,7 +43,12 @@ final readonly class PixelBoards extends Check
             new Rule('no-board', 'run', 'a pixel run has a board for its data', Rule::OWN),
             new Rule('pixels-output', 'controller', 'a board’s outputs support the pixels of its runs', Rule::LEAFLET),
             new Rule('pixel-rate', 'run', 'the pixels on a data line can change 20 times a second', Rule::PRACTICE),
-            new Rule('pixel-cores', 'cable', 'the cable to the first pixel has cores for data', Rule::PRACTICE),
+            new Rule(
+                'pixel-cores',
+                'cable',
+                'the cable from a board to the first pixel has cores for data',
+                Rule::PRACTICE,
+            ),
             new Rule(
                 'data-lead',
                 'run',
@@ -255,7 +260,7 @@ final readonly class PixelBoards extends Check
         return $findings;
     }
 
-    /** @return list<Finding> about the cable to the pad at which data comes in */
+    /** @return list<Finding> about the cable from a board to the pad at which data comes in */
     private function cores(JudgedRun $case, PixelGroup $group): array
     {
         $line = DataLine::to($case->plan, $case->run);
@@ -264,7 +269,9 @@ final readonly class PixelBoards extends Check
         $laid = $case->plan->ways()->cableTo(array_values($feeds)[0]->id ?? '');
         $cable = $case->plan->cable($laid?->kit);
         $needs = 2 + $group->dataWires;
-        if ($laid === null || $cable === null || $cable->cores >= $needs) {
+        // A cable that begins at the supply has no data to take along.
+        $root = $laid === null ? null : $case->plan->ways()->root($laid->from);
+        if ($laid === null || $cable === null || $cable->cores >= $needs || $root !== $line?->board) {
             return [];
         }
         $more = $case->smallest(

@@ -134,13 +134,17 @@ final readonly class DangerCases
         yield 'pixel-rate' => ['pixel-rate', static fn(): array => [$many(28), $many(27)]];
         yield 'pixel-cores' => [
             'pixel-cores',
-            static fn(): array => [$on([], cable: '2x2.5'), $on([], cable: '3x2.5')],
+            static fn(): array => [$on([], cable: '2x2.5', from: 'i1'), $on([], cable: '3x2.5', from: 'i1')],
+        ];
+        yield 'pixel-cores: a cable from the supply takes no data along' => [
+            'pixel-cores',
+            static fn(): array => [$on([], cable: '2x2.5', from: 'i1'), $on([], cable: '2x2.5')],
         ];
         yield 'pixel-cores with a clock' => [
             'pixel-cores',
             static fn(): array => [
-                $on([], cable: '3x2.5', pixels: ['dataWires' => 2]),
-                $on([], cable: '4x2.5', pixels: ['dataWires' => 2]),
+                $on([], cable: '3x2.5', pixels: ['dataWires' => 2], from: 'i1'),
+                $on([], cable: '4x2.5', pixels: ['dataWires' => 2], from: 'i1'),
             ],
         ];
         yield 'board-fuse' => ['board-fuse', static fn(): array => [$on(['fused' => false]), $on(['fused' => true])]];

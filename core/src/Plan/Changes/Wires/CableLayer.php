@@ -4,8 +4,10 @@ declare(strict_types=1);
 
 namespace EmberDusk\Plan\Changes\Wires;
 
+use EmberDusk\Kit\Controller;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\KitSnapshot;
+use EmberDusk\Kit\PixelOutputs;
 use EmberDusk\Plan\Changes\Runs\SplitRun;
 use EmberDusk\Plan\Device;
 use EmberDusk\Plan\Feed;
@@ -118,6 +120,14 @@ final class CableLayer
         $this->given[$list][$id] = true;
 
         return $id;
+    }
+
+    /** Data outputs of a board; null where a unit has none. */
+    public function pixels(string $board): ?PixelOutputs
+    {
+        $entry = $this->kit[$this->devices['controllers'][$board]->kit ?? '']->entry ?? null;
+
+        return $entry instanceof Controller ? $entry->pixels : null;
     }
 
     /** Id of a bank: that of the plan, else a new one, as surveyed. */

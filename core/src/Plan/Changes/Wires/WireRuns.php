@@ -86,6 +86,9 @@ final readonly class WireRuns extends Change
     {
         $blocks = $supply->objects('blocks');
         $id = $this->source($layer, $supply, self::runs($blocks));
+        $boards = $supply->has('boards')
+            ? $this->boards($layer, $supply->objects('boards'), $id, self::runs($blocks))
+            : [];
         foreach ($blocks as $block) {
             $runs = self::runs([$block]);
             $controller = null;
@@ -106,7 +109,7 @@ final readonly class WireRuns extends Change
                 );
             }
             foreach ($block->objects('runs') as $of) {
-                $this->run($layer, $of, $id, $controller);
+                $this->run($layer, $of, $id, $controller, $boards[$of->string('run')] ?? null);
             }
         }
     }
@@ -155,9 +158,50 @@ final readonly class WireRuns extends Change
         return $id;
     }
 
-    private function run(CableLayer $layer, Fields $of, string $supply, ?string $controller): void
+    /**
+     * @param  list<Fields>  $boards
+     * @param  list<string>  $fed  runs on the supply
+     * @return array<string, string> id of the board by run
+     */
+    private function boards(CableLayer $layer, array $boards, string $supply, array $fed): array
     {
-        $parts = $layer->equip($of->string('run'), $supply, $controller, $of->has('halves') && $of->flag('halves'));
+        $of = [];
+        foreach ($boards as $board) {
+            $runs = $board->strings('runs');
+            if ($runs === [] || array_diff($runs, $fed) !== []) {
+                throw $board->invalid('runs', 'Name runs of this supply, at least one.');
+            }
+            if ($board->has('unit')) {
+                $id = $board->string('unit');
+            } else {
+                $kit = $this->kit($layer, $board, 'kit', Controller::class);
+                $id = $layer->device('controllers', $kit, self::where($board), $runs);
+                $wire = $board->object('wire');
+                $layer->cable(
+                    kit: $this->kit($layer, $wire, 'kit', Cable::class),
+                    from: $supply,
+                    to: $id,
+                    length: $wire->number('length', 0.01, 1000),
+                    fuse: $this->fuse($layer, $wire),
+                );
+            }
+            if ($layer->pixels($id) === null) {
+                throw $board->invalid($board->has('unit') ? 'unit' : 'kit', 'Choose a pixel board here.');
+            }
+            $of += array_fill_keys($runs, $id);
+        }
+
+        return $of;
+    }
+
+    private function run(CableLayer $layer, Fields $of, string $supply, ?string $controller, ?string $board): void
+    {
+        $parts = $layer->equip(
+            $of->string('run'),
+            $supply,
+            $controller ?? $board,
+            $of->has('halves') && $of->flag('halves'),
+        );
         $leg = $of->has('leg') ? $of->object('leg') : null;
         $from = $controller ?? $supply;
         if ($leg === null) {
