@@ -19,6 +19,9 @@ final readonly class Restore
     /** Tables with rows made by people. */
     private const KEPT = ['crews', 'users', 'jobs'];
 
+    /** For the application alone: whoever is signed in on the server does not read it. */
+    private const MODE = 0640;
+
     public function __construct(private Kernel $console, private Migrator $migrator) {}
 
     /** @throws Refusal when there is something in the database already, or the file is newer or damaged */
@@ -47,6 +50,7 @@ final readonly class Restore
             self::refuseUnlessEmpty($target);
             DB::purge();
             array_map(unlink(...), array_filter(["{$target}-wal", "{$target}-shm"], is_file(...)));
+            chmod($copy, self::MODE);
             rename($copy, $target);
         } finally {
             @unlink($copy);

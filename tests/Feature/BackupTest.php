@@ -41,6 +41,9 @@ final class BackupTest extends TestCase
         self::assertStringContainsString('2 jobs, 3 revisions, 1 photos, all verified', Artisan::output());
         $this->database('elsewhere', false);
         self::assertSame(0, Artisan::call('ember:restore', ['file' => "{$this->home}/kept.zip"]), Artisan::output());
+        clearstatcache();
+        $file = DB::connection()->getDatabaseName();
+        self::assertSame('0640', sprintf('%04o', fileperms($file) & 0777), 'others on the server do not read it');
         $after = $this->pages();
         self::assertGreaterThan(50, count($before));
         self::assertSame(array_keys($before), array_keys($after));
