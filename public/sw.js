@@ -5,6 +5,8 @@ const TAKEN = 'ember-taken-';
 const MANIFEST = '/build/manifest.json';
 /** Of the installed application. */
 const FACE = ['/favicon.svg', '/manifest.json', '/icon-192.png'];
+/** Milliseconds that a page is kept after the server sent it: as long as a person stays signed in at most. */
+const KEPT = 30 * 24 * 3600 * 1000;
 /** Milliseconds without an answer after which a kept page is shown. */
 const PATIENCE = 4000;
 
@@ -31,7 +33,9 @@ async function find(path) {
     for (const name of await caches.keys()) {
         const store = name.startsWith(TAKEN) ? await caches.open(name) : null;
         const answer = await store?.match(path);
-        if (answer) {
+        if (answer && Date.now() - Number(answer.headers.get('X-Ember-Now')) > KEPT) {
+            await store.delete(path);
+        } else if (answer) {
             return { store, answer };
         }
     }
@@ -56,8 +60,9 @@ async function none() {
     for (const name of (await caches.keys()).filter((one) => one.startsWith(TAKEN))) {
         kept.push(...(await (await caches.open(name)).keys()).map((one) => new URL(one.url).pathname));
     }
+    const found = await Promise.all(kept.map((path) => find(path)));
     const pages = kept
-        .filter((path) => /^\/jobs\/\d+\/[a-z]+$/.test(path))
+        .filter((path, n) => found[n] && /^\/jobs\/\d+\/[a-z]+$/.test(path))
         .map((path) => `<li><a href="${path}">${path.replace('/jobs/', 'Job ').replace('/', ': ')}</a></li>`);
     return new Response(
         `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">` +

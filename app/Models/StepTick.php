@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace App\Models;
 
 use Illuminate\Database\Eloquent\Model;
+use Illuminate\Database\Eloquent\Relations\BelongsTo;
 
 /**
  * A press on a step's tick: done, or undone. Facts: never changed; the latest one counts.
@@ -18,12 +19,19 @@ use Illuminate\Database\Eloquent\Model;
  * @property int $minutes that it took
  * @property string $words title of the step or test at that time
  * @property string $at when it was pressed, YYYY-MM-DDTHH:MM:SS.sssZ
+ * @property User|null $user who pressed it; null for presses of before people had accounts
  */
 final class StepTick extends Model
 {
     protected $table = 'ticks';
 
     protected $fillable = ['uuid', 'step', 'kind', 'done', 'table_minutes', 'minutes', 'at', 'user_id', 'words'];
+
+    /** @return BelongsTo<User, $this> */
+    public function user(): BelongsTo
+    {
+        return $this->belongsTo(User::class);
+    }
 
     protected $casts = ['done' => 'boolean', 'minutes' => 'integer', 'table_minutes' => 'float'];
 }

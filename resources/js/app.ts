@@ -1,5 +1,5 @@
 import '../css/app.css';
-import { createInertiaApp } from '@inertiajs/vue3';
+import { createInertiaApp, router } from '@inertiajs/vue3';
 import { createApp, h, type DefineComponent } from 'vue';
 import { keptAt, startTaken } from '@/lib/along';
 import { heardTime, liveIn } from '@/lib/clock';
@@ -8,6 +8,7 @@ import { applyFace } from '@/lib/face';
 import { applyKeys } from '@/lib/keys';
 import { forgetKeptPage, watchPast } from '@/lib/past';
 import { startOutbox } from '@/lib/outbox';
+import { person } from '@/lib/person';
 
 applyFace();
 applyKeys();
@@ -38,7 +39,14 @@ createInertiaApp({
         watchPages();
         watchPast();
         startOutbox();
+        let who = person()?.id;
         void startTaken().catch(() => undefined);
+        router.on('success', () => {
+            if (person()?.id !== who) {
+                who = person()?.id;
+                void startTaken().catch(() => undefined);
+            }
+        });
     },
     // Its style is in app.css: the page may not add style elements.
     progress: { delay: 300, includeCSS: false },

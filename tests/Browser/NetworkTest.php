@@ -132,6 +132,47 @@ final class NetworkTest extends BrowserTestCase
         );
     }
 
+    /** A session that ended by itself takes the kept pages with it; they come again for the same person, and for nobody else. */
+    public function test_kept_pages_go_with_a_session_that_ends_and_come_again(): void
+    {
+        $hotspot = $this->takenAlong();
+        $driver = $this->browser()->driver;
+        $taken = fn(): mixed => $driver->executeAsyncScript(
+            'const done = arguments[0]; caches.keys().then(async (all) => done((await Promise.all(' .
+                'all.filter((one) => one.startsWith("ember-taken")).map(async (one) => (await (await caches.open(one)).keys()).length)' .
+                ')).reduce((a, b) => a + b, 0)))',
+        );
+        $before = $taken();
+        self::assertGreaterThan(3, $before);
+        $driver->manage()->deleteAllCookies();
+        $driver->get($hotspot->url . '/jobs/1/build');
+        $this->find('form button.press');
+        $this->eventually(fn(): bool => $taken() === 0, 'kept pages stay');
+        $this->click(fn() => $this->find('form button.press'));
+        $this->find('[data-step]');
+        $this->eventually(fn(): bool => $taken() === $before, 'the pages do not come again');
+        $driver->get($hotspot->url . '/');
+        $this->find('[aria-label="Remove Pebble Fen Observatory from this device"]');
+        // Thirty days later they open no more.
+        $this->eventually(
+            fn(): bool => $this->js('return navigator.serviceWorker.controller !== null') === true,
+            'the service worker takes over',
+        );
+        $this->expectedErrors = ['status of 503', 'ERR_EMPTY_RESPONSE', 'ERR_FAILED', 'status of 502'];
+        $driver->executeAsyncScript(
+            'const done = arguments[0]; caches.keys().then(async (all) => { const store = await caches.open(all.find(' .
+                '(one) => one.startsWith("ember-taken"))); const old = await store.match("/jobs/1/build"); ' .
+                'const headers = new Headers(old.headers); headers.set("X-Ember-Now", Date.now() - 31 * 86400e3); ' .
+                'await store.put("/jobs/1/build", new Response(await old.blob(), { headers })); done(); })',
+        );
+        $hotspot->does('cut');
+        $driver->get($hotspot->url . '/jobs/1/build');
+        $this->see('This page was not taken along');
+        $driver->get($hotspot->url . '/jobs/1/bench');
+        $this->see('No signal: this page was kept on this device');
+        $hotspot->does('relay');
+    }
+
     /** Notes typed without a signal outlive the page and the tab; where another person has changed the same meanwhile, both are shown with the name. */
     public function test_wall_notes_that_were_typed_without_a_signal_are_saved_later(): void
     {

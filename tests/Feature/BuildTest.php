@@ -93,6 +93,31 @@ final class BuildTest extends TestCase
         )->assertStatus(422);
     }
 
+    /** A press that waited for a signal, and another person’s since then: whoever came late is told by whom, and when. */
+    public function test_a_tick_that_another_person_has_overtaken_is_answered_with_the_name(): void
+    {
+        $this->travelTo('2026-11-25 15:00:00');
+        $first = self::tick('isolate-lecture', true, 12, '2026-11-25T09:00:00.000Z');
+        $own = self::tick('isolate-lecture', false, 12, '2026-11-25T08:50:00.000Z');
+        $this->build('tick', $first);
+        $this->build('tick', $own);
+        $other = $this->user($this->job->crew, 'two@firm.example');
+        $other->forceFill(['name' => 'Night installer'])->save();
+        $this->actingAs($other);
+        $late = self::tick('isolate-lecture', false, 12, '2026-11-25T08:55:00.000Z');
+        $refused = $this->postJson("/jobs/{$this->job->id}/build/tick", $late)->assertStatus(422);
+        self::assertStringContainsString(
+            'One pressed “done” on 25 November, 04:00, after your “not done” of 25 November, 03:55. It stays “done”.',
+            (string) $refused->json('message'),
+        );
+        // Kept as it was pressed, and the same press as the other’s is no conflict.
+        self::assertSame(3, $this->job->ticks()->count());
+        $same = self::tick('isolate-lecture', true, 12, '2026-11-25T08:56:00.000Z');
+        self::assertTrue(self::step($this->build('tick', $same), 'isolate-lecture')['done']);
+        $newer = self::tick('isolate-lecture', false, 12, '2026-11-25T09:10:00.000Z');
+        self::assertFalse(self::step($this->build('tick', $newer), 'isolate-lecture')['done']);
+    }
+
     public function test_a_tick_answers_with_the_steps_that_it_changed(): void
     {
         $this->travelTo('2026-11-25 15:00:00');

@@ -83,6 +83,11 @@ final class Bodies
     public function change(Plan $plan, Shelves $shelf): array
     {
         $kind = $this->values->one($this->kinds);
+        if (!isset($this->learnt['UseLeg']) && $this->values->below(4) === 0) {
+            // A leg fits only in notes that name both its ends.
+            $kind = $this->values->one(['ReviseNotes', 'UseLeg']);
+            unset($this->learnt['ReviseNotes']);
+        }
         if (isset($this->learnt[$kind]) && $this->values->below(3) > 0) {
             return $this->learnt[$kind];
         }

@@ -59,10 +59,41 @@ final readonly class BuildController
                 ],
             ),
         );
-
+        $this->refuseWhenOvertaken($job, $user, $id, $request->boolean('done'), $at);
         $answer = $this->loader->answer($job, $user, $job->newest(), JobStage::Build);
 
         return new JsonResponse($answer->without($request->known()));
+    }
+
+    /**
+     * A press that waited on a device for a signal loses to a later one: the person is told whose.
+     *
+     * @throws InvalidInput
+     */
+    private function refuseWhenOvertaken(Job $job, User $user, string $step, bool $done, string $at): void
+    {
+        $later = $job
+            ->ticks()
+            ->where('step', $step)
+            ->where('at', '>', $at)
+            ->latest('at')
+            ->with('user')
+            ->first();
+        if ($later === null || $later->done === $done || $later->user?->id === $user->id) {
+            return;
+        }
+        $said = static fn(bool $done): string => $done ? 'done' : 'not done';
+        throw new InvalidInput(
+            sprintf(
+                '%s pressed “%s” on %s, after your “%s” of %s. It stays “%2$s”.',
+                $later->user->name ?? 'Somebody',
+                $said($later->done),
+                Clock::local($later->at)->format('j F, H:i'),
+                $said($done),
+                Clock::local($at)->format('j F, H:i'),
+            ),
+            '/done',
+        );
     }
 
     public function visits(VisitsRequest $request, Job $job, #[CurrentUser] User $user): JsonResponse

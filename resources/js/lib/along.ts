@@ -5,6 +5,7 @@ import { person } from './person';
 /** Stages whose pages are kept on this device with a job that is taken along. */
 const PAGES = ['survey', 'build', 'bench', 'join'];
 const TAKEN = 'ember-taken-';
+const BEFORE = 'ember-taken-before';
 const store = () => caches.open(`${TAKEN}${person()?.id ?? ''}`);
 
 /** Whether this page can be opened without a signal at all: over TLS, or on the machine itself. */
@@ -79,14 +80,36 @@ export async function forgetTaken(but = ''): Promise<void> {
     }
 }
 
-/** Run when a page opens: removes other people’s pages and lists one’s own. */
+/** Where the session has ended by itself, its pages go, and the numbers of their jobs stay: at the next sign-in they come again. */
+async function lapse(): Promise<void> {
+    for (const name of (await caches.keys()).filter((one) => one.startsWith(TAKEN))) {
+        const paths = (await (await caches.open(name)).keys()).map((one) => new URL(one.url).pathname);
+        const jobs = [...new Set(paths.map((path) => Number(path.split('/')[2])))];
+        localStorage.setItem(BEFORE, JSON.stringify({ store: name, jobs }));
+    }
+    await forgetTaken();
+}
+
+/** Takes along again what a session that ended by itself had; what cannot be had stays out of the list of jobs that are here. */
+async function again(): Promise<void> {
+    const before = JSON.parse(localStorage.getItem(BEFORE) ?? '{}') as { store?: string; jobs?: number[] };
+    localStorage.removeItem(BEFORE);
+    for (const job of before.store === `${TAKEN}${person()?.id}` ? (before.jobs ?? []) : []) {
+        await takeAlong(job).catch(() => undefined);
+    }
+}
+
+/** Run when a page opens, and at each sign-in: removes other people’s pages and lists one’s own. */
 export async function startTaken(): Promise<void> {
     const me = person();
     if (canTake && me) {
         await forgetTaken(`${TAKEN}${me.id}`);
+        await again();
         if ((await caches.keys()).includes(`${TAKEN}${me.id}`)) {
             await look();
         }
+    } else if (canTake && window.location.pathname === '/sign-in') {
+        await lapse();
     }
 }
 

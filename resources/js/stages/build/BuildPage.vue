@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, onMounted, ref } from 'vue';
+import { computed, nextTick, onMounted, ref, watch } from 'vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import MoveStrip from './MoveStrip.vue';
 import StepLine from './StepLine.vue';
@@ -59,6 +59,11 @@ const refusedTicks = computed(() =>
         const { step } = one.body as Tick;
         return { ...one, of: one.kind === 'note' ? (one.body as Note).place : (steps.value.get(step)?.title ?? step) };
     }),
+);
+// What was refused is not what the page shows: another person may have been there first.
+watch(
+    () => box.refused.value.length,
+    (now, before) => now > before && void store.reload(),
 );
 const finished = computed(() => (build.value?.steps ?? []).filter((s) => s.done && !stayed.value.has(s.id)));
 const clock = (minute: number) => hoursOf(build.value?.begins ?? 8, minute);
