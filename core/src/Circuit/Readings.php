@@ -226,13 +226,13 @@ final readonly class Readings
      */
     private function railAmps(array $stretches): array
     {
-        $nodes = $this->solution->nodes();
         $amps = [];
-        foreach ($stretches as $s) {
-            for ($g = 0; $g < $s->groups; $g++) {
+        foreach ($stretches as $n => $s) {
+            $plus = $this->solution->plus($n);
+            foreach ($plus as $g => $volts) {
                 $last = $g === $s->groups - 1;
-                $next = $last ? $this->solution->volt($s->end[0]) : $nodes[$s->node($g + 1, 0)];
-                $amps[] = ($nodes[$s->node($g, 0)] - $next) / ($s->plusRail * $s->pitch * ($last ? 0.5 : 1.0));
+                $next = $plus[$g + 1] ?? $this->solution->volt($s->end[0]);
+                $amps[] = ($volts - $next) / ($s->plusRail * $s->pitch * ($last ? 0.5 : 1.0));
             }
         }
 

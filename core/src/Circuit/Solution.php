@@ -73,8 +73,8 @@ final readonly class Solution
                 $nodes[$name] = $this->volts[$n];
             }
         }
-        foreach ($this->ladders as $ladder) {
-            $nodes += $this->inside($ladder);
+        foreach (array_keys($this->ladders) as $stretch) {
+            $nodes += $this->inside($stretch);
         }
 
         return $nodes;
@@ -103,18 +103,20 @@ final readonly class Solution
     public function loadWatts(int $stretch): float
     {
         $watts = 0.0;
+        $amps = $this->groupAmps($stretch);
         foreach ($this->groupVolts($stretch) as $c => $volts) {
             foreach ($volts as $n => $u) {
-                $watts += $u * $this->groupAmps($stretch)[$c][$n];
+                $watts += $u * $amps[$c][$n];
             }
         }
 
         return $watts;
     }
 
-    /** @return array<string, float> */
-    private function inside(Ladder $ladder): array
+    /** @return list<float> volts of the + rail at each group of a stretch */
+    public function plus(int $stretch): array
     {
+        $ladder = $this->ladders[$stretch];
         $s = $ladder->stretch;
         $weights = $s->weights();
         $from = $to = 0.0;
@@ -123,12 +125,25 @@ final readonly class Solution
             $to += $w * $this->volts[$s->end[$t]];
         }
         $differences = $ladder->differences();
-        $nodes = [];
+        $all = [];
         for ($g = 0; $g < $s->groups; $g++) {
             $plus = $from + (($to - $from) * ($g + 0.5)) / $s->groups;
             foreach ($differences as $c => $d) {
                 $plus += $weights[$c + 1] * $d[$g];
             }
+            $all[] = $plus;
+        }
+
+        return $all;
+    }
+
+    /** @return array<string, float> */
+    private function inside(int $stretch): array
+    {
+        $s = $this->ladders[$stretch]->stretch;
+        $differences = $this->ladders[$stretch]->differences();
+        $nodes = [];
+        foreach ($this->plus($stretch) as $g => $plus) {
             $nodes[$s->node($g, 0)] = $plus;
             foreach ($differences as $c => $d) {
                 $nodes[$s->node($g, $c + 1)] = $plus - $d[$g];

@@ -9,6 +9,12 @@ use EmberDusk\Kit\KitSnapshot;
 /** One way to feed one run from one place: a pattern, the cable of its tails, their lengths, and its cost in hundredths of the smallest coin. */
 final readonly class FeedOption
 {
+    /** Metres of cable that loses next to nothing. */
+    private const SHORT = 0.01;
+
+    /** Run, decisions and lengths as one text. */
+    public string $key;
+
     /**
      * @param  list<int>  $pads  of halves: one of each half
      * @param  list<KitSnapshot>  $tails  a cable for each pad
@@ -26,7 +32,9 @@ final readonly class FeedOption
         public float $capacity,
         public int $cost,
         public int $joints,
-    ) {}
+    ) {
+        $this->key = "{$run}/" . implode(',', $this->decision()) . '/' . implode(',', $lengths);
+    }
 
     public function halves(): bool
     {
@@ -37,6 +45,26 @@ final readonly class FeedOption
     public function spot(): bool
     {
         return str_starts_with($this->pattern, Feeding::SPOT);
+    }
+
+    /**
+     * The same run in this or another way, by cables that lose next to nothing.
+     *
+     * @param  list<int>  $pads
+     */
+    public function ideal(KitSnapshot $thick, string $pattern, array $pads): self
+    {
+        return new self(
+            run: $this->run,
+            pattern: $pattern,
+            pads: $pads,
+            tails: array_map(static fn(): KitSnapshot => $thick, $pads),
+            lengths: array_map(static fn(): float => self::SHORT, $pads),
+            leg: null,
+            capacity: $this->capacity,
+            cost: 0,
+            joints: 0,
+        );
     }
 
     /** @return array{pads: string, tail: string} the decisions */

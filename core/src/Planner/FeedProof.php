@@ -14,9 +14,6 @@ use EmberDusk\Plan\Run;
  */
 final class FeedProof
 {
-    /** Metres of cable that loses next to nothing. */
-    private const SHORT = 0.01;
-
     /** Feeds up to which a way of feeding is solved. */
     private const SOLVED = 2;
 
@@ -53,6 +50,12 @@ final class FeedProof
     /** @var array<string, float> volts lost at least in their own cables alone */
     private array $tails = [];
 
+    /** @var array<string, float> the same of those that were not solved, by the amps of their kind */
+    private array $plain = [];
+
+    /** @var array<string, bool> whether a way of feeding is too uneven at any volts */
+    private array $uneven = [];
+
     /** @var array<string, float> amps that they take at least */
     private array $taken = [];
 
@@ -87,7 +90,7 @@ final class FeedProof
                     $option,
                     $this->loses($run, $option),
                     $this->tail($run, $option),
-                    $this->taken[self::key($option)] ?? $this->draws($run, $option),
+                    $this->taken[$option->key] ?? $this->draws($run, $option),
                 );
                 if (
                     $step->loses < $limit &&
@@ -219,7 +222,7 @@ final class FeedProof
     /** Volts lost in the cables of a way of feeding and in its trunk, at least. */
     private function loses(Run $run, FeedOption $option): float
     {
-        return $this->solved[self::key($option)] ?? $this->tail($run, $option);
+        return $this->solved[$option->key] ?? $this->tail($run, $option);
     }
 
     /**
@@ -231,10 +234,11 @@ final class FeedProof
         if ($option->leg !== null) {
             return 0.0;
         }
-        $key = self::key($option);
-        if (isset($this->tails[$key])) {
-            return $this->tails[$key];
-        }
+        return $this->tails[$option->key] ?? ($this->plain[$option->key] ??= $this->lost($run, $option));
+    }
+
+    private function lost(Run $run, FeedOption $option): float
+    {
         $siemens = [];
         foreach ($option->lengths as $n => $metres) {
             $tail = ($option->tails[$n] ?? $option->tails[0])->entry;
@@ -254,7 +258,7 @@ final class FeedProof
      */
     public function refine(FeedOption $option): bool
     {
-        $key = self::key($option);
+        $key = $option->key;
         if ($option->leg !== null || isset($this->solved[$key])) {
             return false;
         }
@@ -279,7 +283,7 @@ final class FeedProof
     /** Solves a way of feeding at the least volts that its hub can have: there it loses least and draws least. */
     private function alone(Run $run, FeedOption $option, float $highest): void
     {
-        $key = self::key($option);
+        $key = $option->key;
         $volts = $this->tables->strip($run)->volts;
         $this->taken[$key] = $this->draws($run, $option);
         for ($n = 0; $n < self::NEARER; $n++) {
@@ -329,12 +333,12 @@ final class FeedProof
         );
     }
 
-    private static function key(FeedOption $option): string
+    private function uneven(Run $run, FeedOption $option): bool
     {
-        return $option->run . '/' . implode(',', $option->decision()) . '/' . implode(',', $option->lengths);
+        return $this->uneven[$option->key] ??= $this->proven($run, $option);
     }
 
-    private function uneven(Run $run, FeedOption $option): bool
+    private function proven(Run $run, FeedOption $option): bool
     {
         if (!self::solvable($option) && !$option->spot()) {
             return false;
@@ -369,14 +373,9 @@ final class FeedProof
         return FeedBound::at($this->tables, $option, $this->best[$run->id], $share);
     }
 
-    /**
-     * The same way of feeding, or another, by cables that lose next to nothing.
-     *
-     * @param  list<int>|null  $pads  of another pattern
-     */
+    /** @param  list<int>|null  $pads  of another pattern */
     private function ideal(FeedOption $option, ?string $pattern = null, ?array $pads = null): FeedOption
     {
-        $at = $pads ?? $option->pads;
         $thick = $option->tails[0];
         foreach ($this->tables->priced->cables($thick->entry instanceof Cable ? $thick->entry->cores : 2) as $cable) {
             if (FeedBound::ohms($cable) < FeedBound::ohms($thick)) {
@@ -384,16 +383,6 @@ final class FeedProof
             }
         }
 
-        return new FeedOption(
-            run: $option->run,
-            pattern: $pattern ?? $option->pattern,
-            pads: $at,
-            tails: array_map(static fn(): KitSnapshot => $thick, $at),
-            lengths: array_map(static fn(): float => self::SHORT, $at),
-            leg: null,
-            capacity: $option->capacity,
-            cost: 0,
-            joints: 0,
-        );
+        return $option->ideal($thick, $pattern ?? $option->pattern, $pads ?? $option->pads);
     }
 }

@@ -265,24 +265,21 @@ final class Search
 
     private function glance(FeedOption $feed): FeedBound
     {
-        return $this->glances[
-            $feed->run . '/' . implode(',', $feed->decision()) . '/' . implode(',', $feed->lengths)
-        ] ??= FeedBound::roughly($this->tables, $feed);
+        return $this->glances[$feed->key] ??= FeedBound::roughly($this->tables, $feed);
     }
 
     private function hub(FeedOption $feed): FeedBound
     {
         $run = $this->tables->plan->run($feed->run);
-        $key = $feed->run . '/' . implode(',', $feed->decision()) . '/' . implode(',', $feed->lengths);
-        if (!isset($this->hubs[$key])) {
+        if (!isset($this->hubs[$feed->key])) {
             $this->watch->step($run->name());
             $this->best[$run->id] ??= $this->tables->strip($run)->switched()
                 ? FeedBound::least($this->tables->controllers([$run], true))
                 : null;
-            $this->hubs[$key] = FeedBound::for($this->tables, $feed, $this->best[$run->id]);
+            $this->hubs[$feed->key] = FeedBound::for($this->tables, $feed, $this->best[$run->id]);
         }
 
-        return $this->hubs[$key];
+        return $this->hubs[$feed->key];
     }
 
     /**

@@ -28,6 +28,9 @@ final class Routes
 
     private readonly WallSheet $sheet;
 
+    /** @var array<string, float> metres, by place, run and pad */
+    private array $tails = [];
+
     private readonly Walls $walls;
 
     public function __construct(private readonly Plan $plan, private readonly string $place)
@@ -77,6 +80,11 @@ final class Routes
 
     /** Metres from a place to a pad of a run. */
     public function tail(string $place, Run $run, int $pad): float
+    {
+        return $this->tails["{$place}/{$run->id}/{$pad}"] ??= $this->way($place, $run, $pad);
+    }
+
+    private function way(string $place, Run $run, int $pad): float
     {
         $now = $this->now($place);
         if (
