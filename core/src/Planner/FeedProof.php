@@ -234,6 +234,7 @@ final class FeedProof
         if ($option->leg !== null) {
             return 0.0;
         }
+
         return $this->tails[$option->key] ?? ($this->plain[$option->key] ??= $this->lost($run, $option));
     }
 
