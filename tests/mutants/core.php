@@ -190,6 +190,8 @@ return [
     ],
     ['Planner/Planner.php', ['!$bank->whole($plan, $run)', 'false', 'Planner/BatteryTest.php']],
     ['Planner/Sharing.php', ['count(array_unique($lights)) <= 1', 'count($lights) <= 9', 'Planner/ProposalTest.php']],
+    ['Planner/FeedBound.php', ['return 1.0 - $tables', 'return 1.1 - $tables', 'Planner/SharedFloorTest.php']],
+    ['Planner/TrunkProof.php', ['$room->ohms >= $ohms - 1e-12', '$room->ohms < $ohms', 'Planner/SharedFloorTest.php']],
     [
         'Planner/Boards.php',
         ['$board->warnings <= $most && (', '(', 'Planner/PlannedBoardsTest.php'],

@@ -155,6 +155,17 @@ final class BlockFloor
         return $cost;
     }
 
+    /** Trunk of a run of a block, with what the other runs lose in it at least. */
+    public function room(RunBlock $block, FeedOption $feed, float $ohms): FeedRoom
+    {
+        $others = 0.0;
+        foreach ($block->feeds as $other) {
+            $others += $other->run === $feed->run ? 0.0 : $this->amps[$other->run] ?? 0.0;
+        }
+
+        return new FeedRoom(INF, ohms: $ohms, others: $ohms * $others);
+    }
+
     /**
      * Cheapest way of feeding for each run, within the volts and fuse amps that the least current of the other runs leaves.
      *
@@ -177,6 +188,7 @@ final class BlockFloor
                         $limit - ($ohms->trunk + $ohms->controller) * $others,
                         $ohms->trunk,
                         $guard->each,
+                        $ohms->trunk * $others,
                     )
                     : new FeedRoom(($limit - $ohms->trunk * $amps) / $this->tight);
             $feed =

@@ -80,19 +80,34 @@ final readonly class FeedBound
     /** Share of the strip's volts that its hub has at least while the cables to it lose nothing. */
     public static function highest(Tables $tables, float $volts): float
     {
-        return 1.0 - $tables->sources->sag($volts) - self::INSIDE;
+        return self::source($tables, $volts) - self::INSIDE;
     }
 
-    /** A way of feeding behind a hub of such a share of the strip's volts; null where it cannot be solved. */
-    public static function at(Tables $tables, FeedOption $option, ?KitSnapshot $controller, float $share): ?JudgedFeeds
+    /** Share of the strip's volts that its supply has at least. */
+    public static function source(Tables $tables, float $volts): float
     {
+        return 1.0 - $tables->sources->sag($volts);
+    }
+
+    /**
+     * A way of feeding behind a hub of such a share of the strip's volts; null where it cannot be solved.
+     *
+     * @param  float  $trunk  ohms of a trunk behind it
+     */
+    public static function at(
+        Tables $tables,
+        FeedOption $option,
+        ?KitSnapshot $controller,
+        float $share,
+        float $trunk = 0.0,
+    ): ?JudgedFeeds {
         $run = $tables->plan->run($option->run);
         try {
             $supply = self::ideal($tables->strip($run)->volts * $share);
 
             return self::judged(
                 Catalogue::make(
-                    WireRuns::payload([self::wires($tables, $option, $supply, $controller)]),
+                    WireRuns::payload([self::wires($tables, $option, $supply, $controller, $trunk)]),
                     new ShelfWithIdeal($tables->shelf, $supply),
                 )->apply(PlanExcerpt::for($tables->plan, [$run->id])),
             );
@@ -151,13 +166,17 @@ final readonly class FeedBound
         FeedOption $option,
         KitSnapshot $supply,
         ?KitSnapshot $controller,
+        float $ohms,
     ): SupplyWires {
         $trunks = array_values(array_filter($tables->trunks([$tables->plan->run($option->run)])));
         usort($trunks, static fn(KitSnapshot $a, KitSnapshot $b): int => self::ohms($a) <=> self::ohms($b));
 
+        $thick = $controller === null ? null : $trunks[0] ?? null;
+        $metres = $ohms === 0.0 || $thick === null ? self::TRUNK : $ohms / $tables->ohms($thick, 1.0);
+
         return (new Layout(PowerSource::mains($supply, $tables->costs), '', [
-            new RunBlock($controller, '', $controller === null ? null : $trunks[0] ?? null, [$option]),
-        ]))->wires($tables, false, self::TRUNK);
+            new RunBlock($controller, '', $thick, [$option]),
+        ]))->wires($tables, false, max(self::TRUNK, $metres));
     }
 
     private static function ideal(float $volts): KitSnapshot

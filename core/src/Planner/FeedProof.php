@@ -31,6 +31,8 @@ final class FeedProof
 
     private readonly FeedMeasures $measures;
 
+    public readonly TrunkProof $trunks;
+
     /** @var array<string, KitSnapshot|null> the best controller, by run */
     private array $best = [];
 
@@ -65,6 +67,7 @@ final class FeedProof
         private readonly FeedKinds $known,
     ) {
         $this->measures = new FeedMeasures($tables->plan);
+        $this->trunks = new TrunkProof($tables, $this->solved(...));
     }
 
     /**
@@ -80,8 +83,7 @@ final class FeedProof
         $key = "{$run->id}/{$place}/{$capacity}" . ($likely ? '/likely' : '') . ($posts ? '/posts' : '');
         if (!isset($this->stairs[$key])) {
             $this->stairs[$key] = [];
-            $least = $limit = $this->limit($run) + self::MISSED;
-            $tail = $amps = INF;
+            $limit = $this->limit($run) + self::MISSED;
             foreach ($this->tables->feeds($run, $place, Aim::Cost, $posts) as $option) {
                 if ($option->capacity < $capacity - 1e-9 || $this->uneven($run, $option)) {
                     continue;
@@ -94,18 +96,23 @@ final class FeedProof
                 );
                 if (
                     $step->loses < $limit &&
-                    ($step->loses < $least || $step->tail < $tail - 1e-9 || $step->amps < $amps - 1e-9) &&
+                    !$this->beaten($step, $this->stairs[$key]) &&
                     !($likely && $this->doubtful($run, $option))
                 ) {
                     $this->stairs[$key][] = $step;
-                    $least = min($least, $step->loses);
-                    $tail = min($tail, $step->tail);
-                    $amps = min($amps, $step->amps);
                 }
             }
         }
 
         return $this->stairs[$key];
+    }
+
+    /** @param  list<FeedStep>  $cheaper  Whether one of them is no worse in any way; one that fails behind some trunk leaves others their chance. */
+    private function beaten(FeedStep $step, array $cheaper): bool
+    {
+        $beats = fn(FeedStep $one): bool => $one->beats($step) && !$this->trunks->fails($one->option);
+
+        return array_filter($cheaper, $beats) !== [];
     }
 
     /** Bounds of a way of feeding by what is known of its kind, without solving it. */
@@ -131,7 +138,7 @@ final class FeedProof
         bool $posts,
     ): ?FeedOption {
         foreach ($this->stairs($run, $place, $capacity, $likely, $posts) as $step) {
-            if ($room->holds($step)) {
+            if ($room->holds($step) && !$this->trunks->refuted($step->option, $room)) {
                 return $step->option;
             }
         }
@@ -325,7 +332,7 @@ final class FeedProof
         return false;
     }
 
-    private function forget(Run $run): void
+    public function forget(Run $run): void
     {
         $this->stairs = array_filter(
             $this->stairs,
@@ -364,14 +371,14 @@ final class FeedProof
         return true;
     }
 
-    private function solved(Run $run, FeedOption $option, float $share): ?JudgedFeeds
+    private function solved(Run $run, FeedOption $option, float $share, float $trunk = 0.0): ?JudgedFeeds
     {
         $this->watch->step($run->name());
         $this->best[$run->id] ??= $this->tables->strip($run)->switched()
             ? FeedBound::least($this->tables->controllers([$run], true))
             : null;
 
-        return FeedBound::at($this->tables, $option, $this->best[$run->id], $share);
+        return FeedBound::at($this->tables, $option, $this->best[$run->id], $share, $trunk);
     }
 
     /** @param  list<int>|null  $pads  of another pattern */

@@ -11,6 +11,7 @@ final readonly class FeedRoom
      * @param  float  $volts  lost in its cables and its trunk
      * @param  float  $tail  volts lost in its own cables, and by its amps in the trunk
      * @param  float  $ohms  of the trunk
+     * @param  float  $others  volts that the other runs lose in that trunk at least
      * @param  float  $each  amps that each of its feeds may carry on average
      */
     public function __construct(
@@ -18,6 +19,7 @@ final readonly class FeedRoom
         public float $tail = INF,
         public float $ohms = 0.0,
         public float $each = INF,
+        public float $others = 0.0,
     ) {}
 
     public function holds(FeedStep $step): bool

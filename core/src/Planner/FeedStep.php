@@ -13,4 +13,12 @@ final readonly class FeedStep
         public float $tail,
         public float $amps,
     ) {}
+
+    /** Whether it is no worse in any way. */
+    public function beats(self $other): bool
+    {
+        return $this->loses <= $other->loses &&
+            $this->tail <= $other->tail + 1e-9 &&
+            $this->amps <= $other->amps + 1e-9;
+    }
 }

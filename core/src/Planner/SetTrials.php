@@ -65,17 +65,11 @@ final class SetTrials
             }
         }
 
-        return $this->changed($new);
-    }
-
-    /** @param  list<string>  $runs  Forgets what was found with ways of feeding that are known better now. Returns whether there are any. */
-    private function changed(array $runs): bool
-    {
-        foreach ($runs === [] ? [] : $this->floors as $floor) {
-            $floor->forget($runs);
+        foreach ($new === [] ? [] : $this->floors as $floor) {
+            $floor->forget($new);
         }
 
-        return $runs !== [];
+        return $new !== [];
     }
 
     /** Bounds at a level, whose layouts, of a set or of the least sum, are of ways of feeding that were solved with their own cables. */
@@ -85,11 +79,18 @@ final class SetTrials
             $floor = $this->floors[$level] ??= new SharedFloor($this->search, $this->runs, ...self::TRIED[$level]);
             $new = [];
             foreach ($set === null ? $floor->least([])[1] ?? [] : [$set] as $one) {
-                foreach ($floor->floor($one)[1]->blocks ?? [] as $block) {
+                $layout = $floor->floor($one)[1] ?? null;
+                foreach ($layout->blocks ?? [] as $block) {
                     array_push($new, ...array_filter($block->feeds, $this->search->proof->refine(...)));
+                    if ($level === 0 && $layout !== null) {
+                        array_push($new, ...$floor->behind($layout, $block));
+                    }
                 }
             }
-        } while ($this->changed(array_map(static fn(FeedOption $f): string => $f->run, $new)));
+            foreach ($new === [] ? [] : $this->floors as $known) {
+                $known->worse($new);
+            }
+        } while ($new !== []);
 
         return $floor;
     }

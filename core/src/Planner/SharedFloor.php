@@ -105,7 +105,7 @@ final class SharedFloor
         return $best[$this->all] ?? null;
     }
 
-    /** @param  list<string>  $runs  Forgets every set with one of these: of their ways of feeding more is known. */
+    /** @param  list<string>  $runs  Forgets every set with one of these: of which of their ways of feeding are likely more is known. */
     public function forget(array $runs): void
     {
         $of = 0;
@@ -118,6 +118,56 @@ final class SharedFloor
             ARRAY_FILTER_USE_KEY,
         );
         [$this->parted, $this->floors] = [[], []];
+    }
+
+    /**
+     * Forgets every block with one of these ways of feeding, which are known to be worse now: it was the least only for having them, and what
+     * they kept out costs no less and was no better.
+     *
+     * @param  list<FeedOption>  $options
+     */
+    public function worse(array $options): void
+    {
+        $keys = array_fill_keys(array_map(static fn(FeedOption $f): string => $f->key, $options), true);
+        $runs = array_column($options, 'run');
+        foreach ($this->runs as $n => $run) {
+            foreach (in_array($run->id, $runs, true) ? $this->blocks : [] as $set => $kinds) {
+                if (($set & (1 << $n)) !== 0) {
+                    $this->blocks[$set] = array_filter(
+                        $kinds,
+                        static fn(?array $block): bool => $block === null ||
+                            array_filter($block[1]->feeds, static fn(FeedOption $f): bool => isset($keys[$f->key])) ===
+                                [],
+                    );
+                }
+            }
+        }
+        [$this->parted, $this->floors] = [[], []];
+    }
+
+    /** @return list<FeedOption> of a block, those that are found to lose too much behind its trunk with the other runs of the block */
+    public function behind(Layout $layout, RunBlock $block): array
+    {
+        $tables = $this->search->tables;
+        if ($block->trunk === null) {
+            return [];
+        }
+        $ohms = $tables->ohms($block->trunk, $tables->routes->trunk($layout->place, $block->place));
+
+        $failing = array_values(
+            array_filter(
+                $block->feeds,
+                fn(FeedOption $f): bool => $this->search->proof->trunks->refutes(
+                    $f,
+                    $this->under->room($block, $f, $ohms),
+                ),
+            ),
+        );
+        foreach ($failing as $feed) {
+            $this->search->proof->forget($tables->plan->run($feed->run));
+        }
+
+        return $failing;
     }
 
     /** @return array{int, Layout}|null bound of a set on one supply, with the layout that it is of */

@@ -9,6 +9,8 @@ use EmberDusk\Costing\Costing;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
+use EmberDusk\Planner\FeedOption;
+use EmberDusk\Planner\FeedRoom;
 use EmberDusk\Planner\PlanJudge;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\PlannerProgress;
@@ -103,6 +105,47 @@ final class SharedFloorTest extends TestCase
             $alone += Planner::propose($plan, [$id], Demo::basis())->cost();
         }
         self::assertLessThan($alone, $proposal->cost());
+    }
+
+    /** No feed of a plan that holds is refused behind its trunk; behind one that loses the limit alone, which no plan has, each is. */
+    public function test_what_fails_behind_a_trunk_is_in_no_plan_that_holds(): void
+    {
+        $asked = 0;
+        foreach ([3, 10, 17] as $seed) {
+            $plan = SeededRooms::of($seed);
+            $proposal = Planner::propose($plan, array_map(strval(...), array_keys($plan->runs)), Demo::basis());
+            self::assertTrue($proposal->whole());
+            $tables = new Tables($plan, 'room', Demo::basis());
+            $search = new Search($tables, Demo::shelf(), new PlannerProgress(), new PlanJudge());
+            foreach ($proposal->parts as $part) {
+                foreach ($part->layout->blocks as $block) {
+                    self::assertNotNull($block->trunk);
+                    $ohms = $tables->ohms($block->trunk, $tables->routes->trunk($part->layout->place, $block->place));
+                    $amps = array_map(
+                        static fn(FeedOption $f): float => $search->proof->amps($plan->run($f->run)),
+                        $block->feeds,
+                    );
+                    foreach ($block->feeds as $n => $feed) {
+                        $others = $ohms * (array_sum($amps) - $amps[$n]);
+                        $label = "room {$seed}, {$feed->key}";
+                        self::assertFalse(
+                            $search->proof->trunks->refutes($feed, new FeedRoom(INF, ohms: $ohms, others: $others)),
+                            $label,
+                        );
+                        // 5 % of 24 V over the least amps of the run alone.
+                        $most = 1.2 / $amps[$n];
+                        self::assertTrue(
+                            $search->proof->trunks->refutes($feed, new FeedRoom(INF, ohms: 1.2 * $most, others: 0.0)),
+                            $label,
+                        );
+                        $thinner = new FeedRoom(INF, ohms: 1.3 * $most, others: 0.1);
+                        self::assertTrue($search->proof->trunks->refuted($feed, $thinner), $label);
+                        $asked++;
+                    }
+                }
+            }
+        }
+        self::assertGreaterThan(12, $asked);
     }
 
     /** Two runs that are one light keep one controller, in a room where no set on one supply holds both. */

@@ -1,0 +1,70 @@
+<?php
+
+declare(strict_types=1);
+
+namespace EmberDusk\Planner;
+
+use Closure;
+use EmberDusk\Plan\Run;
+
+/** Ways of feeding that lose too much behind a trunk, by solves. */
+final class TrunkProof
+{
+    /**
+     * Ohms of trunks, and volts that the other runs lose in them, behind which a way of feeding fails.
+     *
+     * @var array<string, list<array{float, float}>>
+     */
+    private array $refuted = [];
+
+    /** @var array<string, true> ways of feeding with their trunks that were solved */
+    private array $asked = [];
+
+    /** @param  Closure(Run, FeedOption, float, float): ?JudgedFeeds  $solved  behind a share of the strip's volts and a trunk of so many ohms */
+    public function __construct(private readonly Tables $tables, private readonly Closure $solved) {}
+
+    /**
+     * Solves a way of feeding behind its trunk, with what the other runs lose in it at least, from the least volts of its supply: more of either, or
+     * more lost inside the controller, leaves more lost altogether. Returns whether it loses too much there, which was not known.
+     */
+    public function refutes(FeedOption $option, FeedRoom $room): bool
+    {
+        $asked = "{$option->key}/{$room->ohms}/{$room->others}";
+        if (
+            $option->leg !== null ||
+            $room->ohms === 0.0 ||
+            isset($this->asked[$asked]) ||
+            $this->refuted($option, $room)
+        ) {
+            return false;
+        }
+        $this->asked[$asked] = true;
+        $run = $this->tables->plan->run($option->run);
+        $volts = $this->tables->strip($run)->volts;
+        $least = FeedBound::source($this->tables, $volts) - $room->others / $volts;
+        $lost = (($this->solved)($run, $option, $least, $room->ohms)->drop ?? 0.0) + $room->others;
+        if ($lost <= $this->tables->plan->limits->drop * $volts + FeedProof::MISSED) {
+            return false;
+        }
+        $this->refuted[$option->key][] = [$room->ohms, $room->others];
+
+        return true;
+    }
+
+    /** Whether a way of feeding fails behind some trunk. */
+    public function fails(FeedOption $option): bool
+    {
+        return isset($this->refuted[$option->key]);
+    }
+
+    public function refuted(FeedOption $option, FeedRoom $room): bool
+    {
+        foreach ($this->refuted[$option->key] ?? [] as [$ohms, $others]) {
+            if ($room->ohms >= $ohms - 1e-12 && $room->others >= $others - 1e-12) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+}
