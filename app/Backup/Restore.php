@@ -19,7 +19,7 @@ final readonly class Restore
     /** Tables with rows made by people. */
     private const KEPT = ['crews', 'users', 'jobs'];
 
-    /** For the application alone: whoever is signed in on the server does not read it. */
+    /** File mode: readable by the application, not by other users of the server. */
     private const MODE = 0640;
 
     public function __construct(private Kernel $console, private Migrator $migrator) {}

@@ -132,7 +132,7 @@ final class NetworkTest extends BrowserTestCase
         );
     }
 
-    /** A session that ended by itself takes the kept pages with it; they come again for the same person, and for nobody else. */
+    /** An expired session takes the kept pages with it; they come again for the same person. */
     public function test_kept_pages_go_with_a_session_that_ends_and_come_again(): void
     {
         $hotspot = $this->takenAlong();

@@ -93,7 +93,7 @@ final class BuildTest extends TestCase
         )->assertStatus(422);
     }
 
-    /** A press that waited for a signal, and another person’s since then: whoever came late is told by whom, and when. */
+    /** A press that waited for a signal after a later press of another person: the answer has the name and the time. */
     public function test_a_tick_that_another_person_has_overtaken_is_answered_with_the_name(): void
     {
         $this->travelTo('2026-11-25 15:00:00');
@@ -110,7 +110,7 @@ final class BuildTest extends TestCase
             'One pressed “done” on 25 November, 04:00, after your “not done” of 25 November, 03:55. It stays “done”.',
             (string) $refused->json('message'),
         );
-        // Kept as it was pressed, and the same press as the other’s is no conflict.
+        // It is kept, and a press with the same state is no conflict.
         self::assertSame(3, $this->job->ticks()->count());
         $same = self::tick('isolate-lecture', true, 12, '2026-11-25T08:56:00.000Z');
         self::assertTrue(self::step($this->build('tick', $same), 'isolate-lecture')['done']);

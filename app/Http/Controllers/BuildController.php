@@ -66,7 +66,7 @@ final readonly class BuildController
     }
 
     /**
-     * A press that waited on a device for a signal loses to a later one: the person is told whose.
+     * A press that waited on a device for a signal loses to a later press of another person, who is named.
      *
      * @throws InvalidInput
      */

@@ -155,7 +155,7 @@ final class BlockFloor
         return $cost;
     }
 
-    /** Trunk of a run of a block, with what the other runs lose in it at least. */
+    /** Trunk of a run of a block, with the least loss of the other runs in it. */
     public function room(RunBlock $block, FeedOption $feed, float $ohms): FeedRoom
     {
         $others = 0.0;

@@ -98,7 +98,7 @@ final class Boards
 
     /**
      * @param  non-empty-list<Run>  $runs
-     * @return iterable<non-empty-list<Run>> those that the first of them can share a board with, and itself
+     * @return iterable<non-empty-list<Run>> groups with the first of them that may share a board
      */
     private static function groups(array $runs): iterable
     {
@@ -241,7 +241,7 @@ final class Boards
     }
 
     /**
-     * What data leads and settings of runs on a board add, and how often its checks warn; null where they stop it.
+     * Cost and joints of data leads and settings of runs on a board, and the number of warnings; null if a check stops it.
      *
      * @param  non-empty-list<Run>  $runs
      * @return array{PartCost, int}|null

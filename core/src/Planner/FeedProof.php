@@ -52,7 +52,7 @@ final class FeedProof
     /** @var array<string, float> volts lost at least in their own cables alone */
     private array $tails = [];
 
-    /** @var array<string, float> the same of those that were not solved, by the amps of their kind */
+    /** @var array<string, float> the same without a solve, by the amps of their kind */
     private array $plain = [];
 
     /** @var array<string, bool> whether a way of feeding is too uneven at any volts */
@@ -115,7 +115,7 @@ final class FeedProof
         return array_filter($cheaper, $beats) !== [];
     }
 
-    /** Bounds of a way of feeding by what is known of its kind, without solving it. */
+    /** Bounds of a way of feeding by the solves of its kind, without solving it. */
     public function bound(FeedOption $option): FeedBound
     {
         $run = $this->tables->plan->run($option->run);

@@ -145,7 +145,7 @@ final class SharedFloor
         [$this->parted, $this->floors] = [[], []];
     }
 
-    /** @return list<FeedOption> of a block, those that are found to lose too much behind its trunk with the other runs of the block */
+    /** @return list<FeedOption> feeds of a block that lose too much behind its trunk beside its other runs */
     public function behind(Layout $layout, RunBlock $block): array
     {
         $tables = $this->search->tables;

@@ -24,7 +24,7 @@ final class TrunkProof
     public function __construct(private readonly Tables $tables, private readonly Closure $solved) {}
 
     /**
-     * Solves a way of feeding behind its trunk, with what the other runs lose in it at least, from the least volts of its supply: more of either, or
+     * Solves a way of feeding behind its trunk, with the least loss of the other runs in it, from the least volts of its supply: more of either, or
      * more lost inside the controller, leaves more lost altogether. Returns whether it loses too much there, which was not known.
      */
     public function refutes(FeedOption $option, FeedRoom $room): bool

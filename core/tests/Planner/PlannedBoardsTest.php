@@ -195,7 +195,7 @@ final class PlannedBoardsTest extends TestCase
         self::assertCount(1, $made->controllers);
         self::assertSame($made->run('shelf')->controller, $made->run('line')->controller);
         self::assertStringContainsString('Line on a free output of C1', $proposal->answer()->found->parts[0] ?? '');
-        // Alone it gets one of its own: the other may be on another supply.
+        // Alone it gets a separate board: the other may be on another supply.
         $alone = Planner::propose($plan, ['line'], $basis);
         self::assertCount(2, $alone->built($alone->parts)->controllers);
     }
@@ -224,7 +224,7 @@ final class PlannedBoardsTest extends TestCase
         self::assertStringContainsString('of data lead, at most 5 m', $stays);
     }
 
-    /** What is drawn without a board costs less, and is no finished wiring. */
+    /** A drawn wiring without a board costs less, and is not finished. */
     public function test_a_drawn_wiring_without_a_board_is_not_kept(): void
     {
         $plan = self::room("1.80 line\noutlet P1 at 0.30", ['line' => 'pixels-24-rgb']);

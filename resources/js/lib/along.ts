@@ -80,7 +80,7 @@ export async function forgetTaken(but = ''): Promise<void> {
     }
 }
 
-/** Where the session has ended by itself, its pages go, and the numbers of their jobs stay: at the next sign-in they come again. */
+/** Removes the pages of an expired session and keeps the numbers of their jobs for the next sign-in. */
 async function lapse(): Promise<void> {
     for (const name of (await caches.keys()).filter((one) => one.startsWith(TAKEN))) {
         const paths = (await (await caches.open(name)).keys()).map((one) => new URL(one.url).pathname);
@@ -90,7 +90,7 @@ async function lapse(): Promise<void> {
     await forgetTaken();
 }
 
-/** Takes along again what a session that ended by itself had; what cannot be had stays out of the list of jobs that are here. */
+/** Takes along again the jobs of an expired session; those that cannot be loaded are not listed as here. */
 async function again(): Promise<void> {
     const before = JSON.parse(localStorage.getItem(BEFORE) ?? '{}') as { store?: string; jobs?: number[] };
     localStorage.removeItem(BEFORE);

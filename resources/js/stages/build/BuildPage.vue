@@ -60,7 +60,7 @@ const refusedTicks = computed(() =>
         return { ...one, of: one.kind === 'note' ? (one.body as Note).place : (steps.value.get(step)?.title ?? step) };
     }),
 );
-// What was refused is not what the page shows: another person may have been there first.
+// After a refusal the page is out of date: another person may have been first.
 watch(
     () => box.refused.value.length,
     (now, before) => now > before && void store.reload(),
