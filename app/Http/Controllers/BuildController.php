@@ -72,13 +72,7 @@ final readonly class BuildController
      */
     private function refuseWhenOvertaken(Job $job, User $user, string $step, bool $done, string $at): void
     {
-        $later = $job
-            ->ticks()
-            ->where('step', $step)
-            ->where('at', '>', $at)
-            ->latest('at')
-            ->with('user')
-            ->first();
+        $later = $job->ticks()->where('step', $step)->where('at', '>', $at)->latest('at')->with('user')->first();
         if ($later === null || $later->done === $done || $later->user?->id === $user->id) {
             return;
         }
