@@ -197,6 +197,8 @@ return [
         ['$board->warnings <= $most && (', '(', 'Planner/PlannedBoardsTest.php'],
         ['$c->pixels?->trial === false', '$c->pixels !== null', 'Planner/PlannedBoardsTest.php'],
         ['$costs->cable($cable, $metres)', '$costs->cable($cable, 0.0)', 'Planner/PlannedBoardsTest.php'],
+        ['array_diff($there, [$board->unit])', 'array_diff($there, [])', 'Planner/PlannedBoardsTest.php'],
+        ['($c)?->pixels !== null', '($c) !== null', 'Planner/PlannedBoardsTest.php'],
     ],
     ['Planner/PartCosts.php', ['$data += $made->all();', '$data += 0;', 'Planner/ProposalTest.php']],
     ['Plan/Changes/Wires/CableLayer.php', ['$named[0] ??', 'null ??', 'Planner/ProposalTest.php']],

@@ -48,14 +48,21 @@ final class Boards
         if ($bare === []) {
             return [];
         }
-        $there = array_unique(array_filter(array_map(static fn(Run $r): ?string => $r->controller, $runs)));
+        $boards = array_filter(
+            array_map(static fn(Run $r): string => $r->controller ?? '', $runs),
+            fn(string $c): bool => $this->tables->plan->controller($c)?->pixels !== null,
+        );
+        $there = array_values(array_unique($boards));
         $key = "{$place}/{$source->decision()}/" . implode(' ', [...self::ids($bare), ...$there]);
         if (!isset($this->sets[$key])) {
-            $driven = array_filter(
-                $bare,
-                fn(Run $r): bool => $this->cheapest([$r], array_values($there), $place, $source) !== null,
+            $driven = array_values(
+                array_filter($bare, fn(Run $r): bool => $this->cheapest([$r], $there, $place, $source) !== null),
             );
-            $this->sets[$key] = $this->parted(array_values($driven), array_values($there), $place, $source)[1];
+            // Where outputs are left for some of them only, the last ones stay without.
+            while (($set = $this->parted($driven, $there, $place, $source)) === null) {
+                array_pop($driven);
+            }
+            $this->sets[$key] = $set[1];
         }
 
         return $this->sets[$key];
@@ -69,31 +76,31 @@ final class Boards
     /**
      * @param  list<Run>  $runs
      * @param  list<string>  $there
-     * @return array{int, list<PlannedBoard>} least sum, with its boards
+     * @return array{int, list<PlannedBoard>}|null least sum, with its boards; null where a run has none
      */
-    private function parted(array $runs, array $there, string $place, PowerSource $source): array
+    private function parted(array $runs, array $there, string $place, PowerSource $source): ?array
     {
         if ($runs === []) {
             return [0, []];
         }
         $best = null;
         foreach (self::groups($runs) as $group) {
-            $board = $this->cheapest($group, $there, $place, $source);
-            if ($board === null) {
-                continue;
-            }
-            $rest = $this->parted(
-                array_values(array_filter($runs, static fn(Run $r): bool => !in_array($r, $group, true))),
-                $there,
-                $place,
-                $source,
-            );
-            if ($best === null || $board->cost + $rest[0] < $best[0]) {
-                $best = [$board->cost + $rest[0], [$board, ...$rest[1]]];
+            $others = array_values(array_filter($runs, static fn(Run $r): bool => !in_array($r, $group, true)));
+            // The outputs that a board has left are given to one group, not to two; the group may also do without them.
+            for ($free = $there; ($board = $this->cheapest($group, $free, $place, $source)) !== null; ) {
+                $left = array_values(array_diff($there, [$board->unit]));
+                $rest = $this->parted($others, $left, $place, $source);
+                if ($rest !== null && ($best === null || $board->cost + $rest[0] < $best[0])) {
+                    $best = [$board->cost + $rest[0], [$board, ...$rest[1]]];
+                }
+                if ($board->unit === null) {
+                    break;
+                }
+                $free = array_values(array_diff($free, [$board->unit]));
             }
         }
 
-        return $best ?? throw new \LogicException('Each of them alone has a board.');
+        return $best;
     }
 
     /**
@@ -122,7 +129,7 @@ final class Boards
 
     /**
      * @param  non-empty-list<Run>  $runs
-     * @param  list<string>  $there  units of the plan that these runs and the others on the supply have
+     * @param  list<string>  $there  boards of the runs on the supply
      */
     private function cheapest(array $runs, array $there, string $place, PowerSource $source): ?PlannedBoard
     {

@@ -200,6 +200,48 @@ final class PlannedBoardsTest extends TestCase
         self::assertCount(2, $alone->built($alone->parts)->controllers);
     }
 
+    /** Two runs want the one output that is left: one of them gets it, the other a new board, or none where the shelf has none. */
+    public function test_an_output_that_is_left_is_given_once(): void
+    {
+        $plan = self::room("1.80 line\noutlet P1 at 0.30\nright 1.40 shelf\nright 1.00 desk", [
+            'line' => 'pixels-24-rgb',
+            'shelf' => 'pixels-24-rgb',
+            'desk' => 'pixels-24-rgb',
+        ]);
+        $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => 'desk', 'kit' => 'board-screw']);
+        $few = ['cable-2x15', 'fuse-5', 'supply-24-100', 'supply-24-150'];
+        foreach ([['board-screw'], []] as $more) {
+            $proposal = Planner::propose(
+                $plan,
+                ['line', 'shelf', 'desk'],
+                new Basis(new FewOnShelf([...$few, ...$more])),
+            );
+            $made = $proposal->built($proposal->parts);
+            self::assertTrue($proposal->whole());
+            self::assertCount($more === [] ? 1 : 2, $made->controllers);
+            self::assertCount(1, $made->supplies);
+            $bare = array_filter($made->runs, static fn($r): bool => $r->controller === null);
+            self::assertSame([$more === [] ? 1 : 0, count($bare)], [count($bare), self::warnings($made)]);
+        }
+    }
+
+    /** Pixels beside a strip of channels, whose controller is no board for them. */
+    public function test_a_controller_of_channels_is_no_board(): void
+    {
+        $plan = self::room("1.80 line\noutlet P1 at 0.30\nright 1.40 shelf", [
+            'line' => 'pixels-24-rgb',
+            'shelf' => 'strip-single-24',
+        ]);
+        $plan = Demo::with($plan, ['kind' => 'ChooseKit', 'run' => 'shelf', 'kit' => 'controller-zigbee-1']);
+        $few = ['cable-2x15', 'fuse-5', 'supply-24-100', 'controller-zigbee-1'];
+        foreach ([[null, []], ['board-screw', ['board-screw']]] as [$board, $more]) {
+            $proposal = Planner::propose($plan, ['line', 'shelf'], new Basis(new FewOnShelf([...$few, ...$more])));
+            $made = $proposal->built($proposal->parts);
+            self::assertTrue($proposal->whole());
+            self::assertSame($board, $made->controllers[$made->run('line')->controller ?? '']->kit ?? null);
+        }
+    }
+
     /** Nothing on the shelf drives them: the wiring is planned all the same, and the open point stays. */
     public function test_without_a_fitting_board_the_point_stays(): void
     {
