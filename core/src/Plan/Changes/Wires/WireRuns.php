@@ -99,14 +99,7 @@ final readonly class WireRuns extends Change
                     self::where($block),
                     $runs,
                 );
-                $trunk = $block->object('trunk');
-                $layer->cable(
-                    kit: $this->kit($layer, $trunk, 'kit', Cable::class),
-                    from: $id,
-                    to: $controller,
-                    length: $trunk->number('length', 0.01, 1000),
-                    fuse: $this->fuse($layer, $trunk),
-                );
+                $this->trunk($layer, $block->object('trunk'), $id, $controller);
             }
             foreach ($block->objects('runs') as $of) {
                 $this->run($layer, $of, $id, $controller, $boards[$of->string('run')] ?? null);
@@ -176,14 +169,7 @@ final readonly class WireRuns extends Change
             } else {
                 $kit = $this->kit($layer, $board, 'kit', Controller::class);
                 $id = $layer->device('controllers', $kit, self::where($board), $runs);
-                $wire = $board->object('wire');
-                $layer->cable(
-                    kit: $this->kit($layer, $wire, 'kit', Cable::class),
-                    from: $supply,
-                    to: $id,
-                    length: $wire->number('length', 0.01, 1000),
-                    fuse: $this->fuse($layer, $wire),
-                );
+                $this->trunk($layer, $board->object('wire'), $supply, $id);
             }
             if ($layer->pixels($id) === null) {
                 throw $board->invalid($board->has('unit') ? 'unit' : 'kit', 'Choose a pixel board here.');
@@ -192,6 +178,18 @@ final readonly class WireRuns extends Change
         }
 
         return $of;
+    }
+
+    /** Lays the cable from a supply to a controller or board. */
+    private function trunk(CableLayer $layer, Fields $wire, string $supply, string $to): void
+    {
+        $layer->cable(
+            kit: $this->kit($layer, $wire, 'kit', Cable::class),
+            from: $supply,
+            to: $to,
+            length: $wire->number('length', 0.01, 1000),
+            fuse: $this->fuse($layer, $wire),
+        );
     }
 
     private function run(CableLayer $layer, Fields $of, string $supply, ?string $controller, ?string $board): void
