@@ -128,7 +128,7 @@ $list = static fn(string $query): mixed => $client
     ->get("/?{$query}")
     ->getBody()
     ->getContents();
-preg_match_all('/&quot;id&quot;:(\d+),&quot;name/', (string) $list('page=2'), $shown);
+preg_match_all('/"id":(\d+),"name/', (string) $list('page=2'), $shown);
 foreach ($shown[1] as $id) {
     $ask("/jobs/{$id}/summary");
 }

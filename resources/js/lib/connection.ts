@@ -15,7 +15,7 @@ const REFUSALS: Record<number, string> = {
 
 /** A failed page visit leaves the open page as it is, with a message. */
 export function watchPages(): void {
-    router.on('invalid', (event) => {
+    router.on('httpException', (event) => {
         const { status, headers } = event.detail.response;
         event.preventDefault();
         if (!headers['x-ember-now']) {
@@ -28,7 +28,7 @@ export function watchPages(): void {
         }
         pageRefusal.value = REFUSALS[status] ?? `The server answered ${status}. Try again; what was saved stays saved.`;
     });
-    router.on('exception', (event) => {
+    router.on('networkError', (event) => {
         event.preventDefault();
         pageRefusal.value = NOT_REACHED;
     });
