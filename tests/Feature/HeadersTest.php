@@ -61,7 +61,11 @@ final class HeadersTest extends TestCase
         }
         foreach ($texts as $text) {
             // Data for the page is JSON in an element that no browser runs.
-            $html = (string) preg_replace('#<script data-page="app" type="application/json">[^<]*</script>#', '', $text);
+            $html = (string) preg_replace(
+                '#<script data-page="app" type="application/json">[^<]*</script>#',
+                '',
+                $text,
+            );
             self::assertSame(0, preg_match('/<[^>]+ style="|<[^>]+ on[a-z]+="/', $html));
             self::assertSame(0, preg_match('/<(style|script)(?![^>]* nonce="[^"]+")[^>]*>/', $html));
         }
