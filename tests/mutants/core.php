@@ -191,6 +191,16 @@ return [
     ['Planner/Planner.php', ['!$bank->whole($plan, $run)', 'false', 'Planner/BatteryTest.php']],
     ['Planner/Sharing.php', ['count(array_unique($lights)) <= 1', 'count($lights) <= 9', 'Planner/ProposalTest.php']],
     ['Planner/FeedBound.php', ['return 1.0 - $tables', 'return 1.1 - $tables', 'Planner/SharedFloorTest.php']],
+    [
+        'Planner/UnevenFeeds.php',
+        [
+            '$this->above[$option->key] = $failing',
+            '$this->above[$option->key] = $passing - 0.01',
+            'Planner/FeedProofTest.php',
+        ],
+    ],
+    ['Planner/RunAmps.php', ['0.0 : min($draws)', '0.0 : 1.5 * min($draws)', 'Planner/FeedProofTest.php']],
+    ['Planner/BlockOhms.php', ['$this->trunk() * $this->amps', '0.0', 'Planner/FeedProofTest.php']],
     ['Planner/TrunkProof.php', ['$room->ohms >= $ohms - 1e-12', '$room->ohms < $ohms', 'Planner/SharedFloorTest.php']],
     [
         'Planner/Boards.php',

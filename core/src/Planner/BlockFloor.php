@@ -18,9 +18,6 @@ final class BlockFloor
     /** @var list<float> amps of the fuses, the smallest first */
     private readonly array $fuses;
 
-    /** @var array<string, float> at least, by run */
-    private array $amps = [];
-
     /** @var array<string, list<KitSnapshot>> by the ids of runs */
     private array $controllers = [];
 
@@ -50,22 +47,13 @@ final class BlockFloor
      */
     public function amps(array $runs): float
     {
+        $proof = $this->search->proof->amps;
         $amps = 0.0;
         foreach ($runs as $run) {
-            $this->amps[$run->id] ??=
-                $this->load === null ? $this->search->proof->amps($run) : $this->load * $this->full($run);
-            $amps += $this->amps[$run->id];
+            $amps += $this->load === null ? $proof->least($run) : $this->load * $proof->nominal($run);
         }
 
         return $amps;
-    }
-
-    private function full(Run $run): float
-    {
-        $strip = $this->search->tables->strip($run);
-
-        return ($strip->wattsPerMetre() * $this->search->tables->plan->of($run)->litLength() * $run->cap) /
-            $strip->volts;
     }
 
     /**
@@ -116,12 +104,12 @@ final class BlockFloor
         $controllers = $switched ? $this->controllers($runs) : [];
         $controller = $controllers[0] ?? null;
         $unit = $controller === null ? 0 : $tables->costs->unit($controller) + $guard->cost;
-        $inside = $this->inside($controllers, count($tables->strip($runs[0])->channels));
         $best = null;
+        $inside = $this->inside($runs);
         foreach ($switched ? $this->places : [$place] as $at) {
             foreach ($switched ? $this->trunks($runs[0], $guard->carries) : [null] as $trunk) {
                 $ohms = $trunk === null ? 0.0 : $tables->ohms($trunk, $this->metres($place, $at));
-                $feeds = $this->feeds($runs, $at, new BlockOhms($ohms, $inside), $guard, $tapped && !$switched);
+                $feeds = $this->feeds($runs, $at, new BlockOhms($ohms, ...$inside), $guard, $tapped && !$switched);
                 if ($feeds === []) {
                     continue;
                 }
@@ -135,6 +123,27 @@ final class BlockFloor
         }
 
         return $best;
+    }
+
+    /**
+     * Least and most ohms inside any of the controllers of runs, for the amps of all channels together, and the most amps that flow there.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return array{float, float, float}
+     */
+    private function inside(array $runs): array
+    {
+        $channels = count($this->search->tables->strip($runs[0])->channels);
+        $ohms = [];
+        foreach ($this->controllers($runs) as $controller) {
+            $ohms[] = $controller->entry instanceof Controller ? $controller->entry->inside($channels) : 0.0;
+        }
+
+        return [
+            $ohms === [] ? 0.0 : min($ohms),
+            max([0.0, ...$ohms]),
+            array_sum(array_map($this->search->proof->amps->most(...), $runs)),
+        ];
     }
 
     /** Cost of a block without its controller, and without the fuse of its trunk. */
@@ -160,10 +169,23 @@ final class BlockFloor
     {
         $others = 0.0;
         foreach ($block->feeds as $other) {
-            $others += $other->run === $feed->run ? 0.0 : $this->amps[$other->run] ?? 0.0;
+            $others += $other->run === $feed->run ? 0.0 : $this->amps([$this->search->tables->plan->run($other->run)]);
         }
 
-        return new FeedRoom(INF, ohms: $ohms, others: $ohms * $others);
+        return new FeedRoom(INF, ohms: $ohms, others: ($ohms + BlockOhms::ENDS) * $others);
+    }
+
+    /**
+     * Likely share of the strip's volts at the hub of runs behind a trunk.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @param  float  $ohms  of the trunk
+     */
+    public function share(array $runs, float $ohms): float
+    {
+        $volts = $this->search->tables->strip($runs[0])->volts;
+
+        return FeedBound::source($this->search->tables, $volts) - ($ohms * $this->amps($runs)) / $volts;
     }
 
     /**
@@ -177,22 +199,28 @@ final class BlockFloor
     private function feeds(array $runs, string $place, BlockOhms $ohms, CableGuard $guard, bool $posts): array
     {
         $amps = $this->amps($runs);
+        $volts = $this->search->tables->strip($runs[0])->volts;
         $feeds = [];
         foreach ($runs as $run) {
-            $limit = $this->search->proof->limit($run) + FeedProof::MISSED;
-            $others = $amps - $this->amps[$run->id];
+            $limit = $this->search->proof->solver->limit($run) + FeedProof::MISSED;
+            $others = $amps - $this->amps([$run]);
             $room =
                 $this->load === null
                     ? new FeedRoom(
                         $limit,
-                        $limit - ($ohms->trunk + $ohms->controller) * $others,
-                        $ohms->trunk,
+                        $limit - ($ohms->trunk() + $ohms->least) * $others,
+                        $ohms->copper,
                         $guard->each,
-                        $ohms->trunk * $others,
+                        $ohms->trunk() * $others,
+                        FeedBound::highest($this->search->tables, $volts) -
+                            $ohms->lost($this->search->proof->amps->most($run)) / $volts,
                     )
-                    : new FeedRoom(($limit - $ohms->trunk * $amps) / $this->tight);
+                    : new FeedRoom(
+                        ($limit - $ohms->copper * $amps) / $this->tight,
+                        least: $this->share($runs, $ohms->copper),
+                    );
             $feed =
-                $ohms->trunk * $amps > $limit
+                $ohms->copper * $amps > $limit
                     ? null
                     : $this->search->proof->cheapest(
                         run: $run,
@@ -235,21 +263,6 @@ final class BlockFloor
         }
 
         return $this->controllers[$key];
-    }
-
-    /**
-     * Least ohms inside any of the controllers, for the amps of all channels together.
-     *
-     * @param  list<KitSnapshot>  $controllers
-     */
-    private function inside(array $controllers, int $channels): float
-    {
-        $ohms = [];
-        foreach ($controllers as $controller) {
-            $ohms[] = $controller->entry instanceof Controller ? $controller->entry->inside($channels) : 0.0;
-        }
-
-        return $ohms === [] ? 0.0 : min($ohms);
     }
 
     /** @return list<KitSnapshot> trunks to a controller that carry so many amps */

@@ -4,8 +4,25 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-/** Ohms that all runs of a block share: both cores of the trunk, and inside the controller. */
+use EmberDusk\Kit\Connector;
+
+/** What all runs of a block have in common: ohms of the trunk's copper, both cores, and at least and at most inside the controller; the most amps there. */
 final readonly class BlockOhms
 {
-    public function __construct(public float $trunk, public float $controller) {}
+    /** Ohms of the terminals of a trunk: two cores with two ends. */
+    public const ENDS = 4 * Connector::TERMINAL;
+
+    public function __construct(public float $copper, public float $least, public float $most, public float $amps) {}
+
+    /** Ohms of the trunk with its terminals; pixels have none. */
+    public function trunk(): float
+    {
+        return $this->copper === 0.0 ? 0.0 : $this->copper + self::ENDS;
+    }
+
+    /** Volts lost at most before the hub of a run that takes so many amps: inside the controller its own are counted behind the hub. */
+    public function lost(float $own): float
+    {
+        return $this->trunk() * $this->amps + $this->most * ($this->amps - $own);
+    }
 }

@@ -28,7 +28,7 @@ use EmberDusk\Values\Refusal;
 final readonly class FeedBound
 {
     /** Share of the strip's volts that another controller than the best may lose inside. */
-    private const INSIDE = 0.005;
+    private const INSIDE = 0.001;
 
     /** The estimate is rarely lower than the truth by more, and a strip rarely draws less of its nominal load. */
     private const ROUGH = 0.03;

@@ -33,7 +33,7 @@ final readonly class FeedOption
         public int $cost,
         public int $joints,
     ) {
-        $this->key = "{$run}/" . implode(',', $this->decision()) . '/' . implode(',', $lengths);
+        $this->key = "{$run}/" . implode(',', $this->decision()) . '/' . implode(',', [...$lengths, $leg?->lead]);
     }
 
     public function halves(): bool

@@ -5,18 +5,14 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\Cable;
-use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Run;
 
 /**
- * Ways of feeding that fail in every layout, by solves with cables that lose next to nothing: real ones only lose more. A strip is as uneven as the
- * longest arm beside a feed: a proof counts for all longer arms on strip of that kind, a pass for all shorter ones.
+ * Ways of feeding that fail in every layout, by solves: first with cables that lose next to nothing, where real ones only lose more, then those that
+ * a bound is of with their own.
  */
 final class FeedProof
 {
-    /** Feeds up to which a way of feeding is solved. */
-    private const SOLVED = 2;
-
     /** Solves that bring the volts at a hub nearer to what its cables leave. */
     private const NEARER = 2;
 
@@ -26,23 +22,27 @@ final class FeedProof
     /** Volts by which a limit must be missed. */
     public const MISSED = 1e-3;
 
-    /** @var array<string, float> by run */
-    private array $amps = [];
-
     private readonly FeedMeasures $measures;
 
-    public readonly TrunkProof $trunks;
+    public readonly FeedSolver $solver;
 
-    /** @var array<string, KitSnapshot|null> the best controller, by run */
-    private array $best = [];
+    private readonly UnevenFeeds $uneven;
+
+    public readonly RunAmps $amps;
+
+    public readonly TrunkProof $trunks;
 
     /** @var array<string, list<FeedStep>> by run, place and amps */
     private array $stairs = [];
 
+    /** @var array<string, FeedStep|null> ways of feeding that are not proven to fail; null: one that is */
+    private array $steps = [];
+
     /**
-     * Longest arm and volts lost of feedings that were too uneven in a layout, by run and what they are compared with: not proven to fail in every one.
+     * Longest arm, volts lost and share of the hub's volts of feedings that were too uneven in a layout, by run and what they are compared with: not
+     * proven to fail in every one.
      *
-     * @var array<string, list<array{float, float}>>
+     * @var array<string, list<array{float, float, float}>>
      */
     private array $doubts = [];
 
@@ -55,50 +55,33 @@ final class FeedProof
     /** @var array<string, float> the same without a solve, by the amps of their kind */
     private array $plain = [];
 
-    /** @var array<string, bool> whether a way of feeding is too uneven at any volts */
-    private array $uneven = [];
-
     /** @var array<string, float> amps that they take at least */
     private array $taken = [];
 
-    public function __construct(
-        private readonly Tables $tables,
-        private readonly PlannerProgress $watch,
-        private readonly FeedKinds $known,
-    ) {
+    public function __construct(private readonly Tables $tables, PlannerProgress $watch, FeedKinds $known)
+    {
         $this->measures = new FeedMeasures($tables->plan);
-        $this->trunks = new TrunkProof($tables, $this->solved(...));
+        $this->solver = new FeedSolver($tables, $watch);
+        $this->uneven = new UnevenFeeds($this->solver, $this->measures, $known);
+        $this->amps = new RunAmps($this->solver, $this->uneven, $this->measures, $known);
+        $this->trunks = new TrunkProof($this->solver);
     }
 
     /**
      * Feedings of a run from a place that are not proven to fail and whose cables carry so many amps: the cheapest first, each that costs more
      * loses less, before its trunk or in its own cables.
      *
-     * @param  bool  $likely  without the doubtful ones, for layouts that shall hold; a bound counts them
      * @param  bool  $posts  from the posts of a bank, which need no terminals
      * @return list<FeedStep>
      */
-    public function stairs(Run $run, string $place, float $capacity, bool $likely = false, bool $posts = false): array
+    private function stairs(Run $run, string $place, float $capacity, bool $posts): array
     {
-        $key = "{$run->id}/{$place}/{$capacity}" . ($likely ? '/likely' : '') . ($posts ? '/posts' : '');
+        $key = "{$run->id}/{$place}/{$capacity}" . ($posts ? '/posts' : '');
         if (!isset($this->stairs[$key])) {
             $this->stairs[$key] = [];
-            $limit = $this->limit($run) + self::MISSED;
             foreach ($this->tables->feeds($run, $place, Aim::Cost, $posts) as $option) {
-                if ($option->capacity < $capacity - 1e-9 || $this->uneven($run, $option)) {
-                    continue;
-                }
-                $step = new FeedStep(
-                    $option,
-                    $this->loses($run, $option),
-                    $this->tail($run, $option),
-                    $this->taken[$option->key] ?? $this->draws($run, $option),
-                );
-                if (
-                    $step->loses < $limit &&
-                    !$this->beaten($step, $this->stairs[$key]) &&
-                    !($likely && $this->doubtful($run, $option))
-                ) {
+                $step = $option->capacity < $capacity - 1e-9 ? null : $this->step($run, $option);
+                if ($step !== null && !$this->beaten($step, $this->stairs[$key])) {
                     $this->stairs[$key][] = $step;
                 }
             }
@@ -107,10 +90,36 @@ final class FeedProof
         return $this->stairs[$key];
     }
 
-    /** @param  list<FeedStep>  $cheaper  Whether one of them is no worse in any way; one that fails behind some trunk leaves others their chance. */
+    private function step(Run $run, FeedOption $option): ?FeedStep
+    {
+        if (!array_key_exists($option->key, $this->steps)) {
+            $hopeless =
+                $this->uneven->fails($run, $option) ||
+                $this->loses($run, $option) >= $this->solver->limit($run) + self::MISSED;
+            $this->steps[$option->key] = $hopeless
+                ? null
+                : new FeedStep(
+                    $option,
+                    $this->loses($run, $option),
+                    $this->tail($run, $option),
+                    $this->taken[$option->key] ?? $this->amps->draws($run, $option),
+                    $this->uneven->most($option),
+                );
+        }
+
+        return $this->steps[$option->key];
+    }
+
+    /**
+     * Whether one of some that are cheaper is no worse in any way; one that fails behind some trunk, or is doubted, leaves others their chance.
+     *
+     * @param  list<FeedStep>  $cheaper
+     */
     private function beaten(FeedStep $step, array $cheaper): bool
     {
-        $beats = fn(FeedStep $one): bool => $one->beats($step) && !$this->trunks->fails($one->option);
+        $beats = fn(FeedStep $one): bool => $one->beats($step) &&
+            !$this->trunks->fails($one->option) &&
+            !$this->doubtful($this->tables->plan->run($one->option->run), $one->option, INF);
 
         return array_filter($cheaper, $beats) !== [];
     }
@@ -122,13 +131,17 @@ final class FeedProof
         $drop = $this->loses($run, $option);
 
         return new FeedBound(
-            $this->uneven($run, $option) || $drop > $this->limit($run) + self::MISSED,
-            $option->leg === null ? $this->draws($run, $option) : 0.0,
+            $this->uneven->fails($run, $option) || $drop > $this->solver->limit($run) + self::MISSED,
+            $option->leg === null ? $this->amps->draws($run, $option) : 0.0,
             $drop,
         );
     }
 
-    /** The cheapest of them for which there is room; null where there is none. */
+    /**
+     * The cheapest of them for which there is room; null where there is none.
+     *
+     * @param  bool  $likely  without the doubtful ones, for layouts that shall hold; a bound counts them
+     */
     public function cheapest(
         Run $run,
         string $place,
@@ -137,93 +150,17 @@ final class FeedProof
         bool $likely,
         bool $posts,
     ): ?FeedOption {
-        foreach ($this->stairs($run, $place, $capacity, $likely, $posts) as $step) {
-            if ($room->holds($step) && !$this->trunks->refuted($step->option, $room)) {
+        foreach ($this->stairs($run, $place, $capacity, $posts) as $step) {
+            if (
+                $room->holds($step) &&
+                !$this->trunks->refuted($step->option, $room) &&
+                !($likely && $this->doubtful($run, $step->option, $room->least))
+            ) {
                 return $step->option;
             }
         }
 
         return null;
-    }
-
-    /** Amps that a run takes at least, in any way of feeding that is not proven to fail, at the lowest volts. */
-    public function amps(Run $run): float
-    {
-        if (!isset($this->amps[$run->id])) {
-            $draws = [];
-            foreach ($this->tables->feeds($run, $this->tables->places([$run], false)[0] ?? '', Aim::Cost) as $option) {
-                if (self::solvable($option) && !isset($draws[$option->pattern]) && !$this->uneven($run, $option)) {
-                    $draws[$option->pattern] = $this->draws($run, $option);
-                }
-                $any = $option;
-            }
-            $longest = isset($any) ? $this->longest($run, $any) : null;
-            if ($longest !== null) {
-                $draws[$longest->pattern] =
-                    $this->solved($run, $longest, FeedBound::lowest($this->tables, $this->tables->strip($run)->volts))
-                        ->amps ?? 0.0;
-            }
-            $this->amps[$run->id] = $draws === [] ? 0.0 : min($draws);
-        }
-
-        return $this->amps[$run->id];
-    }
-
-    /** Of one or two feeds at places along a run those with the longest arms that are not proven to fail: they draw least. */
-    private function longest(Run $run, FeedOption $like): ?FeedOption
-    {
-        $marks = $this->tables->plan->of($run)->marks();
-        $place = static fn(int $k): int => $marks->nearest(($marks->length() * $k) / Feeding::STEPS);
-        $ways = [];
-        for ($k = 1; $k < Feeding::STEPS / 2; $k++) {
-            $ways[Feeding::SPOT . $k] = [$place($k)];
-        }
-        for ($k = 1; $k < Feeding::STEPS / 4; $k++) {
-            $ways[Feeding::SPOT . $k . '+' . (Feeding::STEPS - $k)] = [$place($k), $place(Feeding::STEPS - $k)];
-        }
-        foreach (count($run->sections) > 1 || $run->pins !== [] ? [] : $ways as $name => $pads) {
-            $option = $this->ideal($like, $name, $pads);
-            if (!$this->uneven($run, $option)) {
-                return $option;
-            }
-        }
-
-        return null;
-    }
-
-    /** Whether its amps are solved: many feeds are as good as never uneven, and not refused without a proof; of places along a run one counts. */
-    private static function solvable(FeedOption $option): bool
-    {
-        return (count($option->pads) <= self::SOLVED && !$option->spot()) || $option->pattern === Feeding::NOW;
-    }
-
-    /** Amps of a run in a way of feeding at the lowest volts: of the longest run of its kind, by the metre. Of a leg nothing is known. */
-    private function draws(Run $run, FeedOption $option): float
-    {
-        if ($option->leg !== null) {
-            return 0.0;
-        }
-        if (!self::solvable($option)) {
-            return $this->amps($run);
-        }
-        $metres = $this->tables->plan->of($run)->litLength();
-        $key = $this->measures->kind($run) . "/{$option->pattern}";
-        if (($this->known->draws[$key][1] ?? 0.0) < $metres) {
-            $now = $this->solved(
-                $run,
-                $this->ideal($option),
-                FeedBound::lowest($this->tables, $this->tables->strip($run)->volts),
-            );
-            $this->known->draws[$key] = [($now->amps ?? 0.0) / max(0.01, $metres), $metres];
-        }
-
-        return $this->known->draws[$key][0] * $metres;
-    }
-
-    /** Volts that may be lost to the farthest feed. */
-    public function limit(Run $run): float
-    {
-        return $this->tables->plan->limits->drop * $this->tables->strip($run)->volts;
     }
 
     /** Volts lost in the cables of a way of feeding and in its trunk, at least. */
@@ -257,7 +194,7 @@ final class FeedProof
         }
         $all = $option->halves() ? 2 * min([INF, ...$siemens]) : array_sum($siemens);
 
-        return ($this->draws($run, $option) / $all) * (1 + 1 / count($this->tables->strip($run)->channels));
+        return ($this->amps->draws($run, $option) / $all) * (1 + 1 / count($this->tables->strip($run)->channels));
     }
 
     /**
@@ -271,32 +208,45 @@ final class FeedProof
             return false;
         }
         $run = $this->tables->plan->run($option->run);
-        $before = $this->loses($run, $option);
-        $highest = FeedBound::highest($this->tables, $this->tables->strip($run)->volts);
-        $tail = $this->tail($run, $option);
+        $before = [$this->loses($run, $option), $this->tail($run, $option), $this->amps->draws($run, $option)];
+        $highest = FeedBound::highest($this->tables, $this->solver->volts($run));
         $this->alone($run, $option, $highest);
-        $now = $this->solved($run, $option, $highest)->drop ?? 0.0;
-        $half = $this->limit($run) / 2;
+        $now = $this->solver->at($run, $option, $highest)->drop ?? 0.0;
+        $half = $this->solver->limit($run) / 2;
         // Behind a trunk its cables lose no less than alone: only where that is little more is it worth a solve.
         $behind =
             $now > $this->tails[$key] + $half
-                ? $half + ($this->solved($run, $option, $highest - $this->tables->plan->limits->drop / 2)->drop ?? 0.0)
+                ? $half +
+                    ($this->solver->at($run, $option, $highest - $this->tables->plan->limits->drop / 2)->drop ?? 0.0)
                 : INF;
-        $this->solved[$key] = max($before, min($now, $behind));
+        $this->solved[$key] = max($before[0], min($now, $behind));
+        $this->uneven->refine($run, $option, $this->least($run, $option, $highest));
+        unset($this->steps[$key]);
         $this->forget($run);
 
-        return $this->solved[$key] > $before + 1e-9 || $this->tails[$key] > $tail + 1e-9;
+        return max($this->solved[$key] - $before[0], $this->tails[$key] - $before[1], $this->taken[$key] - $before[2]) >
+            1e-9 ||
+            $this->uneven->most($option) < INF ||
+            $this->uneven->fails($run, $option);
+    }
+
+    /** Share of the strip's volts that its hub has at least: what its own cables lose, its trunk may not. Pixels have no trunk. */
+    private function least(Run $run, FeedOption $option, float $highest): float
+    {
+        return $this->tables->strip($run)->switched()
+            ? $highest - max(0.0, $this->solver->limit($run) - $this->tail($run, $option)) / $this->solver->volts($run)
+            : $highest;
     }
 
     /** Solves a way of feeding at the least volts that its hub can have: there it loses least and draws least. */
     private function alone(Run $run, FeedOption $option, float $highest): void
     {
         $key = $option->key;
-        $volts = $this->tables->strip($run)->volts;
-        $this->taken[$key] = $this->draws($run, $option);
+        $volts = $this->solver->volts($run);
+        $this->taken[$key] = $this->amps->draws($run, $option);
         for ($n = 0; $n < self::NEARER; $n++) {
             $tail = $this->tail($run, $option);
-            $last = $this->solved($run, $option, $highest - max(0.0, $this->limit($run) - $tail) / $volts);
+            $last = $this->solver->at($run, $option, $this->least($run, $option, $highest));
             $this->tails[$key] = max($tail, $last->drop ?? 0.0);
             $this->taken[$key] = max($this->taken[$key], $last->amps ?? 0.0);
             if (self::NEAR * $volts > $this->tails[$key] - $tail) {
@@ -305,26 +255,34 @@ final class FeedProof
         }
     }
 
-    /** Doubts a way of feeding that was too uneven in a layout, and those that lose no less with no shorter arms. Returns whether that is new. */
-    public function doubt(FeedOption $option): bool
+    /**
+     * Doubts a way of feeding that was too uneven in a layout, and those that lose no less with no shorter arms behind a hub of no fewer volts. Returns
+     * whether that is new.
+     *
+     * @param  float  $share  of the strip's volts that its hub had
+     */
+    public function doubt(FeedOption $option, float $share): bool
     {
         $run = $this->tables->plan->run($option->run);
-        if ($this->doubtful($run, $option)) {
+        if ($this->doubtful($run, $option, $share)) {
             return false;
         }
         [$key, $arm] = $this->measures->of($run, $option);
-        $this->doubts["{$run->id}/{$key}"][] = [$arm, $this->loses($run, $option)];
+        $this->doubts["{$run->id}/{$key}"][] = [$arm, $this->loses($run, $option), $share];
         $this->forget($run);
 
         return true;
     }
 
-    private function doubtful(Run $run, FeedOption $option): bool
+    private function doubtful(Run $run, FeedOption $option, float $share): bool
     {
+        if ($this->doubts === []) {
+            return false;
+        }
         [$key, $arm] = $this->measures->of($run, $option);
         $loses = $this->loses($run, $option);
-        foreach ($this->doubts["{$run->id}/{$key}"] ?? [] as [$from, $least]) {
-            if ($arm >= $from - 1e-9 && $loses >= $least - 1e-9) {
+        foreach ($this->doubts["{$run->id}/{$key}"] ?? [] as [$from, $least, $hub]) {
+            if ($arm >= $from - 1e-9 && $loses >= $least - 1e-9 && $share >= $hub - 1e-9) {
                 return true;
             }
         }
@@ -339,58 +297,5 @@ final class FeedProof
             static fn(string $key): bool => !str_starts_with($key, "{$run->id}/"),
             ARRAY_FILTER_USE_KEY,
         );
-    }
-
-    private function uneven(Run $run, FeedOption $option): bool
-    {
-        return $this->uneven[$option->key] ??= $this->proven($run, $option);
-    }
-
-    private function proven(Run $run, FeedOption $option): bool
-    {
-        if (!self::solvable($option) && !$option->spot()) {
-            return false;
-        }
-        [$key, $metres] = $this->measures->of($run, $option);
-        if ($metres >= ($this->known->fails[$key] ?? INF)) {
-            return true;
-        }
-        if ($metres <= ($this->known->passes[$key] ?? 0.0)) {
-            return false;
-        }
-        foreach (array_reverse(FeedBound::shares($this->tables, $this->tables->strip($run)->volts)) as $share) {
-            $now = $this->solved($run, $this->ideal($option), $share);
-            if ($now === null || $now->excess <= FeedBound::MARGIN) {
-                $this->known->passes[$key] = $metres;
-
-                return false;
-            }
-        }
-        $this->known->fails[$key] = $metres;
-
-        return true;
-    }
-
-    private function solved(Run $run, FeedOption $option, float $share, float $trunk = 0.0): ?JudgedFeeds
-    {
-        $this->watch->step($run->name());
-        $this->best[$run->id] ??= $this->tables->strip($run)->switched()
-            ? FeedBound::least($this->tables->controllers([$run], true))
-            : null;
-
-        return FeedBound::at($this->tables, $option, $this->best[$run->id], $share, $trunk);
-    }
-
-    /** @param  list<int>|null  $pads  of another pattern */
-    private function ideal(FeedOption $option, ?string $pattern = null, ?array $pads = null): FeedOption
-    {
-        $thick = $option->tails[0];
-        foreach ($this->tables->priced->cables($thick->entry instanceof Cable ? $thick->entry->cores : 2) as $cable) {
-            if (FeedBound::ohms($cable) < FeedBound::ohms($thick)) {
-                $thick = $cable;
-            }
-        }
-
-        return $option->ideal($thick, $pattern ?? $option->pattern, $pads ?? $option->pads);
     }
 }

@@ -13,6 +13,7 @@ final readonly class FeedRoom
      * @param  float  $ohms  of the trunk
      * @param  float  $others  volts that the other runs lose in that trunk at least
      * @param  float  $each  amps that each of its feeds may carry on average
+     * @param  float  $least  share of the strip's volts that its hub has at least
      */
     public function __construct(
         public float $volts,
@@ -20,11 +21,13 @@ final readonly class FeedRoom
         public float $ohms = 0.0,
         public float $each = INF,
         public float $others = 0.0,
+        public float $least = 0.0,
     ) {}
 
     public function holds(FeedStep $step): bool
     {
         return $step->loses <= $this->volts &&
+            $step->most >= $this->least &&
             $step->tail + $this->ohms * $step->amps <= $this->tail &&
             $step->amps <= $this->each * max(1, count($step->option->pads)) + 1e-6;
     }

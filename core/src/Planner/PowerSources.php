@@ -17,7 +17,7 @@ use EmberDusk\Plan\Routes\Routes;
 use EmberDusk\Plan\Run;
 
 /** Power sources and their places for the runs of one place: supplies on the mains; without mains their bank, straight or through a converter. */
-final readonly class PowerSources
+final class PowerSources
 {
     /** Volts by which a source and a strip may differ by their names. */
     private const WITHIN = 0.5;
@@ -25,10 +25,16 @@ final readonly class PowerSources
     /** Ends of two cores. */
     private const ENDS = 4;
 
-    private Boards $boards;
+    private readonly Boards $boards;
+
+    /** @var array<int|string, float> by volts */
+    private array $sag = [];
+
+    /** @var array<int|string, float> by volts */
+    private array $most = [];
 
     /** @param  RunBank|null  $bank  of runs without mains; null on the mains */
-    public function __construct(private Tables $tables, public ?RunBank $bank)
+    public function __construct(private readonly Tables $tables, public readonly ?RunBank $bank)
     {
         $this->boards = new Boards($tables);
     }
@@ -87,21 +93,27 @@ final readonly class PowerSources
         return $sources;
     }
 
-    /** Share of the strip's volts that any of the sources may lose inside at its rated current. */
+    /** Share of the strip's volts that any of the sources may lose inside at its rated current less the headroom. */
     public function sag(float $volts): float
     {
-        $most = 0.0;
-        foreach ($this->units($volts) as $supply) {
-            $most = max($most, ($supply->sourceOhms * $supply->ratedAmps - ($supply->emf - $supply->volts)) / $volts);
-        }
-
-        return $most;
+        return $this->sag[(string) $volts] ??= max([
+            0.0,
+            ...array_map(
+                fn(Supply $s): float => ($s->sourceOhms * $this->tables->plan->limits->usable() * $s->ratedAmps -
+                    ($s->emf - $s->volts)) /
+                    $volts,
+                $this->units($volts),
+            ),
+        ]);
     }
 
     /** Share of the strip's volts that any of the sources has at most: a bank at rest has more than its name says. */
     public function most(float $volts): float
     {
-        return max([1.0, ...array_map(static fn(Supply $s): float => $s->emf / $volts, $this->units($volts))]);
+        return $this->most[(string) $volts] ??= max([
+            1.0,
+            ...array_map(static fn(Supply $s): float => $s->emf / $volts, $this->units($volts)),
+        ]);
     }
 
     /** @return list<Supply> that could feed strip of such volts */

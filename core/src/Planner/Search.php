@@ -249,7 +249,10 @@ final class Search
                 return true;
             }
             $ohms = $this->tables->ohms($block->trunk, $this->tables->routes->trunk($layout->place, $block->place));
-            if ($drop + $amps * $ohms > $this->proof->limit($this->tables->plan->run($block->feeds[0]->run)) + 1e-3) {
+            if (
+                $drop + $amps * $ohms >
+                $this->proof->solver->limit($this->tables->plan->run($block->feeds[0]->run)) + 1e-3
+            ) {
                 return true;
             }
         }

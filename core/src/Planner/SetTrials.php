@@ -45,28 +45,28 @@ final class SetTrials
                 if ($tried?->judged->holds() === true) {
                     return $tried;
                 }
-            } while ($level > 0 && $tried !== null && $this->doubted($tried));
+            } while ($level > 0 && $tried !== null && $this->doubted($floor, $tried));
         }
 
         return null;
     }
 
     /** Whether a trial adds doubts: ways of feeding that are too much for their strip in a layout. Other layouts are likelier without them. */
-    private function doubted(LayoutTrial $tried): bool
+    private function doubted(SharedFloor $floor, LayoutTrial $tried): bool
     {
         $new = [];
         foreach ($tried->judged->broken as $broken) {
             foreach (in_array($broken->limit, self::OF_ARMS, true) ? $tried->layout->blocks : [] as $block) {
                 foreach ($block->feeds as $feed) {
-                    if ($feed->run === $broken->at && $this->search->proof->doubt($feed)) {
+                    if ($feed->run === $broken->at && $floor->doubt($tried->layout, $block, $feed)) {
                         $new[] = $feed->run;
                     }
                 }
             }
         }
 
-        foreach ($new === [] ? [] : $this->floors as $floor) {
-            $floor->forget($new);
+        foreach ($new === [] ? [] : $this->floors as $known) {
+            $known->forget($new);
         }
 
         return $new !== [];

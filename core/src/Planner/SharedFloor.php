@@ -170,6 +170,19 @@ final class SharedFloor
         return $failing;
     }
 
+    /** Doubts a way of feeding of a block that was too uneven in a layout. Returns whether that is new. */
+    public function doubt(Layout $layout, RunBlock $block, FeedOption $feed): bool
+    {
+        $tables = $this->search->tables;
+        $runs = array_map(static fn(FeedOption $f): Run => $tables->plan->run($f->run), $block->feeds);
+        $ohms =
+            $block->trunk === null
+                ? 0.0
+                : $tables->ohms($block->trunk, $tables->routes->trunk($layout->place, $block->place));
+
+        return $runs !== [] && $this->search->proof->doubt($feed, $this->under->share($runs, $ohms));
+    }
+
     /** @return array{int, Layout}|null bound of a set on one supply, with the layout that it is of */
     public function floor(int $set): ?array
     {

@@ -4,9 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use Closure;
-use EmberDusk\Plan\Run;
-
 /** Ways of feeding that lose too much behind a trunk, by solves. */
 final class TrunkProof
 {
@@ -20,8 +17,7 @@ final class TrunkProof
     /** @var array<string, true> ways of feeding with their trunks that were solved */
     private array $asked = [];
 
-    /** @param  Closure(Run, FeedOption, float, float): ?JudgedFeeds  $solved  behind a share of the strip's volts and a trunk of so many ohms */
-    public function __construct(private readonly Tables $tables, private readonly Closure $solved) {}
+    public function __construct(private readonly FeedSolver $solver) {}
 
     /**
      * Solves a way of feeding behind its trunk, with the least loss of the other runs in it, from the least volts of its supply: more of either, or
@@ -39,11 +35,11 @@ final class TrunkProof
             return false;
         }
         $this->asked[$asked] = true;
-        $run = $this->tables->plan->run($option->run);
-        $volts = $this->tables->strip($run)->volts;
-        $least = FeedBound::source($this->tables, $volts) - $room->others / $volts;
-        $lost = (($this->solved)($run, $option, $least, $room->ohms)->drop ?? 0.0) + $room->others;
-        if ($lost <= $this->tables->plan->limits->drop * $volts + FeedProof::MISSED) {
+        $run = $this->solver->tables->plan->run($option->run);
+        $volts = $this->solver->volts($run);
+        $least = FeedBound::source($this->solver->tables, $volts) - $room->others / $volts;
+        $lost = ($this->solver->at($run, $option, $least, $room->ohms)->drop ?? 0.0) + $room->others;
+        if ($lost <= $this->solver->limit($run) + FeedProof::MISSED) {
             return false;
         }
         $this->refuted[$option->key][] = [$room->ohms, $room->others];
