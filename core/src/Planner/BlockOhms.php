@@ -6,7 +6,10 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\Connector;
 
-/** What all runs of a block have in common: ohms of the trunk's copper, both cores, and at least and at most inside the controller; the most amps there. */
+/**
+ * Ohms before the hub of a block: the copper of the trunk, both cores, and the smallest and largest resistance inside the controller; with the maximum
+ * current there, in amps.
+ */
 final readonly class BlockOhms
 {
     /** Ohms of the terminals of a trunk: two cores with two ends. */

@@ -8,8 +8,8 @@ use EmberDusk\Kit\Cable;
 use EmberDusk\Plan\Run;
 
 /**
- * Ways of feeding that fail in every layout, by solves: first with cables that lose next to nothing, where real ones only lose more, then those that
- * a bound is of with their own.
+ * Proof, by solves, that ways of feeding fail in every layout: first with cables of almost no loss, then with the cables of the plan for those in the
+ * bound. Real cables only lose more.
  */
 final class FeedProof
 {
@@ -256,8 +256,8 @@ final class FeedProof
     }
 
     /**
-     * Doubts a way of feeding that was too uneven in a layout, and those that lose no less with no shorter arms behind a hub of no fewer volts. Returns
-     * whether that is new.
+     * Doubts a way of feeding after a layout in which it was too uneven, and all with the same or more loss, arms and hub volts. Returns whether that
+     * is new.
      *
      * @param  float  $share  of the strip's volts that its hub had
      */

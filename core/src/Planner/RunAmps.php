@@ -9,7 +9,7 @@ use EmberDusk\Plan\Run;
 /** Amps of runs: at least, at the lowest volts that their feeds can have, where they draw least; and at most. */
 final class RunAmps
 {
-    /** More than any: what flows at most is not known. */
+    /** Placeholder for an unknown maximum, larger than any real current. */
     private const UNKNOWN = 1e9;
 
     /** @var array<string, float> by run */

@@ -26,13 +26,13 @@ use EmberDusk\Planner\UnevenFeeds;
 use EmberDusk\Tests\Demo;
 use PHPUnit\Framework\TestCase;
 
-/** What a bound knows of ways of feeding, held against solves at many volts and against plans that hold. */
+/** Bounds of ways of feeding, compared with solves at many voltages and with plans that hold. */
 final class FeedProofTest extends TestCase
 {
     /** Steps of the hub's volts from the highest to the lowest. */
     private const STEPS = 30;
 
-    /** Each fails at all volts above those at which it is said to, and one that is said to fail at any does so at all of them. */
+    /** A solve at each of 31 voltages agrees with the maximum that was found, and with a failure at all voltages. */
     public function test_a_way_of_feeding_is_uneven_at_all_volts_above_its_most(): void
     {
         $plan = SeededRooms::of(133);
@@ -82,7 +82,7 @@ final class FeedProofTest extends TestCase
         }
     }
 
-    /** In plans that hold, no run takes less or more than it is said to, and no hub has fewer volts. */
+    /** In plans that hold, the current of each run and the voltage of each hub are within their bounds. */
     public function test_runs_of_a_plan_draw_and_have_no_less_than_is_said(): void
     {
         foreach ([3, 10] as $seed) {
