@@ -42,6 +42,8 @@ final class AboutTest extends TestCase
 
     public function test_the_version_is_told_and_has_its_changes(): void
     {
+        // Pages that another version compiled are never shown by this one.
+        self::assertSame(storage_path('framework/views/' . Version::text()), config('view.compiled'));
         self::assertMatchesRegularExpression('/^\d+\.\d+\.\d+$/', Version::text());
         self::assertSame(0, Artisan::call('ember:version'));
         self::assertSame(Version::text(), trim(Artisan::output()));
