@@ -5,22 +5,19 @@ import { face, turnFace } from '@/lib/face';
 import { guide, GUIDE_KEY, guideStep, isDull, resumeGuide, startGuide } from '@/lib/guide';
 import { said } from '@/lib/clock';
 import { terms } from '@/lib/glossary';
-import { later } from '@/lib/later';
 import { singleKeys, turnKeys, useKeys, type Shortcut } from '@/lib/keys';
 import { useScreen, type Payload } from '@/lib/screen';
 import { person } from '@/lib/person';
 import ConnectionNote from './ConnectionNote.vue';
 import EmberMark from './EmberMark.vue';
 import DialogBox from './DialogBox.vue';
-import type { Doable } from './FindBox.vue';
+import FindBox, { type Doable } from './FindBox.vue';
 import GuideCard from './GuideCard.vue';
+import GlossaryBox from './GlossaryBox.vue';
+import HistoryBox from './HistoryBox.vue';
 import LedgerRow from './LedgerRow.vue';
 import SlateList from './SlateList.vue';
 import StageStrip from './StageStrip.vue';
-
-const FindBox = later(() => import('./FindBox.vue'));
-const GlossaryBox = later(() => import('./GlossaryBox.vue'));
-const HistoryBox = later(() => import('./HistoryBox.vue'));
 
 const props = withDefaults(defineProps<{ shortcuts?: Shortcut[]; things?: Doable[]; slate?: boolean }>(), {
     shortcuts: () => [],

@@ -1,27 +1,25 @@
 <script setup lang="ts">
 import { Link } from '@inertiajs/vue3';
 import { computed, nextTick, ref, watch } from 'vue';
+import BesideBox from './BesideBox.vue';
 import CableTable from './CableTable.vue';
 import FixtureTable from './FixtureTable.vue';
 import JobFrame from '@/ui/JobFrame.vue';
 import TermMark from '@/ui/TermMark.vue';
+import LimitsBox from './LimitsBox.vue';
 import PixelPlay from './PixelPlay.vue';
+import ProposalBox from './ProposalBox.vue';
+import SceneBox from './SceneBox.vue';
+import SegmentBox from './SegmentBox.vue';
+import SplitBox from './SplitBox.vue';
 import SupplyTable from './SupplyTable.vue';
 import { term } from '@/lib/glossary';
-import { later } from '@/lib/later';
 import { provideScreen, type Payload } from '@/lib/screen';
 import LightKey from './LightKey.vue';
 import Ribbon from './Ribbon.vue';
 import RunOverview from './RunOverview.vue';
 import type { Shown } from './ribbon';
 import type { Answer } from '@/types/generated/responses';
-
-const BesideBox = later(() => import('./BesideBox.vue'));
-const LimitsBox = later(() => import('./LimitsBox.vue'));
-const ProposalBox = later(() => import('./ProposalBox.vue'));
-const SceneBox = later(() => import('./SceneBox.vue'));
-const SegmentBox = later(() => import('./SegmentBox.vue'));
-const SplitBox = later(() => import('./SplitBox.vue'));
 
 const props = defineProps<{ answer: Answer }>();
 const store = provideScreen(props.answer);
