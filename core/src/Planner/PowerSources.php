@@ -6,7 +6,6 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\Supply\Headroom;
 use EmberDusk\Checks\Supply\Swing;
-use EmberDusk\Kit\Connector;
 use EmberDusk\Kit\Converter;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Kit\Powers;
@@ -21,9 +20,6 @@ final class PowerSources
 {
     /** Volts by which a source and a strip may differ by their names. */
     private const WITHIN = 0.5;
-
-    /** Ends of two cores. */
-    private const ENDS = 4;
 
     private readonly Boards $boards;
 
@@ -198,7 +194,7 @@ final class PowerSources
                         input: $cable,
                         metres: $metres,
                         fuse: $fuse,
-                        ohms: $this->tables->ohms($cable, $metres) + self::ENDS * Connector::TERMINAL,
+                        ohms: $this->tables->ohms($cable, $metres) + BlockOhms::ENDS,
                         switch: $this->tables->plan->kit[$laid->switch ?? ''] ?? null,
                         costs: $this->tables->costs,
                     );
