@@ -16,11 +16,17 @@ use SplPriorityQueue;
  */
 final class Candidates
 {
+    /** Patterns that cannot hold and are left for each run. */
+    public const REASONS = 3;
+
     /** Supplies, controllers and ways of feeding that are looked at where only some are worth a look: the least dear. */
     private const NARROW = [2, 2, 16];
 
     /** @var SplPriorityQueue<int, Candidate> by rank */
     private SplPriorityQueue $queue;
+
+    /** @var list<ChoiceLists> one for each way to place the supply and the controllers */
+    private array $spaces = [];
 
     /** @param  non-empty-list<Run>  $runs */
     private function __construct(
@@ -29,29 +35,51 @@ final class Candidates
         private readonly Aim $aim,
         private readonly bool $all,
         private readonly ?Closure $fits = null,
-        private readonly ?Closure $spots = null,
+        private readonly ?Closure $holds = null,
+        private readonly ?Closure $fails = null,
     ) {
         $this->queue = new SplPriorityQueue();
         foreach ((new Sharing($tables))->blocks($runs) as $blocks) {
             $this->spread($runs, $blocks);
+        }
+        foreach ($this->spaces as $space) {
+            $this->push($space->rank($space->first()), $space, $space->first(), 0, null);
         }
     }
 
     /**
      * @param  non-empty-list<Run>  $runs
      * @param  (Closure(FeedOption): bool)|null  $fits  ways of feeding that are worth a look
-     * @param  (Closure(FeedOption): bool)|null  $spots  feeds at places along a run that are looked at; patterns always are: they tell why
-     * @return iterable<int, Layout>
+     * @param  (Closure(FeedOption): bool)|null  $holds  those that may hold; of the others some patterns are left, which tell why nothing cheaper does
+     * @param  (Closure(non-empty-list<Run>, string, string): bool)|null  $fails  whether runs that share a controller cannot hold, by the places of supply and controller
+     * @return iterable<int, Layout> by their rank
      */
     public static function for(
         Tables $tables,
         array $runs,
         Aim $aim,
-        bool $all = false,
         ?Closure $fits = null,
-        ?Closure $spots = null,
+        ?Closure $holds = null,
+        ?Closure $fails = null,
     ): iterable {
-        return (new self(tables: $tables, runs: $runs, aim: $aim, all: $all, fits: $fits, spots: $spots))->inOrder();
+        return (new self($tables, $runs, $aim, false, $fits, $holds, $fails))->inOrder();
+    }
+
+    /**
+     * The lists of choices of all layouts by patterns, with units that are too small, those with the least dear layout first.
+     *
+     * @param  non-empty-list<Run>  $runs
+     * @return list<ChoiceLists>
+     */
+    public static function spaces(Tables $tables, array $runs): array
+    {
+        $spaces = (new self($tables, $runs, Aim::Cost, true))->spaces;
+        usort(
+            $spaces,
+            static fn(ChoiceLists $a, ChoiceLists $b): int => $a->rank($a->first()) <=> $b->rank($b->first()),
+        );
+
+        return $spaces;
     }
 
     /**
@@ -81,20 +109,22 @@ final class Candidates
         $this->queue->insert(new Candidate($rank, $space, $at, $last, $layout), -$rank);
     }
 
-    /** @return iterable<int, Layout> */
+    /** @return iterable<int, Layout> by their rank */
     private function inOrder(): iterable
     {
         $ready = [];
         $before = 0;
         while (($next = $this->pop()) !== null) {
-            [$rank, $space, $at, $layout] = [$next->rank, $next->space, $next->at, $next->layout];
+            [$rank, $space, $at] = [$next->rank, $next->space, $next->at];
             if ($ready !== [] && $rank > $before) {
-                yield from self::sorted($ready);
+                foreach (self::sorted($ready) as $layout) {
+                    yield $before => $layout;
+                }
                 $ready = [];
             }
             $before = $rank;
-            if ($layout !== null) {
-                $ready[] = $layout;
+            if ($next->layout !== null) {
+                $ready[] = $next->layout;
 
                 continue;
             }
@@ -114,7 +144,9 @@ final class Candidates
                 layout: $layout,
             );
         }
-        yield from self::sorted($ready);
+        foreach (self::sorted($ready) as $layout) {
+            yield $before => $layout;
+        }
     }
 
     /**
@@ -175,6 +207,9 @@ final class Candidates
     private function space(array $sources, string $place, array $places, array $blocks): void
     {
         $tapped = $sources[0]->tapped();
+        // Where a block cannot hold, the least dear units are enough to tell why.
+        $most = $this->hopeless($blocks, $place, $places) ? 1 : null;
+        $sources = array_slice($sources, 0, $most);
         $ranks = [array_map(fn(PowerSource $s): int => $this->aim->rank($s->total(), $s->joined(), 0), $sources)];
         $joints = $tapped ? RunBlock::TRUNK / 2 : RunBlock::TRUNK;
         $lists = [];
@@ -182,7 +217,7 @@ final class Candidates
             $controllers = $trunks = [];
             if ($this->tables->strip($block[0])->switched()) {
                 $metres = $this->tables->routes->trunk($place, $places[$n]);
-                $controllers = $this->narrow($this->tables->controllers($block, $this->all), 1);
+                $controllers = array_slice($this->narrow($this->tables->controllers($block, $this->all), 1), 0, $most);
                 $trunks = array_values(array_filter($this->tables->trunks($block)));
                 usort(
                     $trunks,
@@ -191,6 +226,7 @@ final class Candidates
                         $a->entry->id(),
                     ] <=> [$this->tables->costs->cable($b, $metres), $b->entry->id()],
                 );
+                $trunks = array_slice($trunks, 0, $most);
                 $ranks[] = array_map(
                     fn(KitSnapshot $f): int => $this->aim->rank($this->tables->costs->unit($f), 0, 0),
                     $controllers,
@@ -206,14 +242,7 @@ final class Candidates
             }
             $ways = [];
             foreach ($block as $run) {
-                $feeds = $this->tables->feeds($run, $places[$n], $this->aim, $tapped && $trunks === []);
-                if ($this->spots !== null) {
-                    $feeds = array_filter($feeds, fn(FeedOption $f): bool => !$f->spot() || ($this->spots)($f));
-                }
-                $ways[] = $feeds = $this->narrow(
-                    array_values($this->fits === null ? $feeds : array_filter($feeds, $this->fits)),
-                    2,
-                );
+                $ways[] = $feeds = $this->feeds($run, $places[$n], $tapped && $trunks === []);
                 $posts = fn(FeedOption $f): int => $tapped && $trunks === [] ? $this->tables->starts($f) : 0;
                 $ranks[] = array_map(
                     fn(FeedOption $f): int => $this->aim->rank(
@@ -234,10 +263,61 @@ final class Candidates
             ranks: $ranks,
             base: $this->aim->rank(0, 0, count(array_unique([...$tapped ? [] : [$place], ...$places]))),
         );
-        $first = $space->first();
-        if ($first !== null) {
-            $this->push(rank: $space->rank($first), space: $space, at: $first, last: 0, layout: null);
+        if ($space->count() > 0) {
+            $this->spaces[] = $space;
         }
+    }
+
+    /**
+     * Whether one of the blocks cannot hold between these places.
+     *
+     * @param  list<non-empty-list<Run>>  $blocks
+     * @param  list<string>  $places
+     */
+    private function hopeless(array $blocks, string $supply, array $places): bool
+    {
+        if ($this->fails === null) {
+            return false;
+        }
+        foreach ($blocks as $n => $block) {
+            if (($this->fails)($block, $supply, $places[$n])) {
+                return true;
+            }
+        }
+
+        return false;
+    }
+
+    /**
+     * Ways of feeding that are looked at.
+     *
+     * @param  bool  $posts  from the posts of a bank
+     * @return list<FeedOption>
+     */
+    private function feeds(Run $run, string $place, bool $posts): array
+    {
+        $feeds = $this->tables->feeds($run, $place, $this->aim, $posts);
+        if ($this->all) {
+            return array_values(array_filter($feeds, static fn(FeedOption $f): bool => !$f->spot()));
+        }
+        if ($this->fits !== null) {
+            $feeds = array_values(array_filter($feeds, $this->fits));
+        }
+        if ($this->holds === null) {
+            return $this->narrow($feeds, 2);
+        }
+        $kept = $told = [];
+        foreach ($feeds as $feed) {
+            $holds = ($this->holds)($feed);
+            if ($holds || (!$feed->spot() && !isset($told[$feed->pattern]) && count($told) < self::REASONS)) {
+                $kept[] = $feed;
+            }
+            if (!$feed->spot()) {
+                $told[$feed->pattern] = true;
+            }
+        }
+
+        return $kept;
     }
 
     /**

@@ -4,14 +4,19 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Kit\KitSnapshot;
+
 /** Lists of choices once sharing and positions are fixed; a point is one number per list. */
 final readonly class ChoiceLists
 {
+    /** @var list<list<PowerSource|KitSnapshot|FeedOption>> the choices, in the order source, then by block controller, trunk, runs */
+    public array $lists;
+
     /**
      * @param  list<string>  $places  of the blocks' controllers
      * @param  list<PowerSource>  $sources
      * @param  list<BlockChoices>  $blocks
-     * @param  list<list<int>>  $ranks  of every list, in the order source, then by block controller, trunk, runs
+     * @param  list<list<int>>  $ranks  of every choice
      * @param  int  $base rank of the places
      */
     public function __construct(
@@ -21,16 +26,79 @@ final readonly class ChoiceLists
         private array $blocks,
         private array $ranks,
         private int $base,
-    ) {}
+    ) {
+        $lists = [$sources];
+        foreach ($blocks as $block) {
+            $lists = [
+                ...$lists,
+                ...$block->controllers === [] ? [] : [$block->controllers, $block->trunks],
+                ...$block->feeds,
+            ];
+        }
+        $this->lists = $lists;
+    }
 
-    /** @return list<int>|null the first of each list; null where a list is empty */
-    public function first(): ?array
+    /** How many layouts there are. */
+    public function count(): int|float
     {
-        if (in_array([], $this->ranks, true)) {
-            return null;
+        return array_product(array_map(count(...), $this->ranks));
+    }
+
+    /** @return list<int> the first of each list */
+    public function first(): array
+    {
+        return array_fill(0, count($this->ranks), 0);
+    }
+
+    /** @return list<int> the last of each list, the dearest */
+    public function last(): array
+    {
+        return array_map(static fn(array $list): int => count($list) - 1, $this->ranks);
+    }
+
+    /** @return list<int> the choices of a layout where the lists have them, else the first */
+    public function nearest(Layout $layout): array
+    {
+        $made = [self::name($layout->source) => true];
+        foreach ($layout->blocks as $block) {
+            foreach ([$block->controller, $block->trunk, ...$block->feeds] as $choice) {
+                $made[$choice === null ? '' : self::name($choice)] = true;
+            }
         }
 
-        return array_fill(0, count($this->ranks), 0);
+        return array_map(static function (array $list) use ($made): int {
+            foreach ($list as $n => $choice) {
+                if (isset($made[self::name($choice)])) {
+                    return $n;
+                }
+            }
+
+            return 0;
+        }, $this->lists);
+    }
+
+    private static function name(PowerSource|KitSnapshot|FeedOption $choice): string
+    {
+        return match (true) {
+            $choice instanceof FeedOption => "{$choice->run}/" . implode('/', $choice->decision()),
+            $choice instanceof PowerSource => $choice->decision(),
+            default => $choice->entry->id(),
+        };
+    }
+
+    /** @return iterable<int, list<int>> every point */
+    public function points(): iterable
+    {
+        $sizes = array_map(count(...), $this->ranks);
+        for ($number = 0, $count = $this->count(); $number < $count; $number++) {
+            $rest = $number;
+            $at = [];
+            foreach ($sizes as $size) {
+                $at[] = $rest % $size;
+                $rest = intdiv($rest, $size);
+            }
+            yield $at;
+        }
     }
 
     /**

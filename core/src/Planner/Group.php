@@ -143,18 +143,32 @@ final class Group
                 count($this->runs);
     }
 
-    /** @return list<non-empty-list<Run>> sets of runs for which nothing was found: each unit, or all where their kit is pinned */
-    public function failing(): array
+    /**
+     * The sets of runs for which nothing holds, with the limits that clash: each unit, or all where their kit is pinned. A layout that is found to
+     * hold after all becomes part of the result.
+     *
+     * @param  int  $most  layouts that are solved for each
+     * @return list<Clash>
+     *
+     * @throws SearchStopped with the partial result
+     */
+    public function clashes(int $most): array
     {
-        if (in_array('kit', $this->runs[0]->pins, true)) {
-            $alone = [$this->runs];
-        } else {
-            $alone = $this->units();
+        $sets = in_array('kit', $this->runs[0]->pins, true) ? [$this->runs] : $this->units();
+        $clashes = [];
+        foreach ($sets as $set) {
+            if (($this->found[self::name($set)]->best ?? null) !== null) {
+                continue;
+            }
+            $clash = ClashSearch::for($this->search, $set, $most);
+            if ($clash->nearest?->judged->holds() === true) {
+                [$this->parts, $this->exact] = [[...$this->parts, $clash->nearest], false];
+            } else {
+                $clashes[] = $clash;
+            }
         }
 
-        return array_values(
-            array_filter($alone, fn(array $set): bool => ($this->found[self::name($set)]->best ?? null) === null),
-        );
+        return $clashes;
     }
 
     public function rank(): int
@@ -209,9 +223,11 @@ final class Group
     private function everyWay(): void
     {
         $best = $this->complete() ? $this->inOrder($this->parts) : null;
+        // More load on its supply hardly ever helps a run that fails alone.
+        $most = $best === null ? min($this->most, Search::BRIEF) : $this->most;
         foreach (Partitions::for($this->runs) as $sets) {
             if (count($sets) < count($this->units()) && Sharing::whole($this->search->tables->plan, $sets)) {
-                $best = $this->lesser($best, $sets);
+                $best = $this->lesser($best, $sets, $most);
             }
         }
         $this->parts = $best ?? $this->parts;
@@ -221,9 +237,10 @@ final class Group
     /**
      * @param  list<LayoutTrial>|null  $best
      * @param  list<non-empty-list<Run>>  $sets
+     * @param  int  $most  layouts that are solved for each set
      * @return list<LayoutTrial>|null
      */
-    private function lesser(?array $best, array $sets): ?array
+    private function lesser(?array $best, array $sets, int $most): ?array
     {
         $rank =
             $best !== null ? array_sum(array_map(fn(LayoutTrial $t): int => $t->rank($this->aim), $best)) : PHP_INT_MAX;
@@ -246,7 +263,7 @@ final class Group
             // The best so far minus the lower bounds of the others: the budget of this one.
             $found = $this->best(
                 $set,
-                $this->most,
+                $most,
                 min($this->apart($set), $rank === PHP_INT_MAX ? $rank : $rank - $floor + $least[$n]),
             );
             $this->exact = $this->exact && $found->exact;

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Checks\PlannerLimit;
+
 /** Result of holding a plan against the job's limits: those that it breaks, and how even its least even run is. */
 final readonly class Judgement
 {
@@ -24,16 +26,29 @@ final readonly class Judgement
         return array_values(array_unique(array_map(static fn(BrokenLimit $b): string => $b->words, $this->broken)));
     }
 
+    /** @return list<PlannerLimit> that are broken, each once, in their order */
+    public function limits(): array
+    {
+        $broken = array_map(static fn(BrokenLimit $b): PlannerLimit => $b->limit, $this->broken);
+
+        return array_values(
+            array_filter(PlannerLimit::cases(), static fn(PlannerLimit $l): bool => in_array($l, $broken, true)),
+        );
+    }
+
     /**
      * By what nearest is meant: fewest limits broken, then least excess.
      *
+     * @param  list<PlannerLimit>  $of  that count
      * @return array{int, float}
      */
-    public function far(): array
+    public function far(array $of): array
     {
+        $broken = array_filter($this->broken, static fn(BrokenLimit $b): bool => in_array($b->limit, $of, true));
+
         return [
-            count(array_unique(array_map(static fn(BrokenLimit $b): string => $b->limit->value, $this->broken))),
-            array_sum(array_map(static fn(BrokenLimit $b): float => $b->excess, $this->broken)),
+            count(array_unique(array_map(static fn(BrokenLimit $b): string => $b->limit->value, $broken))),
+            array_sum(array_map(static fn(BrokenLimit $b): float => $b->excess, $broken)),
         ];
     }
 }

@@ -4,6 +4,8 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
+use EmberDusk\Checks\PlannerLimit;
+
 /** A layout that was put into the plan and held against the limits. */
 final readonly class LayoutTrial
 {
@@ -24,6 +26,8 @@ final readonly class LayoutTrial
     /** Fewer limits broken, then less excess, then cheaper. */
     public function nearerThan(?self $other): bool
     {
-        return $other === null || [...$this->judged->far(), $this->cost] < [...$other->judged->far(), $other->cost];
+        $far = static fn(self $of): array => [...$of->judged->far(PlannerLimit::cases()), $of->cost];
+
+        return $other === null || $far($this) < $far($other);
     }
 }

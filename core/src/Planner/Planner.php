@@ -77,9 +77,7 @@ final readonly class Planner
             try {
                 $group->solve();
                 if (!$group->complete() && ($wish !== null || !$brief)) {
-                    foreach ($group->failing() as $set) {
-                        $clashes[] = $group->search->clash($set, $brief ? Search::BRIEF : Search::MOST);
-                    }
+                    $clashes = [...$clashes, ...$group->clashes($brief ? Search::BRIEF : ClashSearch::MOST)];
                 }
             } catch (SearchStopped) {
                 continue;

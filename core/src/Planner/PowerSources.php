@@ -144,14 +144,37 @@ final class PowerSources
     private function supplies(array $runs, bool $all): array
     {
         $strip = $this->tables->strip($runs[0]);
-        $watts = $this->watts($runs);
 
-        return $this->tables->priced->ofKind(
-            'supply',
-            fn(object $s): bool => $s instanceof Supply &&
-                abs($s->volts - $strip->volts) < self::WITHIN &&
-                ($this->tables->all($all, WishKind::Supply) || Headroom::enough($this->tables->plan, $s, $watts)),
+        return $this->large(
+            $this->tables->priced->ofKind(
+                'supply',
+                static fn(object $s): bool => $s instanceof Supply && abs($s->volts - $strip->volts) < self::WITHIN,
+            ),
+            $this->watts($runs),
+            $this->tables->all($all, WishKind::Supply),
         );
+    }
+
+    /**
+     * Units large enough for so many watts with the job's headroom.
+     *
+     * @param  list<KitSnapshot>  $units
+     * @param  bool  $all  also those without the headroom; overloaded ones, whose volts sag, only where there are no others
+     * @return list<KitSnapshot>
+     */
+    private function large(array $units, float $watts, bool $all): array
+    {
+        $rated = static fn(KitSnapshot $u): ?Supply => $u->entry instanceof Powers ? $u->entry->supply(1, 1) : null;
+        if (!$all) {
+            $enough = fn(Supply $s): bool => Headroom::enough($this->tables->plan, $s, $watts);
+        } else {
+            $enough = static fn(Supply $s): bool => $watts <= $s->ratedWatts() + 1e-9;
+        }
+        $large = array_values(
+            array_filter($units, static fn(KitSnapshot $u): bool => ($s = $rated($u)) !== null && $enough($s)),
+        );
+
+        return $all && $large === [] ? $units : $large;
     }
 
     /**
@@ -170,21 +193,16 @@ final class PowerSources
         $pinned = array_filter($runs, static fn(Run $r): bool => in_array('cables', $r->pins, true)) !== [];
         $cables = $pinned && $laid !== null ? [$this->tables->plan->kit[$laid->kit]] : $this->tables->priced->cables(2);
         $strip = $this->tables->strip($runs[0]);
-        $watts = $this->watts($runs);
         $from = $bank->supply();
         $sources = [];
-        foreach (
-            $this->tables->priced->ofKind(
-                'converter',
-                fn(object $c): bool => $c instanceof Converter &&
-                    abs($c->volts - $strip->volts) < self::WITHIN &&
-                    $c->inputLeast <= ($from->lowest ?? $from->emf) &&
-                    ($from->charging ?? $from->emf) <= $c->inputMost &&
-                    ($this->tables->all($all, WishKind::Converter) ||
-                        Headroom::enough($this->tables->plan, $c->supply(1, 1), $watts)),
-            )
-            as $unit
-        ) {
+        $units = $this->tables->priced->ofKind(
+            'converter',
+            static fn(object $c): bool => $c instanceof Converter &&
+                abs($c->volts - $strip->volts) < self::WITHIN &&
+                $c->inputLeast <= ($from->lowest ?? $from->emf) &&
+                ($from->charging ?? $from->emf) <= $c->inputMost,
+        );
+        foreach ($this->large($units, $this->watts($runs), $this->tables->all($all, WishKind::Converter)) as $unit) {
             foreach ($cables as $cable) {
                 $fuse = $this->tables->priced->fuse($this->tables->carries($cable), $from->charging ?? $from->emf);
                 if ($fuse !== null) {

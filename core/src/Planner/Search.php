@@ -21,13 +21,13 @@ final class Search
     /** As many where an answer is wanted soon: with a choice that a person asked for, or after a way out of a clash. */
     public const BRIEF = 200;
 
-    /** Layouts that are looked at, solved or known to be hopeless. */
-    private const SEEN = 20_000;
+    /** Layouts that are looked at for each that may be solved: most are known to be hopeless. */
+    private const SEEN = 13;
+
+    /** As many at least. */
+    private const LEAST = 2_000;
 
     private const EVERY = 100;
-
-    /** How many that do not hold are kept to tell why. */
-    private const REASONS = 3;
 
     public readonly FeedProof $proof;
 
@@ -70,7 +70,6 @@ final class Search
         int $most = self::MOST,
         bool $rough = false,
     ): SearchResult {
-        $nearest = null;
         $cheaper = [];
         $bound = 0;
         $count = $seen = 0;
@@ -82,20 +81,18 @@ final class Search
                 tables: $this->tables,
                 runs: $runs,
                 aim: $aim,
-                all: false,
                 fits: $rough ? $fits : null,
-                spots: $rough ? null : fn(FeedOption $f): bool => !$this->proof->bound($f)->hopeless,
+                holds: $rough ? null : fn(FeedOption $f): bool => !$this->proof->bound($f)->hopeless,
+                fails: $rough ? null : $this->stranded(...),
             )
-            as $layout
+            as $bound => $layout
         ) {
-            $bound = $aim->rank($layout->cost($this->tables), $layout->joints($this->tables), $layout->boxes());
             if (++$seen % self::EVERY === 0) {
                 $this->watch->look(self::names($runs));
             }
-            if ($bound > $limit || $seen > self::SEEN) {
+            if ($bound > $limit || $seen > max(self::LEAST, $most * self::SEEN)) {
                 return new SearchResult(
                     best: null,
-                    nearest: $nearest,
                     bound: $bound,
                     exact: $bound > $limit,
                     cheaper: array_values($cheaper),
@@ -112,81 +109,23 @@ final class Search
                     $layout->blocks,
                 ),
             );
-            $told = isset($cheaper[$pattern]) || count($cheaper) >= ($rough ? 1 : self::REASONS);
+            $told = isset($cheaper[$pattern]) || count($cheaper) >= ($rough ? 1 : Candidates::REASONS);
             if ($told && $this->hopeless($layout, $rough)) {
                 continue;
             }
             if ($count++ >= $most) {
-                return new SearchResult(
-                    best: null,
-                    nearest: $nearest,
-                    bound: $bound,
-                    exact: false,
-                    cheaper: array_values($cheaper),
-                );
+                return new SearchResult(best: null, bound: $bound, exact: false, cheaper: array_values($cheaper));
             }
             $tried = $this->try($layout, $runs);
             if ($tried->judged->holds()) {
-                return new SearchResult(
-                    best: $tried,
-                    nearest: $nearest,
-                    bound: $bound,
-                    exact: !$rough,
-                    cheaper: array_values($cheaper),
-                );
+                return new SearchResult(best: $tried, bound: $bound, exact: !$rough, cheaper: array_values($cheaper));
             }
             if (!$told) {
                 $cheaper += [$pattern => $tried];
             }
-            if ($tried->nearerThan($nearest)) {
-                $nearest = $tried;
-            }
         }
 
-        return new SearchResult(
-            best: null,
-            nearest: $nearest,
-            bound: $bound,
-            exact: true,
-            cheaper: array_values($cheaper),
-        );
-    }
-
-    /**
-     * The limits of which no layout holds all: the fewest, and the first of those; with the nearest layout.
-     *
-     * @param  non-empty-list<Run>  $runs
-     *
-     * @throws SearchStopped
-     */
-    public function clash(array $runs, int $most = self::MOST): Clash
-    {
-        $nearest = null;
-        $sets = [];
-        $count = 0;
-        $all = true;
-        // Limits are named by the patterns: places along a run break the same ones, and are many.
-        foreach (
-            Candidates::for($this->tables, $runs, Aim::Cost, true, spots: static fn(FeedOption $f): bool => false)
-            as $layout
-        ) {
-            if ($count++ >= $most) {
-                $all = false;
-                break;
-            }
-            $tried = $this->try($layout, $runs);
-            if ($tried->nearerThan($nearest)) {
-                $nearest = $tried;
-            }
-            $limits = [];
-            foreach ($tried->judged->broken as $broken) {
-                $limits[$broken->limit->value] = $broken->limit;
-            }
-            ksort($limits);
-            $sets[implode(',', array_keys($limits))] = array_values($limits);
-        }
-
-        return new Clash($runs, Clash::fewest(array_values($sets)), $nearest, $all);
+        return new SearchResult(best: null, bound: $bound, exact: !$rough, cheaper: array_values($cheaper));
     }
 
     /**
@@ -226,6 +165,39 @@ final class Search
         return $this->fails($layout, $this->proof->bound(...)) || $this->fails($layout, $this->hub(...));
     }
 
+    /**
+     * Whether runs that share a controller cannot hold with any cables: one of them fails however it is fed, or the thickest trunk loses too much at
+     * the least amps.
+     *
+     * @param  non-empty-list<Run>  $block
+     */
+    private function stranded(array $block, string $supply, string $place): bool
+    {
+        $amps = $drop = 0.0;
+        foreach ($block as $run) {
+            $bounds = array_filter(
+                array_map($this->proof->bound(...), $this->tables->feeds($run, $place, Aim::Cost)),
+                static fn(FeedBound $b): bool => !$b->hopeless,
+            );
+            if ($bounds === []) {
+                return true;
+            }
+            $amps += min(array_column($bounds, 'amps'));
+            $drop = max($drop, min(array_column($bounds, 'drop')));
+        }
+        $trunks = array_filter($this->tables->trunks($block));
+        $metres = $this->tables->routes->trunk($supply, $place);
+        $ohms = array_map(fn(KitSnapshot $t): float => $this->tables->ohms($t, $metres), $trunks);
+
+        return $ohms !== [] && $this->lost($drop, $amps, min($ohms), $block[0]);
+    }
+
+    /** Whether a trunk loses too much before ways of feeding that lose so many volts. */
+    private function lost(float $drop, float $amps, float $ohms, Run $run): bool
+    {
+        return $drop + $amps * $ohms > $this->proof->solver->limit($run) + 1e-3;
+    }
+
     /** @param  Closure(FeedOption): FeedBound  $bound  of a way of feeding */
     private function fails(Layout $layout, Closure $bound): bool
     {
@@ -249,10 +221,7 @@ final class Search
                 return true;
             }
             $ohms = $this->tables->ohms($block->trunk, $this->tables->routes->trunk($layout->place, $block->place));
-            if (
-                $drop + $amps * $ohms >
-                $this->proof->solver->limit($this->tables->plan->run($block->feeds[0]->run)) + 1e-3
-            ) {
+            if ($this->lost($drop, $amps, $ohms, $this->tables->plan->run($block->feeds[0]->run))) {
                 return true;
             }
         }

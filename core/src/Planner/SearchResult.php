@@ -9,14 +9,12 @@ final readonly class SearchResult
 {
     /**
      * @param  LayoutTrial|null  $best  null when nothing that was tried holds
-     * @param  LayoutTrial|null  $nearest of the failing ones
      * @param  int  $bound  nothing that holds has a lower rank
      * @param  bool  $exact  whether everything up to the bound was tried
      * @param  list<LayoutTrial>  $cheaper the first failing ones
      */
     public function __construct(
         public ?LayoutTrial $best,
-        public ?LayoutTrial $nearest,
         public int $bound,
         public bool $exact,
         public array $cheaper,

@@ -32,16 +32,7 @@ final readonly class SimpleLayouts
             if ($source === null) {
                 continue;
             }
-            $thickest = [];
-            foreach ($this->tables->feeds($run, $place, Aim::Cost) as $option) {
-                if (
-                    $option->leg === null &&
-                    self::ohms($option->tails[0]) <= self::ohms(($thickest[$option->pattern] ?? $option)->tails[0])
-                ) {
-                    $thickest[$option->pattern] = $option;
-                }
-            }
-            foreach ($thickest as $option) {
+            foreach (self::thickest($this->tables->feeds($run, $place, Aim::Cost)) as $option) {
                 $layouts[] = new Layout($source, $place, [
                     new RunBlock($controller, $place, $switched ? $trunks[0] : null, [$option]),
                 ]);
@@ -54,6 +45,27 @@ final readonly class SimpleLayouts
         );
 
         return $layouts;
+    }
+
+    /**
+     * Of each pattern of new cables the one with the thickest.
+     *
+     * @param  array<FeedOption>  $options
+     * @return array<string, FeedOption> by the pattern
+     */
+    public static function thickest(array $options): array
+    {
+        $thickest = [];
+        foreach ($options as $option) {
+            if (
+                $option->leg === null &&
+                self::ohms($option->tails[0]) <= self::ohms(($thickest[$option->pattern] ?? $option)->tails[0])
+            ) {
+                $thickest[$option->pattern] = $option;
+            }
+        }
+
+        return $thickest;
     }
 
     private static function ohms(KitSnapshot $cable): float

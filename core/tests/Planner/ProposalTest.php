@@ -182,7 +182,7 @@ final class ProposalTest extends TestCase
         $plan = JobFile::read(Demo::shipped('observatory'));
         $tables = new Tables($plan, $plan->run('band')->place, Demo::basis());
         $seen = $apart = [];
-        foreach (Candidates::for($tables, [$plan->run('band')], Aim::Cost, true) as $layout) {
+        foreach (Candidates::for($tables, [$plan->run('band')], Aim::Cost) as $layout) {
             $feed = $layout->blocks[0]->feeds[0];
             if (isset($seen[$feed->pattern])) {
                 continue;
