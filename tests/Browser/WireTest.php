@@ -110,6 +110,12 @@ final class WireTest extends BrowserTestCase
         $this->click(fn() => $this->find('[data-split=parts] button.press'));
         $this->see('Cove 2 of 2');
         $this->press('/');
+        $this->find('[role=dialog] input')->sendKeys(['rejoin', Key::ESCAPE]);
+        $this->eventually(
+            fn(): bool => $this->js('return document.querySelector("[role=dialog] [role=combobox]") === null') === true,
+            'one press of Esc does not close the box',
+        );
+        $this->press('/');
         $this->find('[role=dialog] input')->sendKeys(['rejoin cove 1', Key::ENTER]);
         $this->click(fn() => $this->find('[data-split=whole] button.press'));
         $this->dontSee('Cove 2 of 2');

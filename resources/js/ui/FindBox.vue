@@ -23,20 +23,25 @@ const found = computed(() => {
         .slice(0, 9);
 });
 
+function close(): void {
+    words.value = '';
+    emit('close');
+}
+
 function take(thing: Doable | null): void {
     if (thing) {
-        emit('close');
-        words.value = '';
+        close();
         thing.act();
     }
 }
 </script>
 
 <template>
-    <Dialog :open="open" class="relative z-50" @close="emit('close')">
+    <Dialog :open="open" class="relative z-50" @close="close()">
         <div class="fixed inset-0 bg-[#1b121f]/50" aria-hidden="true" />
         <div class="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
-            <DialogPanel class="panel w-full max-w-lg p-4">
+            <!-- Before the list, which would only clear the text at the first press. -->
+            <DialogPanel class="panel w-full max-w-lg p-4" @keydown.esc.capture="close()">
                 <DialogTitle class="mb-2 font-head font-semibold">Find or run</DialogTitle>
                 <Combobox :model-value="null" @update:model-value="take">
                     <ComboboxInput
