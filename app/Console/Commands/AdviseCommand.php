@@ -92,8 +92,8 @@ final class AdviseCommand extends Command
         }
         $this->line(
             "{$answer['solved']} layouts solved" .
-                // The bound of a search does not apply to a cheaper current layout.
-                ($keep
+                // The bound of a search does not apply to a cheaper current layout, nor to some of the runs.
+                ($keep || $answer['clashes'] !== []
                     ? ''
                     : "; lower bound {$answer['bound']['text']}" .
                         ($answer['gap'] === '' ? '' : ", gap {$answer['gap']}")),

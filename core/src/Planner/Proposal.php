@@ -68,10 +68,12 @@ final readonly class Proposal implements JsonWritable
     /** Whether every run has a layout that holds. */
     public function whole(): bool
     {
-        return !$this->stopped &&
-            $this->clashes === [] &&
-            $this->groups !== [] &&
-            array_filter($this->groups, static fn(Group $g): bool => !$g->complete()) === [];
+        return !$this->stopped && $this->clashes === [] && $this->groups !== [] && $this->complete();
+    }
+
+    private function complete(): bool
+    {
+        return array_filter($this->groups, static fn(Group $g): bool => !$g->complete()) === [];
     }
 
     public function cost(): int
@@ -142,7 +144,9 @@ final readonly class Proposal implements JsonWritable
         );
         // Boards, banks and units that stay cost the same in every layout.
         $found = $this->moving($this->parts)->cost();
-        $gap = !$this->exact && $found !== 0 ? sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $found) : '';
+        // Of all runs: a proposal for some of them has no gap.
+        $open = $this->complete() && !$this->exact && $found !== 0;
+        $gap = $open ? sprintf('%.1f %%', (100 * ($this->cost() - $this->bound)) / $found) : '';
 
         return new ProposalAnswer(
             found: $this->parts !== [] ? $this->way($this->parts, $promise) : null,

@@ -106,6 +106,7 @@ async function take(payload: object): Promise<void> {
                 <p v-if="proposal.stopped" class="text-watch">
                     Stopped: this layout meets the limits, but a cheaper one may exist.
                 </p>
+                <ClashingRuns v-for="clash in proposal.clashes" :key="clash.run" :clash="clash" @take="take" />
                 <section
                     v-if="proposal.found"
                     :class="proposal.whole || proposal.stopped ? 'border-lit' : 'border-watch'"
@@ -122,7 +123,6 @@ async function take(payload: object): Promise<void> {
                         Stays open with it, within the tolerances: {{ proposal.stays.join('; ') }}.
                     </p>
                 </section>
-                <ClashingRuns v-for="clash in proposal.clashes" :key="clash.run" :clash="clash" @take="take" />
                 <p v-if="proposal.nearest && proposal.clashes.length" class="flex flex-wrap items-baseline gap-1">
                     <button type="button" class="act" @click="take(proposal.nearest.take)">Use the nearest</button>
                     <FigureText :figure="proposal.nearest.cost" />
@@ -159,7 +159,7 @@ async function take(payload: object): Promise<void> {
                 </p>
                 <p class="text-[13px] text-ink2">
                     <span class="fig">{{ proposal.solved }}</span> layouts were calculated.
-                    <template v-if="!proposal.drawn?.keep">
+                    <template v-if="proposal.clashes.length === 0 && !proposal.drawn?.keep">
                         {{
                             proposal.gap
                                 ? 'Lower bound of the cost:'
