@@ -51,7 +51,8 @@ final class Candidates
      * @param  non-empty-list<Run>  $runs
      * @param  (Closure(FeedOption): bool)|null  $fits  ways of feeding that are worth a look
      * @param  (Closure(FeedOption): bool)|null  $holds  those that may hold; of the others some patterns are left, which tell why nothing cheaper does
-     * @param  (Closure(non-empty-list<Run>, string, string): bool)|null  $fails  whether runs that share a controller cannot hold, by the places of supply and controller
+     * @param  (Closure(non-empty-list<Run>, string, string): bool)|null  $fails  whether no layout of runs on one controller can hold, by the places
+     *     of supply and controller
      * @return iterable<int, Layout> by their rank
      */
     public static function for(

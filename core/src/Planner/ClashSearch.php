@@ -44,15 +44,16 @@ final class ClashSearch
      *
      * @param  non-empty-list<Run>  $runs
      * @param  int  $most  layouts that are solved
+     * @param  bool  $exact  whether the places along the runs were searched to the end
      *
      * @throws SearchStopped
      */
-    public static function for(Search $search, array $runs, int $most = self::MOST): Clash
+    public static function for(Search $search, array $runs, int $most, bool $exact): Clash
     {
-        return (new self($search, $runs, $most))->clash();
+        return (new self($search, $runs, $most))->clash($exact);
     }
 
-    private function clash(): Clash
+    private function clash(bool $exact): Clash
     {
         $all = array_sum(array_map(static fn(ChoiceLists $c): int|float => $c->count(), $this->spaces)) <= $this->most;
         if ($all) {
@@ -65,7 +66,7 @@ final class ClashSearch
             $this->fewest();
         }
 
-        return new Clash($this->runs, Clash::fewest(array_values($this->sets)), $this->nearest, $all);
+        return new Clash($this->runs, Clash::fewest(array_values($this->sets)), $this->nearest, $all && $exact);
     }
 
     /** Names the fewest limits so far, and looks for a layout that breaks none of these. */

@@ -148,27 +148,25 @@ final class Group
      * hold after all becomes part of the result.
      *
      * @param  int  $most  layouts that are solved for each
-     * @return list<Clash>
+     * @return iterable<int, Clash>
      *
      * @throws SearchStopped with the partial result
      */
-    public function clashes(int $most): array
+    public function clashes(int $most): iterable
     {
         $sets = in_array('kit', $this->runs[0]->pins, true) ? [$this->runs] : $this->units();
-        $clashes = [];
         foreach ($sets as $set) {
-            if (($this->found[self::name($set)]->best ?? null) !== null) {
+            $found = $this->found[self::name($set)] ?? null;
+            if ($found?->best !== null) {
                 continue;
             }
-            $clash = ClashSearch::for($this->search, $set, $most);
+            $clash = ClashSearch::for($this->search, $set, $most, $found?->exact === true);
             if ($clash->nearest?->judged->holds() === true) {
                 [$this->parts, $this->exact] = [[...$this->parts, $clash->nearest], false];
             } else {
-                $clashes[] = $clash;
+                yield $clash;
             }
         }
-
-        return $clashes;
     }
 
     public function rank(): int

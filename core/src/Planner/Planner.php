@@ -77,7 +77,9 @@ final readonly class Planner
             try {
                 $group->solve();
                 if (!$group->complete() && ($wish !== null || !$brief)) {
-                    $clashes = [...$clashes, ...$group->clashes($brief ? Search::BRIEF : ClashSearch::MOST)];
+                    foreach ($group->clashes($brief ? Search::BRIEF : ClashSearch::MOST) as $clash) {
+                        $clashes[] = $clash;
+                    }
                 }
             } catch (SearchStopped) {
                 continue;

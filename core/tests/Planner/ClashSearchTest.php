@@ -7,8 +7,11 @@ namespace EmberDusk\Tests\Planner;
 use EmberDusk\Checks\PlannerLimit;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Plan\Limits;
+use EmberDusk\Plan\Run;
+use EmberDusk\Planner\Aim;
 use EmberDusk\Planner\Clash;
 use EmberDusk\Planner\ClashSearch;
+use EmberDusk\Planner\Group;
 use EmberDusk\Planner\PlanJudge;
 use EmberDusk\Planner\PlannerProgress;
 use EmberDusk\Planner\Search;
@@ -63,25 +66,45 @@ final class ClashSearchTest extends TestCase
         self::assertLessThan(1.1 * $far($all), $far($some));
     }
 
-    public function test_a_layout_that_holds_is_found(): void
+    /** Places along the run are not among the layouts: "nothing holds" needs the search by cost to have looked at them. */
+    public function test_claims_to_have_tried_all_only_with_the_places_along_the_run(): void
     {
-        $some = self::clash([], 60);
-        self::assertTrue($some->nearest?->judged->holds());
+        [$search, $runs] = self::search(['drop' => 0.001]);
+        self::assertFalse(ClashSearch::for($search, $runs, 100_000, false)->all);
+    }
+
+    /** A search by cost that may solve no layout finds nothing; the search for the clash does. */
+    public function test_a_layout_that_holds_joins_the_result(): void
+    {
+        [$search, $runs] = self::search([]);
+        $group = new Group($search, $runs, Aim::Cost, 0);
+        $group->solve();
+        self::assertFalse($group->complete());
+        self::assertSame([], [...$group->clashes(60)]);
+        self::assertTrue($group->complete());
+        self::assertFalse($group->exact);
+        self::assertTrue($group->parts[0]->judged->holds());
     }
 
     /** @param  array<string, float>  $limits */
     private static function clash(array $limits, int $most): Clash
     {
+        return ClashSearch::for(...[...self::search($limits), $most, true]);
+    }
+
+    /**
+     * @param  array<string, float>  $limits
+     * @return array{Search, non-empty-list<Run>}
+     */
+    private static function search(array $limits): array
+    {
         $plan = Circuits::in("start\n12.5 one\ndry\noutlet P1 at 0.50\nbox B1 at 1.50, 40x30x20, vented")
             ->run('one', 12.5, ['watts' => 9.6])
             ->limits(new Limits(...$limits))
             ->plan();
-        $tables = new Tables($plan, $plan->run('one')->place, new Basis(new FewOnShelf(self::KIT)));
+        $shelf = new FewOnShelf(self::KIT);
+        $tables = new Tables($plan, $plan->run('one')->place, new Basis($shelf));
 
-        return ClashSearch::for(
-            new Search($tables, new FewOnShelf(self::KIT), new PlannerProgress(), new PlanJudge()),
-            [$plan->run('one')],
-            $most,
-        );
+        return [new Search($tables, $shelf, new PlannerProgress(), new PlanJudge()), [$plan->run('one')]];
     }
 }

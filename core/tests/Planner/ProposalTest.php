@@ -120,6 +120,25 @@ final class ProposalTest extends TestCase
         self::assertSame([$drop], Clash::fewest([[$even, $drop], [$drop, $cable]]));
     }
 
+    /** The bound is of all runs: beside the cost of some it would be a gap below nothing. */
+    public function test_a_proposal_for_some_of_the_runs_has_no_gap(): void
+    {
+        $plan = Demo::with(JobFile::read(Demo::shipped('observatory')), [
+            'kind' => 'SetLimits',
+            'drop' => 0.005,
+            'headroom' => 0.2,
+            'evenness' => 0.9,
+            'seam' => 0.05,
+            'cableCelsius' => 40,
+        ]);
+        $proposal = Planner::propose($plan, ['rail', 'band', 'bench'], Demo::basis());
+        self::assertFalse($proposal->whole());
+        self::assertLessThan($proposal->bound, $proposal->cost());
+        self::assertFalse($proposal->exact);
+        self::assertNotNull($proposal->answer()->found);
+        self::assertSame('', $proposal->answer()->gap);
+    }
+
     public function test_runs_that_cannot_be_planned_are_left_with_a_reason(): void
     {
         $proposal = Planner::propose(JobFile::read(Demo::file('observatory')), ['band', 'cove'], Demo::basis());
