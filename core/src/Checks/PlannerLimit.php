@@ -27,12 +27,12 @@ enum PlannerLimit: string
             self::Controller => 'the controller’s amps',
             self::Evenness => 'evenness',
             self::Seam => 'the seam',
-            self::Drop => 'volts lost',
+            self::Drop => 'voltage drop',
             self::Cable => 'cable ampacity',
             self::Cores => 'the cores of the cables',
             self::Rail => 'rail rating',
             self::Bank => 'the battery’s volts on charge',
-            self::Other => 'a stop by a check',
+            self::Other => 'another check',
         };
     }
 }

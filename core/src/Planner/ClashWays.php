@@ -160,7 +160,7 @@ final readonly class ClashWays
                 $words['evenness'] = sprintf('evenness to %.2f', $even);
             } elseif ($broken->limit === PlannerLimit::Drop) {
                 $drop = min(0.5, max($drop, ceil(1000 * $now->drop * (1 + $broken->excess)) / 1000));
-                $words['drop'] = sprintf('volts lost to %g %%', 100 * $drop);
+                $words['drop'] = sprintf('voltage drop to %g %%', 100 * $drop);
             }
         }
 

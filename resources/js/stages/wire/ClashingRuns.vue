@@ -11,11 +11,12 @@ const emit = defineEmits<{ take: [change: object] }>();
     <section class="border-l-4 border-stop bg-sheet px-3 py-2">
         <p>
             <b class="font-semibold"
-                >{{ clash.run }}{{ $props.with ? `, ${$props.with}` : '' }}: nothing
+                >{{ clash.run }}{{ $props.with ? `, ${$props.with}` : '' }}: no wiring
                 {{ clash.all ? '' : 'that was tried '
                 }}<template v-if="clash.limits.length"
-                    >holds {{ clash.limits.join(' and ') }}{{ clash.limits.length > 1 ? ' together' : '' }}.</template
-                ><template v-else>can be wired with the kit of the shelf.</template></b
+                    >meets the limit{{ clash.limits.length > 1 ? 's' : '' }} of {{ clash.limits.join(' and ')
+                    }}{{ clash.limits.length > 1 ? ' together' : '' }}.</template
+                ><template v-else>is possible with the kit of the shelf.</template></b
             >
         </p>
         <p v-if="clash.broken.length">Nearest: {{ clash.broken.join(' ') }}</p>

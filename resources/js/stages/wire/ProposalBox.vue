@@ -107,6 +107,10 @@ async function take(payload: object): Promise<void> {
                     Stopped: this layout meets the limits, but a cheaper one may exist.
                 </p>
                 <ClashingRuns v-for="clash in proposal.clashes" :key="clash.run" :clash="clash" @take="take" />
+                <p v-if="proposal.nearest && proposal.clashes.length" class="flex flex-wrap items-baseline gap-1">
+                    <button type="button" class="act" @click="take(proposal.nearest.take)">Use the nearest</button>
+                    <FigureText :figure="proposal.nearest.cost" />
+                </p>
                 <section
                     v-if="proposal.found"
                     :class="proposal.whole || proposal.stopped ? 'border-lit' : 'border-watch'"
@@ -123,10 +127,6 @@ async function take(payload: object): Promise<void> {
                         Stays open with it, within the tolerances: {{ proposal.stays.join('; ') }}.
                     </p>
                 </section>
-                <p v-if="proposal.nearest && proposal.clashes.length" class="flex flex-wrap items-baseline gap-1">
-                    <button type="button" class="act" @click="take(proposal.nearest.take)">Use the nearest</button>
-                    <FigureText :figure="proposal.nearest.cost" />
-                </p>
                 <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
                 <section v-if="proposal.cheaper.length && !proposal.drawn?.keep">
                     <h3 class="font-semibold">Why not cheaper</h3>
