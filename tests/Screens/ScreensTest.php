@@ -313,7 +313,7 @@ final class ScreensTest extends TestCase
             array_column($run['cables'], 'way'),
         );
         self::assertSame(
-            ['12', '1.6', 'Cove', 'Lecture room'],
+            ['12', '1.7', 'Cove', 'Lecture room'],
             [(string) $sheet['revision'], $sheet['engine'], $run['light'], $run['room']],
         );
         // Volts lost on the way and volts at the strip make the volts at the supply, but for what the controller takes.

@@ -188,6 +188,21 @@ return [
         ],
         ['$this->result->groupAmps($group),', '2 * $r->groupAmps($group),', 'Checks/WorkingsTest.php'],
     ],
+    [
+        'Circuit/BankDraw.php',
+        ['$volts - $this->bankOhms * $others,', '$volts,', 'Plan/BanksTest.php'],
+        ['watts() / $entry->efficiency', 'watts() * $entry->efficiency', 'Plan/BanksTest.php'],
+    ],
+    [
+        'Planner/PointsAfter.php',
+        ['$known = self::findings($this->now);', '$known = [];', 'Planner/PointsAfterTest.php'],
+        ['array_diff_key($this->made->cables, $this->now->cables)', '[]', 'Planner/PointsAfterTest.php'],
+        [
+            'foreach ($this->parts as $runs) {',
+            'foreach ([array_merge(...$this->parts)] as $runs) {',
+            'Planner/PointsAfterTest.php',
+        ],
+    ],
     ['Planner/Planner.php', ['!$bank->whole($plan, $run)', 'false', 'Planner/BatteryTest.php']],
     ['Planner/Sharing.php', ['count(array_unique($lights)) <= 1', 'count($lights) <= 9', 'Planner/ProposalTest.php']],
     ['Planner/FeedBound.php', ['return 1.0 - $tables', 'return 1.1 - $tables', 'Planner/SharedFloorTest.php']],

@@ -17,7 +17,7 @@ use EmberDusk\Values\Refusal;
 final readonly class Engine
 {
     /** Version of the calculation: raised when the same plan may give other numbers; printed on hand-over sheets. */
-    public const VERSION = '1.6';
+    public const VERSION = '1.7';
 
     public function __construct(private Plan $plan) {}
 

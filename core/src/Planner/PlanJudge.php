@@ -18,7 +18,6 @@ use EmberDusk\Circuit\RunResult;
 use EmberDusk\Circuit\States;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Plan\Run;
-use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
@@ -114,7 +113,7 @@ final readonly class PlanJudge
                     $broken[] = new BrokenLimit(
                         $limit ?? PlannerLimit::Other,
                         "{$finding->title}. {$finding->detail}",
-                        self::excess($finding),
+                        $finding->excess() ?? self::FAR,
                         $finding->code,
                         $finding->place->id,
                     );
@@ -123,16 +122,6 @@ final readonly class PlanJudge
         }
 
         return $broken;
-    }
-
-    /** By what share of its limit a figure is beyond it. */
-    private static function excess(Finding $finding): float
-    {
-        if ($finding->number === null || $finding->limit === null || $finding->limit <= 0) {
-            return self::FAR;
-        }
-
-        return abs($finding->number - $finding->limit) / $finding->limit;
     }
 
     /**

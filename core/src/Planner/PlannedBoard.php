@@ -5,6 +5,7 @@ declare(strict_types=1);
 namespace EmberDusk\Planner;
 
 use EmberDusk\Kit\Cable;
+use EmberDusk\Kit\Fuse;
 use EmberDusk\Kit\KitSnapshot;
 use EmberDusk\Plan\Changes\Wires\BoardWires;
 use EmberDusk\Plan\Changes\Wires\Wire;
@@ -33,7 +34,7 @@ final readonly class PlannedBoard
         public int $warnings,
     ) {}
 
-    /** Description: "Pixel board in B1, supply cable 2 x 0.75 mm2". */
+    /** Description with the reason of its size: "Pixel board in B1, supply cable 2 x 0.75 mm2 with a fuse of 5 A". */
     public function words(): string
     {
         if ($this->unit !== null) {
@@ -43,7 +44,18 @@ final readonly class PlannedBoard
 
         return $this->kit->entry->name() .
             (Routes::where($this->place) === '' ? '' : " in {$this->place}") .
-            ($cable instanceof Cable ? ", supply cable {$cable->cores} x {$cable->conductor->label()}" : '');
+            ($cable instanceof Cable
+                ? ", supply cable {$cable->cores} x {$cable->conductor->label()}{$this->guarded()}"
+                : '');
+    }
+
+    private function guarded(): string
+    {
+        $fuse = $this->fuse?->entry;
+
+        return $fuse instanceof Fuse
+            ? sprintf(' with a fuse of %g A', $fuse->amps)
+            : ', without a fuse: it is thick enough for the supply’s overload';
     }
 
     /** With its runs: "Line and Shelf: …". */

@@ -4,16 +4,6 @@ declare(strict_types=1);
 
 namespace EmberDusk\Planner;
 
-use EmberDusk\Checks\Cable\Drop;
-use EmberDusk\Checks\Controller\PixelBoards;
-use EmberDusk\Checks\JudgedJob;
-use EmberDusk\Checks\Light\ColourShift;
-use EmberDusk\Checks\Light\Evenness;
-use EmberDusk\Checks\Light\Seam;
-use EmberDusk\Checks\Registry;
-use EmberDusk\Checks\Supply\Swing;
-use EmberDusk\Circuit\Engine;
-use EmberDusk\Circuit\Island;
 use EmberDusk\Costing\Basis;
 use EmberDusk\Costing\Costing;
 use EmberDusk\Costing\Moving;
@@ -25,7 +15,6 @@ use EmberDusk\Plan\Changes\Wires\WireRuns;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Values\ChangePayload;
 use EmberDusk\Values\JsonWritable;
-use EmberDusk\Values\Refusal;
 use LogicException;
 
 /** Result of the planner: the cheapest valid layout, why cheaper ones fail, alternatives, and the proven gap. */
@@ -139,6 +128,7 @@ final readonly class Proposal implements JsonWritable
     public function answer(): ProposalAnswer
     {
         $promise = new Promise($this->plan, $this->basis);
+        $after = $this->parts === [] ? null : $this->after();
         $nearest = array_values(
             array_filter(array_map(static fn(Clash $c): ?LayoutTrial => $c->nearest, $this->clashes)),
         );
@@ -173,41 +163,20 @@ final readonly class Proposal implements JsonWritable
             stopped: $this->stopped,
             drawn: CurrentLayout::for($this->plan, $this, $this->basis, $this->judge),
             wishes: $this->wishes,
-            stays: $this->stays(),
+            stays: $after?->own() ?? [],
+            elsewhere: $after?->elsewhere() ?? [],
         );
     }
 
-    /** @return list<string> titles of open points of the proposed wiring, solved with the tolerances of rails and supplies */
-    private function stays(): array
+    private function after(): PointsAfter
     {
         $made = $this->built($this->parts);
-        $runs = $this->wires($made, $this->parts);
-        $alone = PlanExcerpt::for($made, $runs);
-        $results = [];
-        try {
-            foreach (Island::all($alone) as $island) {
-                $results += (new Engine($alone))->island($island);
-            }
-        } catch (Refusal $refused) {
-            return [$refused->getMessage()];
-        }
-        $job = JudgedJob::plan($alone, $results);
-        $titles = [];
-        foreach (
-            Registry::check($job, [
-                new Evenness(),
-                new Seam(),
-                new Drop(),
-                new ColourShift(),
-                new Swing(),
-                new PixelBoards(),
-            ])
-            as $finding
-        ) {
-            $titles[] = $finding->title;
-        }
 
-        return $titles;
+        return new PointsAfter(
+            $this->plan,
+            $made,
+            array_map(fn(LayoutTrial $t): array => $this->wires($made, [$t]), $this->parts),
+        );
     }
 
     /** @return list<LayoutTrial> */

@@ -51,6 +51,14 @@ final readonly class Finding implements JsonWritable
         return $this->severity !== Severity::Stop;
     }
 
+    /** Share of its limit by which its number is beyond it; null where it has no such limit. */
+    public function excess(): ?float
+    {
+        return $this->number === null || $this->limit === null || $this->limit <= 0
+            ? null
+            : abs($this->number - $this->limit) / $this->limit;
+    }
+
     /** @param  list<Fix>  $fixes */
     public function mended(array $fixes): self
     {

@@ -19,12 +19,15 @@ use EmberDusk\Rates\Productivity;
 use EmberDusk\Schedule\Step;
 use EmberDusk\Schedule\Steps;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Tests\FigureAssertions;
 use EmberDusk\Values\Refusal;
 use PHPUnit\Framework\TestCase;
 
 /** Banks, converters and switches from an empty job on: chosen, wired, bought, built. */
 final class BanksTest extends TestCase
 {
+    use FigureAssertions;
+
     public function test_a_cart_of_six_blocks_of_8_volts(): void
     {
         $plan = self::chosen(self::cart(), 'strip-single-12', 'battery-8');
@@ -88,6 +91,48 @@ final class BanksTest extends TestCase
         self::assertEqualsWithDelta($low, $draw->amps(44.0), 1e-9);
         self::assertEqualsWithDelta(44.0 - $low * ($bank + 2 * $core), $draw->arrives(44.0), 1e-9);
         self::assertNull($draw->amps(0.5), 'so little cannot give so much');
+    }
+
+    public function test_two_converters_on_one_bank_lower_the_volts_at_its_posts_together(): void
+    {
+        $plan = self::cart("run arm\nbattery E1 box, 6 of 8 V, 2 rows, want 12 V, charged elsewhere", "\n2.4 arm");
+        $kit = ['strip-single-12', 'battery-8', 'converter-48-12', 'controller-rf-4', 'cable-2x15'];
+        $plan = self::chosen($plan, ...$kit);
+        foreach (array_diff($kit, ['battery-8']) as $id) {
+            $plan = self::applied($plan, ['kind' => 'ChooseKit', 'run' => 'arm', 'kit' => $id]);
+        }
+        self::assertSame(['s1', 's1'], [$plan->supplies['s2']->bank, $plan->supplies['s3']->bank]);
+        $empty = 20.0;
+        [$one, $two] = [BankDraw::for($plan, 's2', 3.2 * 9.6), BankDraw::for($plan, 's3', 2.4 * 9.6)];
+        self::assertNotNull($one);
+        self::assertNotNull($two);
+        // By halving the volts at the posts, not the amps: what leaves the posts is what the bank gives there.
+        $wire = 2 * (0.0133 * 0.5 * (1 + 0.00393 * 20) + 0.004);
+        $bank = (((0.008 * 8) / 12) * 6) / 2;
+        $draws = static function (float $posts, float $watts) use ($wire): float {
+            [$low, $high] = [0.0, $posts / (2 * $wire)];
+            for ($n = 0; $n < 80; $n++) {
+                $mid = ($low + $high) / 2;
+                [$low, $high] = ($posts - $wire * $mid) * $mid < $watts ? [$mid, $high] : [$low, $mid];
+            }
+
+            return $low;
+        };
+        [$low, $high] = [$empty / 2, $empty];
+        for ($n = 0; $n < 80; $n++) {
+            $mid = ($low + $high) / 2;
+            $given = ($empty - $mid) / $bank;
+            $taken = $draws($mid, (3.2 * 9.6) / 0.92) + $draws($mid, (2.4 * 9.6) / 0.92);
+            [$low, $high] = $given > $taken ? [$mid, $high] : [$low, $mid];
+        }
+        self::assertEqualsWithDelta($draws($low, (3.2 * 9.6) / 0.92), $one->amps($empty), 1e-8);
+        self::assertEqualsWithDelta($draws($low, (2.4 * 9.6) / 0.92), $two->amps($empty), 1e-8);
+        self::assertEqualsWithDelta($low - $wire * $one->amps($empty), $one->arrives($empty), 1e-8);
+        // The printed working gives the same.
+        self::assertWorkings([$one->figure($empty)->write()]);
+        self::assertStringContainsString('U - Rs * Io', $one->figure($empty)->formula);
+        self::assertNotNull(BankDraw::drawn(2.4, $bank + $wire, (3.2 * 9.6) / 0.92));
+        self::assertNull($one->amps(2.4), 'one of them alone could be fed');
     }
 
     public function test_three_volts_stand_side_by_side(): void
@@ -158,13 +203,14 @@ final class BanksTest extends TestCase
 
     private static function cart(
         string $battery = 'battery E1 box, 6 of 8 V, 2 rows, want 12 V, charged elsewhere',
+        string $more = '',
     ): Plan {
         $plan = new Plan('Cart', 'Nobody', places: ['cart' => new Place('cart', 'Cart', '')]);
 
         return self::applied($plan, [
             'kind' => 'ReviseNotes',
             'place' => 'cart',
-            'text' => "start\n3.2 rail\ndry\nrun rail, moving\n{$battery}",
+            'text' => "start\n3.2 rail{$more}\ndry\nrun rail, moving\n{$battery}",
         ]);
     }
 

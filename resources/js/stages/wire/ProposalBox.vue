@@ -113,7 +113,11 @@ async function take(payload: object): Promise<void> {
                 </p>
                 <section
                     v-if="proposal.found"
-                    :class="proposal.whole || proposal.stopped ? 'border-lit' : 'border-watch'"
+                    :class="
+                        (proposal.whole || proposal.stopped) && !proposal.elsewhere.length
+                            ? 'border-lit'
+                            : 'border-watch'
+                    "
                     class="border-l-4 bg-sheet px-3 py-2"
                 >
                     <p class="mb-2">
@@ -125,6 +129,9 @@ async function take(payload: object): Promise<void> {
                     <ProposedWay :way="proposal.found" />
                     <p v-if="proposal.stays.length" class="mt-2 text-watch">
                         Stays open with it, within the tolerances: {{ proposal.stays.join('; ') }}.
+                    </p>
+                    <p v-if="proposal.elsewhere.length" class="mt-2 text-watch">
+                        New open points of the job with it: {{ proposal.elsewhere.join('; ') }}.
                     </p>
                 </section>
                 <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
