@@ -9,7 +9,6 @@ use App\Models\Crew;
 use App\Screens\Bench\LogPage;
 use EmberDusk\Bench\Faults\BenchRun;
 use EmberDusk\Bench\Faults\FaultBelief;
-use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\NextReading;
 use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Faults\SimulatedMeter;
@@ -19,6 +18,7 @@ use EmberDusk\Circuit\Island;
 use EmberDusk\Plan\JobFile;
 use EmberDusk\Tests\Bench\EndToEnd;
 use EmberDusk\Tests\Bench\Halving;
+use EmberDusk\Tests\Bench\RandomFault;
 use EmberDusk\Tests\Demo;
 use EmberDusk\Values\Refusal;
 use Tests\Measured;
@@ -41,7 +41,7 @@ foreach (['observatory', 'narrowboat', 'hide'] as $job) {
         foreach ([new NextReading(), new EndToEnd(), new Halving()] as $n => $way) {
             $right = $wrong = $readings = 0;
             for ($seed = 1; $seed <= $seeds; $seed++) {
-                $fault = (new FaultDraw($predictions))->for($seed);
+                $fault = RandomFault::for($predictions, $seed);
                 $run = BenchRun::for(
                     plan: $plan,
                     island: $island,
@@ -83,7 +83,7 @@ for ($case = 0; $case < 500; $case++) {
     [$plan, $island, $predictions] = $islands[intdiv($case, 2) % count($islands)];
     $faults = [];
     for ($seed = 200_000 + 50 * $case; count($faults) < 1 + ($case % 2); $seed++) {
-        $fault = (new FaultDraw($predictions))->for($seed);
+        $fault = RandomFault::for($predictions, $seed);
         $faults[$fault?->class()] = $fault;
     }
     try {

@@ -10,6 +10,10 @@ return [
         ['&& $ids->has($e->place)) {', ') {', 'Bench/LogTest.php'],
     ],
     [
+        'Bench/Faults/FaultDraw.php',
+        ['$kinds[$kind][$name])))->all() !== []', '$kinds[$kind][$name])))->all() !== [0]', 'Bench/PracticeTest.php'],
+    ],
+    [
         'Bench/Meter/Multimeter.php',
         ['SHARE = 0.005;', 'SHARE = 0.01;', 'Bench/MeterTest.php'],
         ['DIGITS = 2;', 'DIGITS = 3;', 'Bench/MeterTest.php'],

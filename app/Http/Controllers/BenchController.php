@@ -75,7 +75,7 @@ final readonly class BenchController
     {
         $faults = $request->faults();
         if ($faults === []) {
-            $faults = Practice::drawn($job->newest()->plan(), $this->solver, $request->integer('seed'));
+            $faults = Practice::drawn($job->newest()->plan(), $request->integer('seed'));
         }
         $practice = DB::transaction(
             static fn(): BenchPractice => $job->benchPractices()->create([

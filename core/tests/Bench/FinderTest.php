@@ -62,7 +62,7 @@ final class FinderTest extends TestCase
         $right = $compared = array_fill_keys(['finder', 'end to end', 'halving'], 0);
         $finder = new KeptFirst();
         for ($seed = 1; $seed <= $seeds; $seed++) {
-            $fault = (new FaultDraw($predictions))->for($seed);
+            $fault = RandomFault::for($predictions, $seed);
             self::assertNotNull($fault);
             $baselines = $seed > self::COMPARED ? [] : ['end to end' => new EndToEnd(), 'halving' => new Halving()];
             foreach (['finder' => $finder, ...$baselines] as $name => $way) {
@@ -94,7 +94,7 @@ final class FinderTest extends TestCase
             plan: $plan,
             island: $island,
             predictions: $predictions,
-            faults: [(new FaultDraw($predictions))->for($seed) ?? self::fail('no fault here')],
+            faults: [RandomFault::for($predictions, $seed) ?? self::fail('no fault here')],
             seed: $seed,
             chooses: $way,
         );

@@ -7,7 +7,9 @@ namespace EmberDusk\Tests\Bench;
 use EmberDusk\Bench\BenchObservation;
 use EmberDusk\Bench\Faults\BenchRun;
 use EmberDusk\Bench\Faults\FaultBelief;
+use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\NextReading;
+use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Log\BenchFacts;
 use EmberDusk\Bench\Log\LogEntry;
 use EmberDusk\Bench\Meter\MeterCommand;
@@ -16,7 +18,9 @@ use EmberDusk\Bench\Meter\Reading;
 use EmberDusk\Bench\Practice\HiddenFault;
 use EmberDusk\Bench\Practice\Practice;
 use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Plan;
+use EmberDusk\Tests\Demo;
 use EmberDusk\Values\InvalidInput;
 use PHPUnit\Framework\Attributes\DataProvider;
 use PHPUnit\Framework\TestCase;
@@ -95,15 +99,34 @@ final class PracticeTest extends TestCase
     public function test_faults_by_chance_are_faults_that_the_job_can_have(): void
     {
         $plan = BenchJob::plan();
-        $faults = Practice::drawn($plan, new KeptSolver(), 3);
+        $faults = Practice::drawn($plan, 3);
         self::assertCount(count(Island::all($plan)), $faults);
-        self::assertSame($faults, Practice::drawn($plan, new KeptSolver(), 3));
+        self::assertSame($faults, Practice::drawn($plan, 3));
         foreach ($faults as $fault) {
             self::assertSame($fault, HiddenFault::read($fault)->name);
         }
         $this->expectException(InvalidInput::class);
         $this->expectExceptionMessage('“broken” is not a fault; write it as KIND@PLACE.');
         HiddenFault::read('broken');
+    }
+
+    public function test_draws_only_faults_that_readings_can_detect(): void
+    {
+        $plan = JobFile::read(Demo::shipped('narrowboat'));
+        $island = Island::all($plan)[0];
+        $run = array_values($island->parts)[0]->run;
+        $detectable = (new FaultDraw((new KeptSolver())->predictions($plan, $island, $run)))->all();
+        $possible = Predictions::possible($plan, $island, $run);
+        self::assertLessThan(count($possible), count($detectable), 'some are too small for any meter');
+        $names = [];
+        for ($seed = 1; $seed <= 100; $seed++) {
+            $names[] = (string) FaultDraw::name($plan, $island, $run, $seed);
+        }
+        self::assertSame([], array_diff($names, array_keys($detectable)));
+        $kinds = static fn(array $of): array => array_unique(
+            array_map(static fn(string $n): string => explode('@', $n)[0], $of),
+        );
+        self::assertCount(count($kinds(array_keys($detectable))), $kinds($names), 'every kind is drawn');
     }
 
     private function practice(Plan $plan): Practice

@@ -5,7 +5,6 @@ declare(strict_types=1);
 namespace EmberDusk\Tests\Bench;
 
 use EmberDusk\Bench\Faults\BenchRun;
-use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\Predictions;
 use EmberDusk\Bench\Meter\ExpectedReadings;
 use EmberDusk\Bench\Meter\MeterCommand;
@@ -55,7 +54,7 @@ final class SeededTest extends TestCase
             try {
                 $good = ExpectedReadings::for($plan, $island, $spots, [MeterCommand::full()]);
                 $predictions = Predictions::for($plan, $island, $run);
-                $fault = (new FaultDraw($predictions))->for($seed);
+                $fault = RandomFault::for($predictions, $seed);
                 $found = $fault === null ? null : BenchRun::for($plan, $island, $predictions, [$fault], $seed);
             } catch (Refusal) {
                 // A seeded job need not be a good one: this island has no solution.

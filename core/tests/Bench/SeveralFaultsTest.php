@@ -7,7 +7,6 @@ namespace EmberDusk\Tests\Bench;
 use EmberDusk\Bench\Faults\BenchRun;
 use EmberDusk\Bench\Faults\Fault;
 use EmberDusk\Bench\Faults\FaultBelief;
-use EmberDusk\Bench\Faults\FaultDraw;
 use EmberDusk\Bench\Faults\FaultKind;
 use EmberDusk\Bench\Faults\FaultWords;
 use EmberDusk\Bench\Faults\NextReading;
@@ -74,7 +73,7 @@ final class SeveralFaultsTest extends TestCase
             [$plan, $island, $predictions] = self::island(...$islands[$n % count($islands)]);
             $faults = [];
             for ($seed = 40_000 + 100 * $n; count($faults) < 1 + ($n % 3 > 0 ? 1 : 0); $seed++) {
-                $fault = (new FaultDraw($predictions))->for($seed);
+                $fault = RandomFault::for($predictions, $seed);
                 self::assertNotNull($fault);
                 $faults[$fault->class()] = $fault;
             }

@@ -4,7 +4,11 @@ declare(strict_types=1);
 
 namespace EmberDusk\Bench\Faults;
 
+use EmberDusk\Circuit\Island;
+use EmberDusk\Plan\Plan;
+use EmberDusk\Plan\Run;
 use EmberDusk\Values\Dice;
+use EmberDusk\Values\Refusal;
 
 /** Detectable faults: each moves a reading at a terminal or a pad by at least three times the meter error. */
 final readonly class FaultDraw
@@ -26,20 +30,30 @@ final readonly class FaultDraw
         return $all;
     }
 
-    /** A random fault: a kind, a place, and a size that readings can detect. Null if the island can have none. */
-    public function for(int $seed): ?Fault
+    /**
+     * Name of a random fault of an island near to a run, of which readings can detect some size; null if it can have none. Only the faults that are
+     * drawn on the way are solved.
+     *
+     * @throws Refusal when the circuit has no solution even without a fault
+     */
+    public static function name(Plan $plan, Island $island, Run $run, int $seed): ?string
     {
         $dice = new Dice($seed);
+        /** @var array<string, non-empty-array<string, Fault>> $kinds */
         $kinds = [];
-        foreach ($this->all() as $name => $sizes) {
-            $kinds[explode('@', $name)[0]][] = $name;
+        foreach (Predictions::possible($plan, $island, $run) as $fault) {
+            $kinds[$fault->kind->value][$fault->name()] = $fault;
         }
-        if ($kinds === []) {
-            return null;
+        for ($try = 0; $kinds !== []; $try++) {
+            $kind = self::pick($dice, array_keys($kinds), "kind {$try}");
+            $name = self::pick($dice, array_keys($kinds[$kind]), "place {$try}");
+            if ((new self(Predictions::for($plan, $island, $run, $kinds[$kind][$name])))->all() !== []) {
+                return $name;
+            }
+            $kinds = array_filter([...$kinds, $kind => array_diff_key($kinds[$kind], [$name => true])]);
         }
-        $names = self::pick($dice, array_values($kinds), 'kind');
 
-        return $this->named(self::pick($dice, $names, 'place'), $seed);
+        return null;
     }
 
     /** That fault, as large as chance has it; null where this island cannot have it large enough to be met. */

@@ -53,12 +53,26 @@ final readonly class Predictions
         public array $faults,
     ) {}
 
+    /** @return list<Fault> that an island can have near to a run, of size one */
+    public static function possible(Plan $plan, Island $island, Run $run): array
+    {
+        $near = RunParts::for($plan, $island, $run);
+
+        return array_values(
+            array_filter(
+                (new FaultList($plan, $island))->for(),
+                static fn(Fault $f): bool => $near->has(explode(':', $f->place)[0]),
+            ),
+        );
+    }
+
     /**
      * @param  Run  $run  near to which a fault is looked for
+     * @param  Fault|null  $only  the one that is solved; null for all that are possible
      *
      * @throws Refusal when the circuit has no solution even without a fault
      */
-    public static function for(Plan $plan, Island $island, Run $run): self
+    public static function for(Plan $plan, Island $island, Run $run, ?Fault $only = null): self
     {
         $near = RunParts::for($plan, $island, $run);
         $spots = array_values(
@@ -70,24 +84,20 @@ final readonly class Predictions
         $by = array_column($spots, null, 'id');
         $like = self::read($lumped, $spots);
         $faults = [];
-        foreach ((new FaultList($plan, $island))->for() as $fault) {
-            if (!$near->has(explode(':', $fault->place)[0])) {
-                continue;
-            }
-            $sizes = $values = [];
+        foreach ($only === null ? self::possible($plan, $island, $run) : [$only] as $fault) {
+            $sizes = $values = $at = [];
             foreach (self::sizes($fault, $base) as $size) {
                 try {
-                    $read = self::read($lumped, $spots, faults: [$fault->sized($size)]);
+                    $at = self::read($lumped, $spots, faults: [$fault->sized($size)]);
                 } catch (Refusal) {
                     // So large that the circuit has no volts: no meter is needed.
                     continue;
                 }
                 $sizes[] = $size;
-                $values[] = self::corrected($read, $like, $base);
+                $values[] = self::corrected($at, $like, $base);
             }
             if ($sizes !== []) {
                 $largest = $fault->sized($sizes[count($sizes) - 1]);
-                $at = self::read($lumped, $spots, faults: [$largest]);
                 $faults[] = [
                     'fault' => $fault,
                     'sizes' => $sizes,

@@ -46,7 +46,7 @@ final readonly class Practice
     }
 
     /** @return list<string> faults by seed: in each island one, or leads that are moved */
-    public static function drawn(Plan $plan, BenchSolver $solver, int $seed): array
+    public static function drawn(Plan $plan, int $seed): array
     {
         $faults = [];
         foreach (Island::all($plan) as $n => $island) {
@@ -55,9 +55,9 @@ final readonly class Practice
                 continue;
             }
             $run = $runs[$seed % count($runs)]->run;
-            $fault = (new FaultDraw($solver->predictions($plan, $island, $run)))->for($seed + $n);
-            if ($fault !== null) {
-                $faults[] = $fault->name();
+            $name = FaultDraw::name($plan, $island, $run, $seed + $n);
+            if ($name !== null) {
+                $faults[] = $name;
             }
         }
 
