@@ -68,7 +68,18 @@ final class Boards
         return $this->sets[$key];
     }
 
-    private function bare(Run $run): bool
+    /** @return array<string, KitSnapshot> boards of the shelf that can drive a run that has none, by id */
+    public function fitting(Run $run, string $place, PowerSource $source): array
+    {
+        $kits = [];
+        foreach ($this->bare($run) ? $this->all([$run], [], $place, $source) : [] as $board) {
+            $kits[$board->kit->entry->id()] = $board->kit;
+        }
+
+        return $kits;
+    }
+
+    public function bare(Run $run): bool
     {
         return $run->controller === null && !$this->tables->strip($run)->switched();
     }

@@ -21,7 +21,7 @@ final class PowerSources
     /** Volts by which a source and a strip may differ by their names. */
     private const WITHIN = 0.5;
 
-    private readonly Boards $boards;
+    public readonly Boards $boards;
 
     /** @var array<int|string, float> by volts */
     private array $sag = [];

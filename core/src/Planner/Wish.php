@@ -15,8 +15,8 @@ use EmberDusk\Values\InvalidInput;
 final readonly class Wish
 {
     /**
-     * @param  string  $of  size of every cable, kit id of every controller, supply or converter, name of the place of controllers, or number of feeds of each
-     *     run; empty for one supply
+     * @param  string  $of  size of every cable, kit id of every controller, board, supply or converter, name of the place of controllers, or number of
+     *     feeds of each run; empty for one supply
      */
     private function __construct(public WishKind $kind, public string $of) {}
 
@@ -103,10 +103,39 @@ final readonly class Wish
             }
         }
 
+        foreach (self::boards($groups) as $id => $kit) {
+            $words["board {$id}"] = "{$kit->entry->name()} as every new board";
+        }
+
         return array_map(
             static fn(string $key, string $said): WishChoice => new WishChoice($key, $said),
             array_keys($words),
             array_values($words),
         );
+    }
+
+    /**
+     * Boards that can drive each of the runs that lack one: with another, some would stay without.
+     *
+     * @param  list<Group>  $groups
+     * @return array<string, KitSnapshot> by id
+     */
+    private static function boards(array $groups): array
+    {
+        $common = null;
+        foreach ($groups as $group) {
+            $tables = $group->search->tables;
+            foreach (array_filter($group->runs, $tables->sources->boards->bare(...)) as $run) {
+                $fitting = [];
+                foreach ($tables->places([$run], true) as $place) {
+                    foreach ($tables->sources->at([$run], $place, true) as $source) {
+                        $fitting += $tables->sources->boards->fitting($run, $place, $source);
+                    }
+                }
+                $common = $common === null ? $fitting : array_intersect_key($common, $fitting);
+            }
+        }
+
+        return $common ?? [];
     }
 }

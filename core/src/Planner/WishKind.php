@@ -9,6 +9,7 @@ enum WishKind: string
 {
     case Cable = 'cable';
     case Controller = 'controller';
+    case Board = 'board';
     case Supply = 'supply';
     case Converter = 'converter';
     case Place = 'place';

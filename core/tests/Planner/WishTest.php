@@ -106,6 +106,47 @@ final class WishTest extends TestCase
         }
     }
 
+    public function test_a_wish_for_a_board_is_offered_and_kept_to(): void
+    {
+        $plan = Demo::with(
+            new Plan('Test', '', places: ['room' => new Place('room', 'Room', '')]),
+            [
+                'kind' => 'ReviseNotes',
+                'place' => 'room',
+                'text' => "start hatch\ndry\n1.80 line\noutlet P1 at 0.30\nbox B1 locker at 0.90, 40x30x12, vented",
+            ],
+            ['kind' => 'ChooseKit', 'run' => 'line', 'kit' => 'pixels-12-rgb'],
+        );
+        $shelf = ['cable-2x15', 'supply-12-60', 'fuse-5', 'board-screw', 'board-signals', 'board-trial'];
+        $best = self::proposed($plan, null, $shelf);
+        $offered = array_map(static fn(WishChoice $c): string => $c->key, $best->answer()->wishes);
+        // A trial board is for the bench, and is no choice.
+        self::assertSame(
+            ['board board-screw', 'board board-signals'],
+            array_values(array_filter($offered, static fn(string $k): bool => str_starts_with($k, 'board '))),
+        );
+        $costs = [];
+        foreach (['board-screw' => 'board-signals', 'board-signals' => 'board-screw'] as $wish => $gone) {
+            $wished = self::proposed($plan, "board {$wish}", $shelf);
+            $made = $wished->built($wished->parts);
+            self::assertSame($wish, $made->controllers[$made->run('line')->controller ?? '']->kit);
+            self::assertSame(
+                self::proposed($plan, null, array_values(array_diff($shelf, [$gone])))->cost(),
+                $wished->cost(),
+            );
+            $costs[] = $wished->cost();
+        }
+        self::assertNotSame($costs[0], $costs[1]);
+        self::assertSame($best->cost(), min($costs));
+        // A strip that needs no board gets no such choice.
+        foreach (
+            self::proposed(self::room(['line' => 4.0]), null, [...self::SHELF, ...$shelf])->answer()->wishes
+            as $one
+        ) {
+            self::assertStringStartsNotWith('board ', $one->key);
+        }
+    }
+
     public function test_a_wish_for_a_place_or_one_supply_is_kept_to(): void
     {
         $plan = self::room(['line' => 4.0, 'shelf' => 3.0]);

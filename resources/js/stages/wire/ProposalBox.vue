@@ -5,6 +5,7 @@ import { useProposal } from './proposal';
 import type { WireRun } from '@/types/generated/responses';
 import DialogBox from '@/ui/DialogBox.vue';
 import FigureText from '@/ui/FigureText.vue';
+import ProposalPoints from './ProposalPoints.vue';
 import ProposedWay from './ProposedWay.vue';
 import ClashingRuns from './ClashingRuns.vue';
 import WishPrice from './WishPrice.vue';
@@ -127,12 +128,7 @@ async function take(payload: object): Promise<void> {
                         </button>
                     </p>
                     <ProposedWay :way="proposal.found" />
-                    <p v-if="proposal.stays.length" class="mt-2 text-watch">
-                        Stays open with it, within the tolerances: {{ proposal.stays.join('; ') }}.
-                    </p>
-                    <p v-if="proposal.elsewhere.length" class="mt-2 text-watch">
-                        New open points of the job with it: {{ proposal.elsewhere.join('; ') }}.
-                    </p>
+                    <ProposalPoints :proposal="proposal" />
                 </section>
                 <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
                 <section v-if="proposal.cheaper.length && !proposal.drawn?.keep">

@@ -4,6 +4,7 @@ import { useScreen } from '@/lib/screen';
 import type { ProposalAnswer } from '@/types/generated/responses';
 import FigureText from '@/ui/FigureText.vue';
 import ClashingRuns from './ClashingRuns.vue';
+import ProposalPoints from './ProposalPoints.vue';
 import ProposedWay from './ProposedWay.vue';
 import { useProposal } from './proposal';
 
@@ -65,6 +66,7 @@ function price(): void {
                     >.
                 </p>
                 <ProposedWay :way="other.found" short />
+                <ProposalPoints :proposal="other" />
                 <button type="button" class="act" @click="emit('take', other.found.take)">Use this choice</button>
             </div>
             <ClashingRuns
