@@ -73,9 +73,14 @@ async function take(payload: object): Promise<void> {
                 <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
                     <legend class="sr-only">Runs</legend>
                     <label v-for="s in SCOPES" :key="s.id" class="flex items-center gap-2"
-                        ><input v-model="scope" type="radio" name="scope" :value="s.id" class="accent-ember" />{{
-                            s.name
-                        }}</label
+                        ><input
+                            v-model="scope"
+                            type="radio"
+                            name="scope"
+                            :value="s.id"
+                            :tabindex="s.id === scope ? 0 : -1"
+                            class="accent-ember"
+                        />{{ s.name }}</label
                     >
                 </fieldset>
                 <fieldset class="flex flex-wrap gap-x-5 gap-y-1">
@@ -121,14 +126,14 @@ async function take(payload: object): Promise<void> {
                     "
                     class="border-l-4 bg-sheet px-3 py-2"
                 >
-                    <p class="mb-2">
+                    <ProposalPoints :proposal="proposal" />
+                    <p class="mb-2 flex flex-wrap gap-3">
                         <button type="button" class="press" @click="take(proposal.found.take)">Use it</button>
-                        <button type="button" class="quiet ml-3" @click="emit('beside', proposal.found.take)">
+                        <button type="button" class="quiet" @click="emit('beside', proposal.found.take)">
                             Compare with the current layout
                         </button>
                     </p>
                     <ProposedWay :way="proposal.found" />
-                    <ProposalPoints :proposal="proposal" />
                 </section>
                 <DrawnWay v-if="proposal.drawn" :drawn="proposal.drawn" @repair="take" />
                 <section v-if="proposal.cheaper.length && !proposal.drawn?.keep">

@@ -6,10 +6,10 @@ defineProps<{ proposal: ProposalAnswer }>();
 </script>
 
 <template>
-    <p v-if="proposal.stays.length" class="mt-2 text-watch">
+    <p v-if="proposal.stays.length" class="mb-2 text-watch">
         Stays open with it, within the tolerances: {{ proposal.stays.join('; ') }}.
     </p>
-    <p v-if="proposal.elsewhere.length" class="mt-2 text-watch">
+    <p v-if="proposal.elsewhere.length" class="mb-2 text-watch">
         New open points of the job with it: {{ proposal.elsewhere.join('; ') }}.
     </p>
 </template>
