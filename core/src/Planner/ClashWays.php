@@ -27,11 +27,11 @@ final readonly class ClashWays
     /** Strips with a lower load that are tried, the next lower ones. */
     private const STRIPS = 2;
 
-    /** @param  \Closure(Plan, string...): Proposal  $planned */
+    /** @param  \Closure(Plan, int, string...): Proposal  $planned */
     private function __construct(private Plan $plan, private ShelfSource $shelf, private \Closure $planned) {}
 
     /**
-     * @param  \Closure(Plan, string...): Proposal  $planned  the wiring of some runs of a plan, within few solves
+     * @param  \Closure(Plan, int, string...): Proposal  $planned  the wiring of some runs of a plan, with as many solves for each set
      * @return list<Repair>
      */
     public static function for(Plan $plan, Clash $clash, ShelfSource $shelf, \Closure $planned): array
@@ -104,11 +104,11 @@ final readonly class ClashWays
     }
 
     /** @param  list<string>  $runs */
-    private function way(string $label, ChangePayload $change, array $runs): ?Repair
+    private function way(string $label, ChangePayload $change, array $runs, int $most = Search::BRIEF): ?Repair
     {
         try {
             $made = Catalogue::make($change, $this->shelf)->apply($this->plan);
-            $proposal = ($this->planned)($made, ...Proposal::wired($made, $this->plan, ...$runs));
+            $proposal = ($this->planned)($made, $most, ...Proposal::wired($made, $this->plan, ...$runs));
         } catch (Refusal) {
             return null;
         }
@@ -170,6 +170,8 @@ final readonly class ClashWays
                 'Set the limit of ' . implode(', of ', $words),
                 ChangePayload::named('SetLimits', ...[...$now->write(), 'evenness' => $even, 'drop' => $drop]),
                 $runs,
+                // The nearest layout is known to meet these: it is worth finding.
+                Search::MOST,
             );
     }
 }

@@ -37,12 +37,16 @@ final class Group
 
     private ?bool $few = null;
 
-    /** @param  non-empty-list<Run>  $runs */
+    /**
+     * @param  non-empty-list<Run>  $runs
+     * @param  bool  $whole  whether the result is of no use once some run has no layout of its own
+     */
     public function __construct(
         public readonly Search $search,
         public readonly array $runs,
         private readonly Aim $aim,
         private readonly int $most = Search::MOST,
+        private readonly bool $whole = false,
     ) {}
 
     /** @throws SearchStopped with the partial result */
@@ -55,7 +59,7 @@ final class Group
 
             return;
         }
-        if (!$this->few() && $this->aim === Aim::Cost && count($this->runs) <= SharedFloor::MOST) {
+        if (!$this->whole && !$this->few() && $this->aim === Aim::Cost && count($this->runs) <= SharedFloor::MOST) {
             $this->sets();
             if ($this->complete()) {
                 return;
@@ -63,8 +67,11 @@ final class Group
             [$this->parts, $bound] = [[], $this->bound];
         }
         foreach ($this->units() as $unit) {
-            $found = $this->best($unit, $this->few() ? $this->most : self::ALONE);
+            $found = $this->best($unit, $this->whole || $this->few() ? $this->most : self::ALONE);
             $this->exact = $this->exact && $found->exact;
+            if ($found->best === null && $this->whole) {
+                return;
+            }
             $this->parts = $found->best === null ? $this->parts : [...$this->parts, $found->best];
         }
         // Joined two by two first: parting them in every way then has little left to look at.

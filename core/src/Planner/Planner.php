@@ -22,7 +22,7 @@ final readonly class Planner
      * @param  list<string>  $keep  of Run::PINS, kept for all of them on top of what each has pinned
      * @param  PlanJudge  $judge  with the checks that bind
      * @param  Wish|null  $wish  a choice that is kept to, whatever it costs
-     * @param  bool  $brief  within few solves, without alternatives
+     * @param  int|null  $most  layouts that are solved for each set of runs, then without alternatives; null is the usual, with them
      * @param  bool  $waysOut  whether changes that lead out of a clash are searched for
      */
     public static function propose(
@@ -33,11 +33,11 @@ final readonly class Planner
         ?PlannerProgress $watch = null,
         PlanJudge $judge = new PlanJudge(),
         ?Wish $wish = null,
-        bool $brief = false,
+        ?int $most = null,
         bool $waysOut = false,
     ): Proposal {
         $watch ??= new PlannerProgress();
-        $brief = $brief || $wish !== null;
+        $brief = $most !== null || $wish !== null;
         $left = [];
         $ready = $banks = [];
         foreach ($runs as $id) {
@@ -71,7 +71,8 @@ final readonly class Planner
                 new Search($tables, $basis->shelf, $watch, $judge, $known),
                 $of,
                 Aim::Cost,
-                $wish === null ? Search::MOST : Search::BRIEF,
+                $most ?? ($wish === null ? Search::MOST : Search::BRIEF),
+                $most !== null,
             );
             $groups[] = $group;
             try {
@@ -123,14 +124,14 @@ final readonly class Planner
         PlannerProgress $watch,
         PlanJudge $judge,
     ): array {
-        $planned = static fn(Plan $made, string ...$of): Proposal => self::propose(
+        $planned = static fn(Plan $made, int $most, string ...$of): Proposal => self::propose(
             plan: $made,
             runs: array_values($of),
             basis: $basis,
             keep: $keep,
             watch: $watch,
             judge: $judge,
-            brief: true,
+            most: $most,
         );
 
         return array_map(

@@ -24,9 +24,6 @@ final class Search
     /** Layouts that are looked at for each that may be solved: most are known to be hopeless. */
     private const SEEN = 13;
 
-    /** As many at least. */
-    private const LEAST = 2_000;
-
     private const EVERY = 100;
 
     public readonly FeedProof $proof;
@@ -90,7 +87,7 @@ final class Search
             if (++$seen % self::EVERY === 0) {
                 $this->watch->look(self::names($runs));
             }
-            if ($bound > $limit || $seen > max(self::LEAST, $most * self::SEEN)) {
+            if ($bound > $limit || $seen > $most * self::SEEN) {
                 return new SearchResult(
                     best: null,
                     bound: $bound,
