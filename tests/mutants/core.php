@@ -199,6 +199,7 @@ return [
     ],
     [
         'Planner/PointsAfter.php',
+        ['self::subject($k) === self::subject($of)', 'true', 'Planner/PointsAfterTest.php'],
         ['$known = self::findings($this->now);', '$known = [];', 'Planner/PointsAfterTest.php'],
         ['array_diff_key($this->made->cables, $this->now->cables)', '[]', 'Planner/PointsAfterTest.php'],
         [

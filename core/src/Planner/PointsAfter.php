@@ -65,6 +65,7 @@ final readonly class PointsAfter
             $known,
             static fn(Finding $k): bool => $k->code === $of->code &&
                 $k->place->id === $of->place->id &&
+                self::subject($k) === self::subject($of) &&
                 $k->severity->rank() <= $of->severity->rank() &&
                 ($k->excess() ?? 0.0) >= ($of->excess() ?? 0.0) - self::WORSE,
         ) === [];
@@ -91,6 +92,12 @@ final readonly class PointsAfter
                 static fn(Finding $f): bool => $f->severity !== Severity::Open,
             ),
         );
+    }
+
+    /** Title without its figures, but with the numbers of parts, such as “S1”. */
+    private static function subject(Finding $finding): string
+    {
+        return (string) preg_replace('/(?<![A-Za-z\d.])\d+(\.\d+)?/', '', $finding->title);
     }
 
     /**

@@ -83,6 +83,32 @@ final class PointsAfterTest extends TestCase
         self::assertSame([], (new PointsAfter($made, $made, [['back']]))->elsewhere());
     }
 
+    public function test_names_a_point_that_a_worse_one_at_the_same_run_does_not_hide(): void
+    {
+        $plan = self::room(
+            "start hatch\ndry\n5.00 line\nright 5.00 shelf\nright 5.00 bar\n" . self::BANK,
+            'strip-single-12',
+            'line',
+            'shelf',
+            'bar',
+        );
+        $said = [];
+        foreach (['shelf', 'bar', 'line'] as $run) {
+            $proposal = self::proposed($plan, $run);
+            $said[$run] = $proposal->answer()->elsewhere;
+            $plan = $proposal->built($proposal->parts);
+        }
+        // The shelf is the darker one of both pairs, so both points are at the shelf.
+        self::assertSame(
+            [
+                'shelf' => [],
+                'bar' => ['Shelf and Bar differ where they meet'],
+                'line' => ['Shelf and Line differ where they meet'],
+            ],
+            $said,
+        );
+    }
+
     public function test_names_new_cables_by_their_ends(): void
     {
         $plan = self::room(
