@@ -49,8 +49,8 @@ final class Candidates
 
     /**
      * @param  non-empty-list<Run>  $runs
-     * @param  (Closure(FeedOption): bool)|null  $fits  ways of feeding that are worth a look
-     * @param  (Closure(FeedOption): bool)|null  $holds  those that may hold; of the others some patterns are left, which tell why nothing cheaper does
+     * @param  (Closure(FeedOption): bool)|null  $fits  ways of feeding to consider
+     * @param  (Closure(FeedOption): bool)|null  $holds  ways of feeding that may meet the limits; some patterns of the others are kept as reasons
      * @param  (Closure(non-empty-list<Run>, string, string): bool)|null  $fails  whether no layout of runs on one controller can hold, by the places
      *     of supply and controller
      * @return iterable<int, Layout> by their rank
@@ -208,7 +208,7 @@ final class Candidates
     private function space(array $sources, string $place, array $places, array $blocks): void
     {
         $tapped = $sources[0]->tapped();
-        // Where a block cannot hold, the least dear units are enough to tell why.
+        // The cheapest unit is enough to explain why a block cannot meet the limits.
         $most = $this->hopeless($blocks, $place, $places) ? 1 : null;
         $sources = array_slice($sources, 0, $most);
         $ranks = [array_map(fn(PowerSource $s): int => $this->aim->rank($s->total(), $s->joined(), 0), $sources)];

@@ -17,9 +17,9 @@ final readonly class FeedPlaces
     public function __construct(private Routes $routes) {}
 
     /**
-     * Of one or two feeds those that no other is better than: with as many feeds, no longer cable, no more of it lost, and no longer arm of strip.
+     * Returns the places for one or two feeds that no other place beats in all of: number of feeds, length of cable, voltage drop, longest arm of strip.
      *
-     * @param  array<string, list<int>>  $patterns  pads of what is tried anyway
+     * @param  array<string, list<int>>  $patterns  pads of the plain patterns
      * @param  array<string, list<int>>  $spots  pads of the places along the run
      * @return array<string, list<int>> of the places
      */
@@ -38,7 +38,7 @@ final readonly class FeedPlaces
                     $pads,
                 );
                 $ohms = 1 / array_sum(array_map(static fn(float $m): float => 1 / $m, $each));
-                // At the same length what is tried anyway comes first.
+                // Plain patterns come first at the same length.
                 $rows[] = [
                     array_sum($each),
                     isset($patterns[$name]) ? 0 : 1,

@@ -86,8 +86,8 @@ final class Group
     }
 
     /**
-     * Parts the runs into sets, each on its own supply: those of the least sum are solved and cost what was found for them, until no sum is
-     * less than what holds. The least sum of what sets cost at least is the bound.
+     * Divides the runs into sets, each on its own supply. The division with the lowest sum is solved, its sets then count with their true cost, and so
+     * on until no division has a lower sum than a layout that meets the limits. The lowest sum of the sets' lower bounds is the bound.
      *
      * @throws SearchStopped
      */

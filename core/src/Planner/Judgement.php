@@ -6,7 +6,7 @@ namespace EmberDusk\Planner;
 
 use EmberDusk\Checks\PlannerLimit;
 
-/** Result of holding a plan against the job's limits: those that it breaks, and how even its least even run is. */
+/** Result of checking a plan against the job's limits: the broken limits, and the evenness of the least even run. */
 final readonly class Judgement
 {
     /**

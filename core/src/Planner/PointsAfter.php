@@ -19,16 +19,16 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
-/** Open points of a job once a proposal is taken: of the proposed runs themselves, and those that they bring to the rest of the job. */
+/** Open points of a job after a proposal is taken: at the proposed runs, and new ones in the rest of the job. */
 final readonly class PointsAfter
 {
-    /** Excess as a share of the limit by which a point counts as worse. */
+    /** Rise of the excess, as a share of the limit, from which a point is worse. */
     private const WORSE = 1e-6;
 
     /**
      * @param  Plan  $now  the job before
      * @param  Plan  $made  with the proposal
-     * @param  list<list<string>>  $parts  ids of the proposed runs, halves and all, by what was judged together
+     * @param  list<list<string>>  $parts  ids of the proposed runs and their halves, grouped as they were judged
      */
     public function __construct(private Plan $now, private Plan $made, private array $parts) {}
 
@@ -50,8 +50,8 @@ final readonly class PointsAfter
     }
 
     /**
-     * Titles of warnings and faults of the whole job, as planned at full light, that neither the job before nor a part of the proposal alone has, or
-     * that are worse than there: a bank or a mains circuit may be loaded too much by all together.
+     * Titles of the warnings and faults, at full light, that are new or worse than in the job before and in each part of the proposal alone. Example:
+     * all runs together overload a bank or a mains circuit.
      *
      * @return list<string> worst first
      */
@@ -101,7 +101,7 @@ final readonly class PointsAfter
     }
 
     /**
-     * Titles in which cables that the job does not have yet are named by their ends too.
+     * Titles of findings; cables that are not in the job yet get their ends in brackets.
      *
      * @param  list<Finding>  $findings
      * @return list<string>

@@ -72,7 +72,7 @@ final class AgreementTest extends TestCase
                 self::assertSame(
                     [],
                     array_diff($judged, $slated),
-                    "seed {$seed}: the planner says more than the slate",
+                    "seed {$seed}: the planner names a point that is not among the open points",
                 );
                 self::assertSame($slated === [], $judge->holds(), "seed {$seed}: " . implode(' ', $slated));
             }

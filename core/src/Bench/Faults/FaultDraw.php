@@ -31,8 +31,8 @@ final readonly class FaultDraw
     }
 
     /**
-     * Name of a random fault of an island near to a run, of which readings can detect some size; null if it can have none. Only the faults that are
-     * drawn on the way are solved.
+     * Name of a random fault of an island near a run; null if the island can have none. A fault counts if readings can detect one of its sizes. Only
+     * drawn faults are solved.
      *
      * @throws Refusal when the circuit has no solution even without a fault
      */

@@ -53,7 +53,7 @@ final readonly class Predictions
         public array $faults,
     ) {}
 
-    /** @return list<Fault> that an island can have near to a run, of size one */
+    /** @return list<Fault> possible faults of an island near a run, of size one */
     public static function possible(Plan $plan, Island $island, Run $run): array
     {
         $near = RunParts::for($plan, $island, $run);
@@ -68,7 +68,7 @@ final readonly class Predictions
 
     /**
      * @param  Run  $run  near to which a fault is looked for
-     * @param  Fault|null  $only  the one that is solved; null for all that are possible
+     * @param  Fault|null  $only  fault to solve; null: all possible ones
      *
      * @throws Refusal when the circuit has no solution even without a fault
      */

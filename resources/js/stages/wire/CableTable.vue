@@ -8,7 +8,7 @@ import FigureText from '@/ui/FigureText.vue';
 import FittingPick from './FittingPick.vue';
 
 defineProps<{
-    /** What they are cables of. */
+    /** Name of the run that the cables feed, or “fixtures”. */
     of: string;
     cables: WireWay[];
     options: CableOption[];

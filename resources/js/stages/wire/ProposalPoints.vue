@@ -1,15 +1,15 @@
 <script setup lang="ts">
 import type { ProposalAnswer } from '@/types/generated/responses';
 
-/** Open points that a job has once a proposal is taken. */
+/** Open points of a job after a proposal is taken. */
 defineProps<{ proposal: ProposalAnswer }>();
 </script>
 
 <template>
-    <p v-if="proposal.stays.length" class="mb-2 text-watch">
-        Stays open with it, within the tolerances: {{ proposal.stays.join('; ') }}.
-    </p>
     <p v-if="proposal.elsewhere.length" class="mb-2 text-watch">
-        New open points of the job with it: {{ proposal.elsewhere.join('; ') }}.
+        New open points of the whole job: {{ proposal.elsewhere.join('; ') }}.
+    </p>
+    <p v-if="proposal.stays.length" class="mb-2 text-watch">
+        Open points of the proposed runs, with tolerances: {{ proposal.stays.join('; ') }}.
     </p>
 </template>
