@@ -222,7 +222,7 @@ final class BenchTest extends BrowserTestCase
         $this->find('[role=dialog] input')->sendKeys([Key::CONTROL . 'a' . Key::NULL, '5']);
         $this->find('[role=dialog] textarea')->sendKeys(implode("\n", BenchJob::faults(BenchJob::plan())));
         $this->click(fn() => $this->button('Hide these faults'));
-        $this->see('Practice: the simulated wiring has a fault.');
+        $this->see('The simulated wiring has a fault.');
     }
 
     /** A test, by how its title begins. */

@@ -196,7 +196,7 @@ const things = computed(() =>
                 {{
                     practice.whole
                         ? 'Every fault is found and fixed.'
-                        : 'Practice: the simulated wiring has a fault. Nothing here changes the job.'
+                        : 'The simulated wiring has a fault. Nothing here changes the job.'
                 }}
                 <button type="button" class="act ml-2" @click="leave()">End the practice</button>
             </p>
