@@ -202,11 +202,6 @@ return [
         ['self::subject($k) === self::subject($of)', 'true', 'Planner/PointsAfterTest.php'],
         ['$known = self::findings($this->now);', '$known = [];', 'Planner/PointsAfterTest.php'],
         ['array_diff_key($this->made->cables, $this->now->cables)', '[]', 'Planner/PointsAfterTest.php'],
-        [
-            'foreach ($this->parts as $runs) {',
-            'foreach ([array_merge(...$this->parts)] as $runs) {',
-            'Planner/PointsAfterTest.php',
-        ],
     ],
     ['Planner/Planner.php', ['!$bank->whole($plan, $run)', 'false', 'Planner/BatteryTest.php']],
     ['Planner/Sharing.php', ['count(array_unique($lights)) <= 1', 'count($lights) <= 9', 'Planner/ProposalTest.php']],

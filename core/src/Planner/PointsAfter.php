@@ -19,23 +19,35 @@ use EmberDusk\Values\Finding;
 use EmberDusk\Values\Refusal;
 use EmberDusk\Values\Severity;
 
-/** Open points of a job after a proposal is taken: at the proposed runs, and new ones in the rest of the job. */
+/** Open points of a job after a proposal is taken. */
 final readonly class PointsAfter
 {
     /** Rise of the excess, as a share of the limit, from which a point is worse. */
     private const WORSE = 1e-6;
 
+    /** @var list<string> titles of open points of the proposed runs, solved with the tolerances of rails and supplies */
+    public array $own;
+
+    /**
+     * @var list<string> titles of the other warnings and faults of the whole job, at full light, that are new or worse than in the job before, worst
+     *     first. Examples: all runs together overload a bank or a mains circuit; a controller stands in a damp place.
+     */
+    public array $added;
+
     /**
      * @param  Plan  $now  the job before
      * @param  Plan  $made  with the proposal
-     * @param  list<list<string>>  $parts  ids of the proposed runs and their halves, grouped as they were judged
+     * @param  list<string>  $runs  ids of the proposed runs and their halves
      */
-    public function __construct(private Plan $now, private Plan $made, private array $parts) {}
-
-    /** @return list<string> titles of open points of the proposed runs, solved with the tolerances of rails and supplies */
-    public function own(): array
+    public function __construct(private Plan $now, private Plan $made, array $runs)
     {
-        $alone = PlanExcerpt::for($this->made, array_merge(...$this->parts));
+        $this->own = $this->within(PlanExcerpt::for($made, $runs));
+        $this->added = array_values(array_diff($this->beyond(), $this->own));
+    }
+
+    /** @return list<string> titles */
+    private function within(Plan $alone): array
+    {
         $results = [];
         try {
             foreach (Island::all($alone) as $island) {
@@ -49,18 +61,10 @@ final readonly class PointsAfter
         return $this->titles(Registry::check(JudgedJob::plan($alone, $results), $checks));
     }
 
-    /**
-     * Titles of the warnings and faults, at full light, that are new or worse than in the job before and in each part of the proposal alone. Example:
-     * all runs together overload a bank or a mains circuit.
-     *
-     * @return list<string> worst first
-     */
-    public function elsewhere(): array
+    /** @return list<string> titles */
+    private function beyond(): array
     {
         $known = self::findings($this->now);
-        foreach ($this->parts as $runs) {
-            array_push($known, ...self::findings(PlanExcerpt::for($this->made, $runs)));
-        }
         $new = static fn(Finding $of): bool => array_filter(
             $known,
             static fn(Finding $k): bool => $k->code === $of->code &&

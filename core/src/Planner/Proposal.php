@@ -163,8 +163,8 @@ final readonly class Proposal implements JsonWritable
             stopped: $this->stopped,
             drawn: CurrentLayout::for($this->plan, $this, $this->basis, $this->judge),
             wishes: $this->wishes,
-            stays: $after?->own() ?? [],
-            elsewhere: $after?->elsewhere() ?? [],
+            stays: $after->own ?? [],
+            added: $after->added ?? [],
         );
     }
 
@@ -172,11 +172,7 @@ final readonly class Proposal implements JsonWritable
     {
         $made = $this->built($this->parts);
 
-        return new PointsAfter(
-            $this->plan,
-            $made,
-            array_map(fn(LayoutTrial $t): array => $this->wires($made, [$t]), $this->parts),
-        );
+        return new PointsAfter($this->plan, $made, $this->wires($made, $this->parts));
     }
 
     /** @return list<LayoutTrial> */

@@ -24,7 +24,7 @@ final readonly class ProposalAnswer implements JsonWritable
      * @param  string  $gap  of cost and bound, in per cent; empty where it is proven
      * @param  int  $solved  circuits
      * @param  list<string>  $stays  open points of the proposed layout, with tolerances
-     * @param  list<string>  $elsewhere  points that the rest of the job has only with it
+     * @param  list<string>  $added  other open points that the job has only with it
      * @param  list<WishChoice>  $wishes  choices whose price can be asked for
      */
     public function __construct(
@@ -42,6 +42,6 @@ final readonly class ProposalAnswer implements JsonWritable
         public ?DrawnWay $drawn,
         #[Field(of: WishChoice::class)] public array $wishes,
         #[Field(of: Field::TEXTS)] public array $stays,
-        #[Field(of: Field::TEXTS)] public array $elsewhere,
+        #[Field(of: Field::TEXTS)] public array $added,
     ) {}
 }

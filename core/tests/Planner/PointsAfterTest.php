@@ -4,12 +4,19 @@ declare(strict_types=1);
 
 namespace EmberDusk\Tests\Planner;
 
+use EmberDusk\Checks\Findings;
+use EmberDusk\Circuit\Engine;
+use EmberDusk\Circuit\Island;
+use EmberDusk\Job\JobState;
+use EmberDusk\Plan\JobFile;
 use EmberDusk\Plan\Place;
 use EmberDusk\Plan\Plan;
 use EmberDusk\Planner\Planner;
 use EmberDusk\Planner\PointsAfter;
 use EmberDusk\Planner\Proposal;
 use EmberDusk\Tests\Demo;
+use EmberDusk\Values\Finding;
+use EmberDusk\Values\Severity;
 use PHPUnit\Framework\TestCase;
 
 /** Points that a job has only once a proposal is taken. */
@@ -48,7 +55,7 @@ final class PointsAfterTest extends TestCase
     /** @return list<string> about the load of the bank */
     private static function overload(Proposal $proposal): array
     {
-        return array_values(preg_grep('/^S1: .* A drawn/', $proposal->answer()->elsewhere) ?: []);
+        return array_values(preg_grep('/^S1: .* A drawn/', $proposal->answer()->added) ?: []);
     }
 
     public function test_names_a_bank_that_a_proposal_overloads_with_the_runs_on_it_already(): void
@@ -80,7 +87,7 @@ final class PointsAfterTest extends TestCase
         $plan = self::boat();
         $proposal = self::proposed($plan, 'line', 'shelf', 'bar', 'back');
         $made = $proposal->built($proposal->parts);
-        self::assertSame([], (new PointsAfter($made, $made, [['back']]))->elsewhere());
+        self::assertSame([], (new PointsAfter($made, $made, ['back']))->added);
     }
 
     public function test_names_a_point_that_a_worse_one_at_the_same_run_does_not_hide(): void
@@ -95,7 +102,7 @@ final class PointsAfterTest extends TestCase
         $said = [];
         foreach (['shelf', 'bar', 'line'] as $run) {
             $proposal = self::proposed($plan, $run);
-            $said[$run] = $proposal->answer()->elsewhere;
+            $said[$run] = $proposal->answer()->added;
             $plan = $proposal->built($proposal->parts);
         }
         // The shelf is the darker one of both pairs, so both points are at the shelf.
@@ -106,6 +113,32 @@ final class PointsAfterTest extends TestCase
                 'line' => ['Shelf and Line differ where they meet'],
             ],
             $said,
+        );
+    }
+
+    /** The open points that a person finds after taking it, none of which the job had, were all named before. */
+    public function test_names_every_warning_that_a_proposal_for_a_whole_job_brings(): void
+    {
+        $plan = JobFile::read(Demo::shipped('observatory'));
+        $proposal = self::proposed($plan, ...array_map(strval(...), array_keys($plan->runs)));
+        $titles = static function (Plan $of): array {
+            $results = [];
+            foreach (Island::all($of) as $island) {
+                $results += (new Engine($of))->island($island);
+            }
+            $found = (new Findings(new JobState($of, $results, Demo::shelf())))->for();
+
+            return array_map(
+                static fn(Finding $f): string => $f->title,
+                array_filter($found, static fn(Finding $f): bool => $f->severity !== Severity::Open),
+            );
+        };
+        $new = array_diff($titles($proposal->built($proposal->parts)), $titles($plan));
+        self::assertContains('C2 is not splash-proof and stands in a damp place', $new);
+        $answer = $proposal->answer();
+        self::assertSame(
+            [],
+            array_diff($new, preg_replace('/ \(new, [^)]*\)/', '', [...$answer->stays, ...$answer->added])),
         );
     }
 
@@ -127,11 +160,11 @@ final class PointsAfterTest extends TestCase
         $id = strtoupper($cable->id);
         self::assertContains(
             "{$id} (new, C1 to Line) has 2 cores, power and data need 3",
-            (new PointsAfter($plan, $two, [['line']]))->own(),
+            (new PointsAfter($plan, $two, ['line']))->own,
         );
         self::assertContains(
             "{$id} has 2 cores, power and data need 3",
-            (new PointsAfter($made, $two, [['line']]))->own(),
+            (new PointsAfter($made, $two, ['line']))->own,
             'a cable of the job is known by its name',
         );
     }

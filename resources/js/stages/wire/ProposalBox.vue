@@ -120,9 +120,7 @@ async function take(payload: object): Promise<void> {
                 <section
                     v-if="proposal.found"
                     :class="
-                        (proposal.whole || proposal.stopped) && !proposal.elsewhere.length
-                            ? 'border-lit'
-                            : 'border-watch'
+                        (proposal.whole || proposal.stopped) && !proposal.added.length ? 'border-lit' : 'border-watch'
                     "
                     class="border-l-4 bg-sheet px-3 py-2"
                 >

@@ -6,8 +6,8 @@ defineProps<{ proposal: ProposalAnswer }>();
 </script>
 
 <template>
-    <p v-if="proposal.elsewhere.length" class="mb-2 text-watch">
-        New open points of the whole job: {{ proposal.elsewhere.join('; ') }}.
+    <p v-if="proposal.added.length" class="mb-2 text-watch">
+        New open points of the job: {{ proposal.added.join('; ') }}.
     </p>
     <p v-if="proposal.stays.length" class="mb-2 text-watch">
         Open points of the proposed runs, with tolerances: {{ proposal.stays.join('; ') }}.
